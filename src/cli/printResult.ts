@@ -1,0 +1,46 @@
+/** The result as a table for a person at a terminal. */
+import { MEASURE_KEYS, type MeasureKey } from '#core/composition';
+import { sensibleDecimals } from '#core/quantity';
+import type { ReckonResult } from './reckonText';
+
+const LABELS: Record<MeasureKey, string> = {
+  oilToAcidVolumeRatio: 'oil to acid by volume',
+  oilToAcidMassRatio: 'oil to acid by weight',
+  oilMassFraction: 'poured oil',
+  fatMassFraction: 'all fat',
+  oilVolumeFraction: 'poured oil by volume',
+  waterMassFraction: 'water',
+  saltEquivalentMassFraction: 'salt',
+  sugarMassFraction: 'sugars',
+};
+
+const grams = (value: number): string => value.toFixed(sensibleDecimals(value));
+
+function show(key: MeasureKey, value: number | null): string {
+  if (value === null) return '-';
+  return key.endsWith('Ratio') ? `${value.toFixed(2)} : 1` : `${(value * 100).toFixed(1)} %`;
+}
+
+export function printResult(result: ReckonResult): string {
+  const rows = result.additions.map(({ text, massG, doubts }) => {
+    const spread =
+      massG.low === massG.high ? '' : `  (${grams(massG.low)} to ${grams(massG.high)} g)`;
+    const share = result.massG > 0 ? `${((massG.nominal / result.massG) * 100).toFixed(1)} %` : '-';
+    const line = `${text.padEnd(42)} ${grams(massG.nominal).padStart(7)} g ${share.padStart(7)}${spread}`;
+    return [line, ...doubts.map((doubt) => `    ? ${doubt}`)].join('\n');
+  });
+  const unread = result.unread.map(
+    ({ line, text, message }) => `line ${line} not read: ${text}\n    ! ${message}`,
+  );
+  const totals = [
+    ['mass', `${grams(result.massG)} g`],
+    ['volume once mixed', `${grams(result.mixedVolumeMl)} ml`],
+    ...MEASURE_KEYS.map((key) => {
+      const { low, high } = result.ranges[key];
+      const [from, to] = [show(key, low), show(key, high)];
+      const spread = from === to ? '' : `  (${from} to ${to})`;
+      return [LABELS[key], show(key, result[key]) + spread];
+    }),
+  ].map(([label, value]) => `${label!.padEnd(24)} ${value}`);
+  return [...rows, ...unread, '', ...totals, ''].join('\n');
+}

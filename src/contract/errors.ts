@@ -1,0 +1,25 @@
+/** The closed table of what the API may answer instead of a result. */
+export const ERROR_STATUS = {
+  'bad-json': 400,
+  invalid: 400,
+  'not-found': 404,
+  'method-not-allowed': 405,
+  'wrong-host': 403,
+  'wrong-origin': 403,
+  'not-json': 415,
+  'too-large': 413,
+  conflict: 409,
+  exists: 409,
+  internal: 500,
+} as const;
+
+export type ErrorCode = keyof typeof ERROR_STATUS;
+
+export interface ErrorBody {
+  readonly error: {
+    readonly code: ErrorCode;
+    /** What is wrong, where, and what to do. */
+    readonly message: string;
+    readonly details?: unknown;
+  };
+}

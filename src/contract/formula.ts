@@ -1,0 +1,125 @@
+import { z } from 'zod';
+import {
+  ADDITION_FIELDS,
+  FORMULA_FIELDS,
+  PHASES,
+  type Addition,
+  type AdditionId,
+  type FieldChange,
+  type Formula,
+  type FormulaDiff,
+  type FormulaId,
+  type VesselId,
+} from '#core/formula';
+import type { IngredientId } from '#core/ingredient';
+import { SPOON_SYSTEMS } from '#core/quantity';
+
+/** Ids are made by the device that creates a thing; the schema only bounds their form. */
+const idOf = <T extends string>(): z.ZodType<T, T> =>
+  z.string().regex(/^[\w-]{1,64}$/, 'must be 1-64 letters, digits, _ or -') as unknown as z.ZodType<T, T>;
+
+export const formulaIdSchema = idOf<FormulaId>();
+export const additionIdSchema = idOf<AdditionId>();
+export const vesselIdSchema = idOf<VesselId>();
+export const ingredientIdSchema = idOf<IngredientId>();
+
+const words = (max: number): z.ZodString => z.string().max(max, `at most ${max} characters`);
+export const nameSchema = words(120).trim().min(1, 'needs a name');
+const finite = z.number().finite();
+
+export const spoonsSchema = z.enum(SPOON_SYSTEMS as ['us', 'metric', 'imperial', 'au']);
+export const partVolumeSchema = finite.min(1, 'at least 1 ml').max(5000, 'at most 5000 ml');
+export const servingVolumeSchema = finite.min(1, 'at least 1 ml').max(1000, 'at most 1000 ml');
+
+const additionShape = {
+  amountText: words(200),
+  ingredientId: ingredientIdSchema.nullable(),
+  ingredientText: words(200),
+  form: words(200),
+  note: words(2000),
+  phase: z.enum(PHASES),
+  optional: z.boolean(),
+  rank: finite,
+};
+export const additionSchema: z.ZodType<Addition> = z.strictObject({
+  id: additionIdSchema,
+  ...additionShape,
+});
+
+const formulaShape = {
+  name: nameSchema,
+  vesselId: vesselIdSchema,
+  spoons: spoonsSchema,
+  partVolumeMl: partVolumeSchema,
+  servingVolumeMl: servingVolumeSchema,
+  countsOptional: z.boolean(),
+};
+const MAX_ADDITIONS = 200;
+export const formulaSchema: z.ZodType<Formula> = z.strictObject({
+  ...formulaShape,
+  additions: z.array(additionSchema).max(MAX_ADDITIONS, `at most ${MAX_ADDITIONS} additions`),
+});
+
+const fieldValue = z.union([z.string().max(2000), finite, z.boolean(), z.null()]);
+/** Checks the new value as the field it is for: a diff must not smuggle in what the formula would refuse. */
+const fieldChangeSchema = z
+  .strictObject({
+    additionId: additionIdSchema.nullable(),
+    field: z.enum([...ADDITION_FIELDS, ...FORMULA_FIELDS]),
+    from: fieldValue,
+    to: fieldValue,
+  })
+  .superRefine((change, context) => {
+    const shape: Record<string, z.ZodType> = change.additionId === null ? formulaShape : additionShape;
+    const schema = shape[change.field];
+    if (!schema) {
+      context.addIssue({ code: 'custom', path: ['field'], message: 'is no field of this' });
+      return;
+    }
+    const checked = schema.safeParse(change.to);
+    if (!checked.success) {
+      context.addIssue({ code: 'custom', path: ['to'], message: checked.error.issues[0]!.message });
+    }
+  }) as unknown as z.ZodType<FieldChange>;
+
+export const diffSchema: z.ZodType<FormulaDiff> = z.strictObject({
+  added: z.array(additionSchema).max(MAX_ADDITIONS),
+  removed: z.array(additionSchema).max(MAX_ADDITIONS),
+  updated: z.array(fieldChangeSchema).max(5000),
+});
+
+/** The key makes a repeated send harmless: the first answer is given again. */
+export const changeRequestSchema = z.strictObject({
+  baseRevision: z.int().min(0),
+  idempotencyKey: z.string().regex(/^[\w-]{8,64}$/),
+  diff: diffSchema,
+});
+export type ChangeRequest = z.infer<typeof changeRequestSchema>;
+
+export const newFormulaSchema = z.strictObject({ id: formulaIdSchema, formula: formulaSchema });
+export type NewFormula = z.infer<typeof newFormulaSchema>;
+
+export const versionSummarySchema = z.strictObject({
+  number: z.int().min(1),
+  note: z.string(),
+  formula: formulaSchema,
+  createdAt: z.string(),
+});
+export type VersionRecord = z.infer<typeof versionSummarySchema>;
+
+export const formulaRecordSchema = z.strictObject({
+  id: formulaIdSchema,
+  revision: z.int().min(0),
+  formula: formulaSchema,
+  latestVersion: versionSummarySchema.nullable(),
+  createdAt: z.string(),
+  updatedAt: z.string(),
+});
+export type FormulaRecord = z.infer<typeof formulaRecordSchema>;
+
+export const freezeRequestSchema = z.strictObject({
+  /** The revision the cook sees; an older one is refused, so that nothing unseen is frozen. */
+  revision: z.int().min(0),
+  note: z.string().max(500).default(''),
+});
+export type FreezeRequest = z.input<typeof freezeRequestSchema>;

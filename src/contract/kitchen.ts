@@ -1,0 +1,90 @@
+import { z } from 'zod';
+import type { IngredientRow } from '#core/ingredient';
+import { COMPONENTS, CATEGORIES, HAZARDS, TAGS } from '#core/ingredient';
+import { DEFAULT_SMALL_MEASURES, type SmallMeasures } from '#core/quantity';
+import type { Vessel } from '#core/vessel';
+import { ingredientIdSchema, nameSchema, servingVolumeSchema, spoonsSchema, vesselIdSchema } from './formula';
+
+const positive = z.number().finite().positive();
+
+export const rangeSchema = z
+  .strictObject({ nominal: positive, low: positive, high: positive })
+  .refine((r) => r.low <= r.nominal && r.nominal <= r.high, {
+    message: 'low must not be above the usual value, nor high below it',
+  });
+
+const smallMeasuresSchema: z.ZodType<SmallMeasures> = z.strictObject({
+  volumeMl: z.strictObject({
+    pinch: rangeSchema,
+    dash: rangeSchema,
+    drop: rangeSchema,
+    splash: rangeSchema,
+  }),
+  massG: z.strictObject({ grind: rangeSchema, knob: rangeSchema, handful: rangeSchema }),
+});
+
+export const settingsSchema = z.strictObject({
+  kitchenName: nameSchema,
+  spoons: spoonsSchema,
+  decimalSign: z.enum(['point', 'comma']),
+  /** What stands beside each amount as typed. */
+  amountsIn: z.enum(['grams', 'spoons']),
+  servingVolumeMl: servingVolumeSchema,
+  smallMeasures: smallMeasuresSchema,
+});
+export type Settings = z.infer<typeof settingsSchema>;
+
+export const DEFAULT_SETTINGS: Settings = {
+  kitchenName: 'My kitchen',
+  spoons: 'us',
+  decimalSign: 'point',
+  amountsIn: 'grams',
+  servingVolumeMl: 30,
+  smallMeasures: DEFAULT_SMALL_MEASURES,
+};
+
+export const vesselSchema: z.ZodType<Vessel> = z.strictObject({
+  id: vesselIdSchema,
+  name: nameSchema,
+  nominalVolumeMl: positive.max(200_000),
+  brimfulVolumeMl: positive.max(200_000),
+  outline: z
+    .array(z.strictObject({ heightMm: z.number().min(0), radiusMm: positive }))
+    .min(2)
+    .max(40)
+    .refine((points) => points.every((p, i) => i === 0 || p.heightMm > points[i - 1]!.heightMm), {
+      message: 'heights must rise from bottom to brim',
+    }),
+  closes: z.boolean(),
+});
+
+const massPer100G = z.number().min(0).max(101);
+const someOf = (values: readonly string[]): z.ZodType<string> => z.enum(values as [string, ...string[]]);
+
+/** A kitchen's own ingredient, in the same form as the reference rows. */
+export const ingredientRowSchema = z.strictObject({
+  id: ingredientIdSchema,
+  name: nameSchema,
+  aliases: z.array(z.string().max(80)).max(20),
+  category: someOf(CATEGORIES),
+  spoonDensityGPerMl: z.number().min(0.05).max(2.5),
+  gPer100G: z.partialRecord(z.enum(COMPONENTS), massPer100G),
+  typicalPh: z.number().min(0).max(14).nullable(),
+  energyKcalPer100G: z.number().min(0).max(950),
+  unitWeightsG: z.record(z.string(), z.union([positive, z.array(positive).length(3)])),
+  edibleYieldFraction: z.number().gt(0).max(1),
+  allergensEu14: z.array(z.string().max(80)),
+  allergensUs9: z.array(z.string().max(80)),
+  emulsifierClass: z.enum(['none', 'mild', 'good', 'strong']),
+  emulsifierNote: z.string().max(300),
+  hazards: z.array(someOf(HAZARDS)),
+  strength: z.string().max(80),
+  shelfNote: z.string().max(300),
+  proteinBufferMmolPerPhPerG: z.number().min(0).max(5),
+  pungencyIndex: z.record(z.string(), z.number().min(0).max(20)),
+  bodyIndex: z.number().min(0).max(20_000),
+  otherSweetnessSucroseGPer100G: z.number().min(0).optional(),
+  tag: someOf(TAGS),
+  source: z.string().max(300),
+}) satisfies z.ZodType<IngredientRow>;
+export type OwnIngredient = z.infer<typeof ingredientRowSchema>;

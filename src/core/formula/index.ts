@@ -1,0 +1,36 @@
+export {
+  ADDITION_FIELDS,
+  applyDiff,
+  diffFormulas,
+  FORMULA_FIELDS,
+  invertDiff,
+  isEmptyDiff,
+  type ApplyResult,
+  type Conflict,
+  type FieldChange,
+  type FormulaDiff,
+} from './diff';
+export {
+  DEFAULT_SERVING_VOLUME_ML,
+  emptyFormula,
+  inOrder,
+  PHASES,
+  rankAt,
+  servingsIn,
+  type Addition,
+  type AdditionId,
+  type Formula,
+  type FormulaId,
+  type Phase,
+  type VesselId,
+} from './formula';
+export {
+  readAddition,
+  readLine,
+  usualPhase,
+  type AdditionLine,
+  type AdditionReading,
+  type ReadAddition,
+  type ReadingContext,
+} from './readAddition';
+export { sayVersion, type FrozenVersion } from './version';

@@ -1,0 +1,197 @@
+/** From typed words to an addition that can be reckoned with: amount, ingredient, form, grams. */
+import {
+  findIngredient,
+  normaliseName,
+  toMass,
+  type Catalogue,
+  type Ingredient,
+  type IngredientId,
+  type Measuring,
+} from '#core/ingredient';
+import {
+  parseAmount,
+  type Amount,
+  type DecimalSign,
+  type Doubt,
+  type ParsedAmount,
+  type Problem,
+  type Range,
+  type Unit,
+} from '#core/quantity';
+import type { Addition, Phase } from './formula';
+
+export interface ReadingContext {
+  readonly catalogue: Catalogue;
+  readonly measuring: Measuring;
+  readonly decimalSign: DecimalSign;
+}
+
+export interface ReadAddition {
+  readonly status: 'read';
+  readonly ingredient: Ingredient;
+  readonly amount: Amount;
+  readonly massG: Range;
+  readonly doubts: readonly Doubt[];
+}
+export interface UnreadAddition {
+  readonly status: 'unread';
+  readonly problem: Problem;
+}
+export type AdditionReading = ReadAddition | UnreadAddition;
+
+/** The typed line taken apart; what it was read as stands in `reading`. */
+export interface AdditionLine {
+  readonly amountText: string;
+  readonly ingredientId: IngredientId | null;
+  readonly ingredientText: string;
+  readonly form: string;
+  readonly reading: AdditionReading;
+}
+
+/** "3 fillets", "1 yolk": the unit alone names the thing. */
+const IMPLIED_INGREDIENT: Partial<Record<Unit, string>> = {
+  clove: 'garlic',
+  yolk: 'egg_yolk',
+  egg: 'egg_whole',
+  fillet: 'anchovy',
+};
+
+/** Reads one typed line, "1½ tsp salt" or "1 fat clove garlic, grated". Never throws; never loses a word. */
+export function readLine(text: string, context: ReadingContext): AdditionLine {
+  const parsed = parseAmount(text, context.decimalSign);
+  if (parsed.status === 'unread') {
+    return asTyped('', text, parsed.problem);
+  }
+  const { name, form } = splitForm(parsed.rest);
+  const wanted = ingredientWords(parsed, name);
+  if (!wanted) return asTyped(parsed.amountText, '', { code: 'no-ingredient' }, form);
+  const { found, formWords } = findPeeling(wanted, context.catalogue);
+  if (found.status !== 'found') {
+    const near = found.near.map((ingredient) => ingredient.name);
+    const code = found.status === 'ambiguous' ? 'ambiguous-ingredient' : 'unknown-ingredient';
+    return asTyped(parsed.amountText, name || wanted, { code, text: name || wanted, near }, form);
+  }
+  const fullForm = [formWords, form].filter(Boolean).join(', ');
+  const guessed: Doubt[] = found.guessed
+    ? [{ code: 'ingredient-guessed', text: wanted, ingredient: found.ingredient.name }]
+    : [];
+  return {
+    amountText: parsed.amountText,
+    ingredientId: found.ingredient.id,
+    ingredientText: name || found.ingredient.name,
+    form: fullForm,
+    reading: weigh(parsed, found.ingredient, fullForm, context, guessed),
+  };
+}
+
+/** Reads an addition of a formula, whose ingredient may already be settled. */
+export function readAddition(addition: Addition, context: ReadingContext): AdditionReading {
+  const ingredient = addition.ingredientId && context.catalogue.get(addition.ingredientId);
+  if (!ingredient) {
+    return readLine(`${addition.amountText} ${addition.ingredientText}`.trim(), context).reading;
+  }
+  const parsed = parseAmount(addition.amountText, context.decimalSign);
+  if (parsed.status === 'unread') return parsed;
+  const { name, form } = splitForm(parsed.rest);
+  if (name && !namesThis(parsed, name, ingredient, context.catalogue)) {
+    return { status: 'unread', problem: { code: 'leftover', text: addition.amountText } };
+  }
+  return weigh(parsed, ingredient, `${addition.form} ${form}`, context, []);
+}
+
+/** The phase an addition falls into unless the cook says otherwise. */
+export function usualPhase(line: AdditionLine, catalogue: Catalogue): Phase {
+  if (line.ingredientId && catalogue.get(line.ingredientId)?.category === 'oil') return 'oil';
+  const { reading } = line;
+  return reading.status === 'read' && reading.amount.kind === 'to-taste' ? 'finish' : 'base';
+}
+
+function weigh(
+  parsed: ParsedAmount,
+  ingredient: Ingredient,
+  form: string,
+  context: ReadingContext,
+  doubts: readonly Doubt[],
+): AdditionReading {
+  const mass = toMass(parsed.amount, ingredient, context.measuring, form);
+  if (mass.status === 'unread') return mass;
+  return {
+    status: 'read',
+    ingredient,
+    amount: parsed.amount,
+    massG: mass.massG,
+    doubts: [...parsed.doubts, ...doubts, ...mass.doubts],
+  };
+}
+
+const asTyped = (
+  amountText: string,
+  ingredientText: string,
+  problem: Problem,
+  form = '',
+): AdditionLine => ({
+  amountText,
+  ingredientId: null,
+  ingredientText,
+  form,
+  reading: { status: 'unread', problem },
+});
+
+function ingredientWords(parsed: ParsedAmount, name: string): string {
+  const unit = soleUnit(parsed);
+  if ((unit === 'juice' || unit === 'zest') && name) return `${name.replace(/s$/, '')} ${unit}`;
+  if (!name && unit) return IMPLIED_INGREDIENT[unit] ?? '';
+  return name;
+}
+
+const soleUnit = (parsed: ParsedAmount): Unit | null =>
+  parsed.amount.kind === 'measured' && parsed.amount.terms.length === 1
+    ? parsed.amount.terms[0]!.unit
+    : null;
+
+function namesThis(
+  parsed: ParsedAmount,
+  name: string,
+  ingredient: Ingredient,
+  catalogue: Catalogue,
+): boolean {
+  const found = findPeeling(ingredientWords(parsed, name), catalogue).found;
+  return found.status === 'found' && found.ingredient.id === ingredient.id;
+}
+
+/** "garlic, grated to a paste" or "garlic (grated)" → name and form. */
+function splitForm(rest: string): { name: string; form: string } {
+  const match = /^([^,(;]*)[,(;]?\s*(.*?)\)?\s*$/s.exec(rest);
+  return { name: match?.[1]?.trim() ?? '', form: match?.[2]?.trim() ?? '' };
+}
+
+const FORM_WORD =
+  /^(?:(?:very|finely|coarsely|roughly|thinly|freshly|lightly)\s+)*(?:fresh|dried|raw|ripe|chopped|minced|grated|crushed|sliced|diced|snipped|ground|toasted|peeled|packed|rubbed|picked|mashed|pounded|squeezed|softened|cold|warm|whole|good)\s+/i;
+
+/** Looks the words up whole, then with leading words of form ("finely chopped") taken off and kept. */
+function findPeeling(
+  words: string,
+  catalogue: Catalogue,
+): { found: ReturnType<typeof findIngredient>; formWords: string } {
+  const whole = findIngredient(words, catalogue);
+  if (whole.status === 'found' && !whole.guessed) return { found: whole, formWords: '' };
+  let name = words;
+  let formWords = '';
+  for (let match = FORM_WORD.exec(name); match; match = FORM_WORD.exec(name)) {
+    formWords = `${formWords} ${match[0]}`.trim();
+    name = name.slice(match[0].length);
+    const peeled = findIngredient(name, catalogue);
+    if (peeled.status === 'found' && !peeled.guessed) return { found: peeled, formWords };
+  }
+  const leaves = /^(.*\S)\s+(lea(?:f|ves))$/i.exec(name);
+  if (leaves) {
+    const plant = findIngredient(leaves[1]!, catalogue);
+    if (plant.status === 'found' && !plant.guessed) {
+      return { found: plant, formWords: `${formWords} ${leaves[2]!}`.trim() };
+    }
+  }
+  if (whole.status === 'found' || !formWords || !normaliseName(name)) {
+    return { found: whole, formWords: '' };
+  }
+  return { found: findIngredient(name, catalogue), formWords };
+}

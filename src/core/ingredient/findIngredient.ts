@@ -1,0 +1,93 @@
+/** From the words a cook types to an ingredient: exact id, name or alias first, then a guess that says so. */
+import type { Catalogue, Ingredient } from './ingredient';
+
+export type Found =
+  | { readonly status: 'found'; readonly ingredient: Ingredient; readonly guessed: boolean }
+  | { readonly status: 'ambiguous'; readonly near: readonly Ingredient[] }
+  | { readonly status: 'unknown'; readonly near: readonly Ingredient[] };
+
+/** Lower case, no accents or punctuation, plural "s" dropped word by word. Underscores stay: they are ids. */
+export function normaliseName(text: string): string {
+  return text
+    .normalize('NFD')
+    .replace(/\p{Mn}/gu, '')
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}_%.]+/gu, ' ')
+    .trim()
+    .split(' ')
+    .map(singular)
+    .join(' ');
+}
+
+const UNCHANGED = new Set(['molasse', 'molasses', 'hummus', 'citrus']);
+
+function singular(word: string): string {
+  if (UNCHANGED.has(word) || word.length < 4) return word;
+  if (word.endsWith('oes')) return word.slice(0, -2);
+  if (word.endsWith('ies')) return `${word.slice(0, -3)}y`;
+  return /[^su]s$/.test(word) ? word.slice(0, -1) : word;
+}
+
+interface Entry {
+  readonly ingredient: Ingredient;
+  readonly names: readonly string[];
+  readonly words: ReadonlySet<string>;
+}
+
+const indexes = new WeakMap<Catalogue, readonly Entry[]>();
+
+function indexOf(catalogue: Catalogue): readonly Entry[] {
+  let index = indexes.get(catalogue);
+  if (!index) {
+    index = [...catalogue.values()].map((ingredient) => {
+      const names = [ingredient.id, ingredient.name, ...ingredient.aliases].map(normaliseName);
+      return { ingredient, names, words: new Set(names.flatMap((name) => name.split(' '))) };
+    });
+    indexes.set(catalogue, index);
+  }
+  return index;
+}
+
+/** Finds what `text` names. A guess is made only where exactly one ingredient has all its words. */
+export function findIngredient(text: string, catalogue: Catalogue): Found {
+  const wanted = normaliseName(text);
+  const index = indexOf(catalogue);
+  const exact = index.find((entry) => entry.names.includes(wanted));
+  if (exact) return { status: 'found', ingredient: exact.ingredient, guessed: false };
+  const words = wanted.split(' ').filter(Boolean);
+  if (words.length === 0) return { status: 'unknown', near: [] };
+  const all = index.filter((entry) => words.every((word) => entry.words.has(word)));
+  if (all.length === 1) return { status: 'found', ingredient: all[0]!.ingredient, guessed: true };
+  if (all.length > 1) return { status: 'ambiguous', near: all.slice(0, 5).map(toIngredient) };
+  return { status: 'unknown', near: searchIngredients(text, catalogue, 3) };
+}
+
+const toIngredient = (entry: Entry): Ingredient => entry.ingredient;
+
+/** Completion: best matches first; words may be beginnings of words. Empty text gives nothing. */
+export function searchIngredients(
+  text: string,
+  catalogue: Catalogue,
+  limit: number,
+): readonly Ingredient[] {
+  const wanted = normaliseName(text);
+  if (!wanted) return [];
+  const words = wanted.split(' ');
+  return indexOf(catalogue)
+    .map((entry) => ({ entry, score: matchScore(entry, wanted, words) }))
+    .filter(({ score }) => score > 0)
+    .sort((a, b) => b.score - a.score || a.entry.ingredient.name.localeCompare(b.entry.ingredient.name))
+    .slice(0, limit)
+    .map(({ entry }) => entry.ingredient);
+}
+
+function matchScore(entry: Entry, wanted: string, words: readonly string[]): number {
+  if (entry.names.includes(wanted)) return 100;
+  if (entry.names.some((name) => name.startsWith(wanted))) return 80 - wanted.length / 100;
+  const list = [...entry.words];
+  const hits = words.filter((word) => list.some((other) => other.startsWith(word)));
+  if (hits.length === words.length) return 60;
+  // One word wrong or misspelt still brings its neighbours; short beginnings would bring everything.
+  const strong = hits.filter((word) => word.length >= 4);
+  return strong.length > 0 ? (20 * strong.length) / words.length : 0;
+}

@@ -1,0 +1,19 @@
+export {
+  CATEGORIES,
+  COMPONENTS,
+  GROUP_TAGS,
+  HAZARDS,
+  TAGS,
+  type Catalogue,
+  type Category,
+  type Composition,
+  type Hazard,
+  type Ingredient,
+  type IngredientId,
+  type Tag,
+} from './ingredient';
+export { componentOf, isPoured, KITCHEN_COMPONENTS, type KitchenComponent } from './category';
+export { findIngredient, normaliseName, searchIngredients, type Found } from './findIngredient';
+export { catalogueOf, REFERENCE_CATALOGUE, REFERENCE_INGREDIENTS } from './reference';
+export { ingredientFromRow, type IngredientRow } from './row';
+export { measuringWith, spoonVolumeMl, toMass, type MassReading, type Measuring } from './toMass';

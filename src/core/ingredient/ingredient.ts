@@ -1,0 +1,102 @@
+/**
+ * The one record of an ingredient: composition per 100 g, how it measures, what it may do to
+ * people. Values come from the files in data/, each row with tag and source. A row's tag speaks
+ * for its composition and density; see {@link GROUP_TAGS} for the rest.
+ */
+import type { Range } from '#core/quantity';
+
+export type IngredientId = string & { readonly __brand: 'IngredientId' };
+
+export const CATEGORIES = [
+  ...(['oil', 'vinegar', 'citrus', 'fruit', 'salt', 'savoury', 'sweet', 'emulsifier'] as const),
+  ...(['creamy', 'thickener', 'aromatic', 'spice', 'herb', 'veg', 'water'] as const),
+] as const;
+export type Category = (typeof CATEGORIES)[number];
+
+export const TAGS = ['published', 'common practice', 'from memory', 'estimate'] as const;
+/** Where a value comes from. `published` rows name their source as recalled: to be confirmed against it. */
+export type Tag = (typeof TAGS)[number];
+
+/** What holds for column groups that the row's own tag does not cover. */
+export const GROUP_TAGS = {
+  acidsAndPh: 'from memory',
+  unitWeights: 'common practice',
+  pungencyAndBody: 'estimate',
+  proteinBuffer: 'estimate',
+} as const satisfies Record<string, Tag>;
+
+export const HAZARDS = [
+  ...(['raw_egg', 'pasteurised_egg', 'mayonnaise', 'dairy', 'soft_or_blue_cheese'] as const),
+  ...(['fish', 'raw_allium', 'cooked_allium', 'fresh_herb', 'raw_vegetable_or_fruit'] as const),
+  ...(['opened_preserve', 'plant_protein', 'avocado', 'dry'] as const),
+] as const;
+export type Hazard = (typeof HAZARDS)[number];
+
+/** Mass fractions, 0..1, basis whole. Fibre and polyol are inside otherCarbohydrate. */
+export interface Composition {
+  readonly water: number;
+  readonly fat: number;
+  readonly protein: number;
+  readonly sucrose: number;
+  readonly glucose: number;
+  readonly fructose: number;
+  readonly lactose: number;
+  readonly otherCarbohydrate: number;
+  readonly fibre: number;
+  readonly polyol: number;
+  /** All sodium counted as NaCl (sodium × 2.54). */
+  readonly salt: number;
+  readonly acetic: number;
+  readonly citric: number;
+  readonly lactic: number;
+  readonly malic: number;
+  readonly tartaric: number;
+}
+export const COMPONENTS = [
+  ...(['water', 'fat', 'protein', 'sucrose', 'glucose', 'fructose', 'lactose'] as const),
+  ...(['otherCarbohydrate', 'fibre', 'polyol', 'salt'] as const),
+  ...(['acetic', 'citric', 'lactic', 'malic', 'tartaric'] as const),
+] as const satisfies readonly (keyof Composition)[];
+
+export interface Ingredient {
+  readonly id: IngredientId;
+  readonly name: string;
+  /** Other words a cook may type for it. */
+  readonly aliases: readonly string[];
+  readonly category: Category;
+  /** Grams per millilitre as a cook measures it: bulk density, air between the grains included. */
+  readonly spoonDensityGPerMl: number;
+  readonly composition: Composition;
+  /** pH of the ingredient alone; null where it holds too little water to have one. */
+  readonly typicalPh: number | null;
+  readonly energyKcalPer100G: number;
+  /** Edible grams of one unit, e.g. clove, yolk, tsp (US spoon), tbsp_chopped. */
+  readonly unitWeightsG: Readonly<Record<string, Range>>;
+  /** Edible share of what is bought, 0..1; used only for weights said as bought. */
+  readonly edibleYieldFraction: number;
+  readonly allergensEu14: readonly string[];
+  readonly allergensUs9: readonly string[];
+  readonly emulsifierClass: 'none' | 'mild' | 'good' | 'strong';
+  readonly emulsifierNote: string;
+  readonly hazards: readonly Hazard[];
+  readonly strength: string;
+  readonly shelfNote: string;
+  /** Counts as "acid" in the oil-to-acid ratio: vinegars and citrus juices. */
+  readonly isAcidLiquid: boolean;
+  /** mmol H+ per pH unit and gram of protein. */
+  readonly proteinBufferMmolPerPhPerG: number;
+  /** Reference grams per gram: garlic (raw 1), heat (chilli flakes 1), mustard (powder 1), bitterOil (extra-virgin 1). */
+  readonly pungencyIndex: Readonly<Record<PungencyKind, number>>;
+  /** 0-70 as an index, thickeners beyond; a ranking, not a viscosity. */
+  readonly bodyIndex: number;
+  /** Sweetness that is no sugar, as sucrose mass fraction (sugar substitutes). */
+  readonly otherSweetnessAsSucrose: number;
+  readonly tag: Tag;
+  readonly source: string;
+}
+
+export const PUNGENCY_KINDS = ['garlic', 'heat', 'mustard', 'bitterOil'] as const;
+export type PungencyKind = (typeof PUNGENCY_KINDS)[number];
+
+/** All ingredients at hand, by id. */
+export type Catalogue = ReadonlyMap<IngredientId, Ingredient>;

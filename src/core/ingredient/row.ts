@@ -1,0 +1,107 @@
+/** A row of the data files, as written there: grams per 100 g, zeros left out. Turned into an {@link Ingredient} once. */
+import { exactly, range, type Range } from '#core/quantity';
+import {
+  CATEGORIES,
+  COMPONENTS,
+  HAZARDS,
+  PUNGENCY_KINDS,
+  TAGS,
+  type Composition,
+  type Ingredient,
+  type IngredientId,
+  type PungencyKind,
+} from './ingredient';
+
+export interface IngredientRow {
+  readonly id: string;
+  readonly name: string;
+  readonly aliases: readonly string[];
+  readonly category: string;
+  readonly spoonDensityGPerMl: number;
+  readonly gPer100G: Readonly<Record<string, number | undefined>>;
+  readonly typicalPh: number | null;
+  readonly energyKcalPer100G: number;
+  /** A weight, or nominal, low and high. */
+  readonly unitWeightsG: Readonly<Record<string, number | readonly number[] | undefined>>;
+  readonly edibleYieldFraction: number;
+  readonly allergensEu14: readonly string[];
+  readonly allergensUs9: readonly string[];
+  readonly emulsifierClass: string;
+  readonly emulsifierNote: string;
+  readonly hazards: readonly string[];
+  readonly strength: string;
+  readonly shelfNote: string;
+  readonly proteinBufferMmolPerPhPerG: number;
+  readonly pungencyIndex: Readonly<Record<string, number | undefined>>;
+  readonly bodyIndex: number;
+  readonly otherSweetnessSucroseGPer100G?: number;
+  readonly tag: string;
+  readonly source: string;
+}
+
+const EMULSIFIER_CLASSES = ['none', 'mild', 'good', 'strong'] as const;
+const ACID_LIQUID_CATEGORIES: ReadonlySet<string> = new Set(['vinegar', 'citrus']);
+
+/** @throws Error naming the row and the word where a row uses a word outside its closed list. */
+export function ingredientFromRow(row: IngredientRow): Ingredient {
+  const category = oneOf(CATEGORIES, row.category, row.id);
+  return {
+    id: row.id as IngredientId,
+    name: row.name,
+    aliases: row.aliases,
+    category,
+    spoonDensityGPerMl: row.spoonDensityGPerMl,
+    composition: compositionFrom(row),
+    typicalPh: row.typicalPh,
+    energyKcalPer100G: row.energyKcalPer100G,
+    unitWeightsG: Object.fromEntries(
+      Object.entries(row.unitWeightsG).flatMap(([unit, weight]) =>
+        weight === undefined ? [] : [[unit, weightRange(weight)]],
+      ),
+    ),
+    edibleYieldFraction: row.edibleYieldFraction,
+    allergensEu14: row.allergensEu14,
+    allergensUs9: row.allergensUs9,
+    emulsifierClass: oneOf(EMULSIFIER_CLASSES, row.emulsifierClass, row.id),
+    emulsifierNote: row.emulsifierNote,
+    hazards: row.hazards.map((hazard) => oneOf(HAZARDS, hazard, row.id)),
+    strength: row.strength,
+    shelfNote: row.shelfNote,
+    isAcidLiquid: ACID_LIQUID_CATEGORIES.has(category),
+    proteinBufferMmolPerPhPerG: row.proteinBufferMmolPerPhPerG,
+    pungencyIndex: Object.fromEntries(
+      PUNGENCY_KINDS.map((kind) => [kind, row.pungencyIndex[kind] ?? 0]),
+    ) as Record<PungencyKind, number>,
+    bodyIndex: row.bodyIndex,
+    otherSweetnessAsSucrose: (row.otherSweetnessSucroseGPer100G ?? 0) / 100,
+    tag: oneOf(TAGS, row.tag, row.id),
+    source: row.source,
+  };
+}
+
+function compositionFrom(row: IngredientRow): Composition {
+  for (const key of Object.keys(row.gPer100G)) oneOf(COMPONENTS, key, row.id);
+  return Object.fromEntries(
+    COMPONENTS.map((key) => [key, (row.gPer100G[key] ?? 0) / 100]),
+  ) as unknown as Composition;
+}
+
+/** Grown things differ by nature; where a row gives one weight, they may be a quarter lighter or heavier (estimate). */
+const GROWN_UNITS: ReadonlySet<string> = new Set(['clove', 'each', 'leaf', 'sprig', 'bunch', 'piece']);
+
+export function weightRange(weight: number | readonly number[]): Range {
+  if (typeof weight === 'number') return exactly(weight);
+  const [nominal = 0, low = nominal, high = nominal] = weight;
+  return range(nominal, low, high);
+}
+
+export function spreadOf(unit: string, weight: Range): Range {
+  const grown = GROWN_UNITS.has(unit) && weight.low === weight.high;
+  return grown ? range(weight.nominal, weight.nominal * 0.75, weight.nominal * 1.25) : weight;
+}
+
+function oneOf<T extends string>(list: readonly T[], word: string, rowId: string): T {
+  const found = list.find((item) => item === word);
+  if (!found) throw new Error(`Ingredient ${rowId}: “${word}” is none of ${list.join(', ')}.`);
+  return found;
+}

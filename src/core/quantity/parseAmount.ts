@@ -1,0 +1,241 @@
+/**
+ * Reads an amount as a cook says it from the start of a text ("⅓ cup cider vinegar"), and hands
+ * back what follows it. The grammar, loosely:
+ *
+ *   amount  = term { ("+" | "plus" | "and") term } | "to taste"
+ *   term    = ["about"] [count] [fill | size]* [unit] ["of"]
+ *   count   = number [("-" | "to") number] | "a couple of" | word
+ *
+ * What it cannot read it refuses with a problem; it never guesses zero.
+ */
+import { sumOverTerms, type Amount, type AmountTerm } from './amount';
+import type { Doubt, Problem } from './finding';
+import { between, exactly, times, type Range } from './range';
+import { NUMBER_AT_START, readNumber, type DecimalSign } from './readNumber';
+import {
+  ABOUT_FACTOR,
+  ABOUT_WORDS,
+  CASED_UNITS,
+  FILL_WORDS,
+  LOOSE_COUNTS,
+  NUMBER_WORDS,
+  SIZE_WORDS,
+  UNIT_WORDS,
+  type Size,
+} from './vocabulary';
+import type { Unit } from './units';
+
+export interface ParsedAmount {
+  readonly status: 'read';
+  readonly amount: Amount;
+  /** The words of the amount as typed. */
+  readonly amountText: string;
+  /** What follows the amount: ingredient and form; may be empty. */
+  readonly rest: string;
+  readonly doubts: readonly Doubt[];
+}
+export type ParseResult = ParsedAmount | { readonly status: 'unread'; readonly problem: Problem };
+
+/** Whole grams or millilitres never grow past this; a longer number is a slip of the finger. */
+const LARGEST_COUNT = 1_000_000;
+
+const TO_TASTE = /(?:,\s*)?\b(?:to taste|as needed)\b(?:\s+of\b)?/i;
+const JUICE_OR_ZEST = /^(?:the\s+)?(juice|zest)\s+(?:of|from)\s+/i;
+const JUICE_AND_ZEST = /\b(?:juice\s+(?:and|&|\+)\s+zest|zest\s+(?:and|&|\+)\s+juice)\b/i;
+
+/** Reads the amount at the start of `text`, or, failing that, at its end ("olive oil 90 ml"). */
+export function parseAmount(text: string, decimalSign: DecimalSign): ParseResult {
+  const tidy = text
+    .replace(/[\u00a0\u2007\u2009\u202f]/g, ' ')
+    .replace(/[\u2010-\u2015\u2212]/g, '-')
+    .replace(/\s+/g, ' ')
+    .trim()
+    // The bullet of a pasted list is no minus sign: it stands apart.
+    .replace(/^[-*•]\s+/, '');
+  if (!tidy) return unread({ code: 'empty' });
+  if (JUICE_AND_ZEST.test(tidy)) return unread({ code: 'two-things', text: tidy });
+  if (/^-[\d.,¼½¾⅓⅔⅛⅜⅝⅞]/.test(tidy)) return unread({ code: 'negative', text: tidy });
+  const atStart = readSum(tidy, decimalSign);
+  if (atStart.status === 'unread' && atStart.problem.code !== 'no-amount') return atStart;
+  if (atStart.status === 'read') return atStart;
+  const toTaste = TO_TASTE.exec(tidy);
+  if (toTaste) {
+    const rest = `${tidy.slice(0, toTaste.index)} ${tidy.slice(toTaste.index + toTaste[0].length)}`;
+    return {
+      status: 'read',
+      amount: { kind: 'to-taste' },
+      amountText: 'to taste',
+      rest: rest.trim(),
+      doubts: [],
+    };
+  }
+  return readAtEnd(tidy, decimalSign) ?? atStart;
+}
+
+function readAtEnd(text: string, decimalSign: DecimalSign): ParsedAmount | null {
+  const start = /\s(?=(?:about |~)?[\d¼½¾⅓⅔⅛⅜⅝⅞.,]+[^,()]*$)/i.exec(text);
+  if (!start) return null;
+  const tail = readSum(text.slice(start.index + 1), decimalSign);
+  if (tail.status !== 'read' || tail.rest) return null;
+  return { ...tail, rest: text.slice(0, start.index).replace(/[:,]$/, '').trim() };
+}
+
+function readSum(text: string, decimalSign: DecimalSign): ParseResult {
+  const fruit = JUICE_OR_ZEST.exec(text);
+  const cursor = new Cursor(fruit ? text.slice(fruit[0].length) : text, decimalSign);
+  const terms: AmountTerm[] = [];
+  const approximately = cursor.take(ABOUT_WORDS) !== null;
+  for (;;) {
+    const term = fruit
+      ? readFruit(cursor, fruit[1]!.toLowerCase() as 'juice' | 'zest')
+      : readTerm(cursor, text);
+    if ('code' in term) {
+      if (terms.length === 0) return unread(term);
+      return unread({ code: 'leftover', text: cursor.rest || text });
+    }
+    terms.push(approximately ? { ...term, count: times(term.count, ABOUT_FACTOR) } : term);
+    if (fruit || !cursor.take(/^\s*(?:\+|plus\b|and\b(?=\s*(?:[\d¼½¾⅓⅔⅛]|an? )))\s*/i)) break;
+  }
+  const total = sumOverTerms(terms, (term) => term.count).high;
+  if (!(total < LARGEST_COUNT)) return unread({ code: 'too-large', limitKg: LARGEST_COUNT / 1000 });
+  const end = text.length - cursor.rest.length;
+  const amountText = text.slice(0, end).replace(/\s*\bof\s*$/i, '').trim();
+  const rest = cursor.rest.replace(/^of\s+/i, '').trim();
+  return {
+    status: 'read',
+    amount: { kind: 'measured', terms },
+    // "juice of ½ lemon" is one saying: the fruit belongs to it.
+    amountText: fruit ? `${text.slice(0, end)}${cursor.rest.split(',')[0]!}`.trim() : amountText,
+    rest,
+    doubts: cursor.doubts,
+  };
+}
+
+function readFruit(cursor: Cursor, unit: 'juice' | 'zest'): AmountTerm | Problem {
+  const count = cursor.count();
+  if (count && 'code' in count) return count;
+  const size = cursor.size();
+  return { count: count ?? exactly(1), unit, size };
+}
+
+function readTerm(cursor: Cursor, whole: string): AmountTerm | Problem {
+  let fill = cursor.fill();
+  const count = cursor.count();
+  if (count && 'code' in count) return count;
+  fill ??= cursor.fill();
+  const size = cursor.size();
+  fill ??= cursor.fill();
+  const found = cursor.unit(count !== null);
+  if (count === null && !found) {
+    return { code: 'no-amount', text: whole };
+  }
+  const unit: Unit = found ?? 'each';
+  const nominal = count ?? exactly(1);
+  return { count: fill ? times(nominal, fill) : nominal, unit, size };
+}
+
+/** Walks through the text, taking one kind of word at a time. */
+class Cursor {
+  readonly doubts: Doubt[] = [];
+
+  constructor(
+    public rest: string,
+    private readonly decimalSign: DecimalSign,
+  ) {}
+
+  take(pattern: RegExp): RegExpExecArray | null {
+    const match = pattern.exec(this.rest);
+    if (match) this.rest = this.rest.slice(match[0].length);
+    return match;
+  }
+
+  private word(): { text: string; length: number } | null {
+    const match = /^\s*(\p{L}+)\.?(?![\p{L}\d'’-])\s*/u.exec(this.rest);
+    return match ? { text: match[1]!, length: match[0].length } : null;
+  }
+
+  private pick<T>(table: Readonly<Record<string, T>>): T | undefined {
+    const word = this.word();
+    const key = word?.text.toLowerCase();
+    if (!word || key === undefined || !Object.hasOwn(table, key)) return undefined;
+    this.rest = this.rest.slice(word.length);
+    return table[key];
+  }
+
+  fill(): Range | undefined {
+    this.take(/^\s*(?:a|an|one)\s+(?=(?:scant|level|heaped|heaping|rounded|generous)\b)/i);
+    return this.pick(FILL_WORDS);
+  }
+
+  size(): Size | null {
+    return this.pick(SIZE_WORDS) ?? null;
+  }
+
+  count(): Range | Problem | null {
+    const first = this.number();
+    if (first === null || typeof first === 'object') return first;
+    const before = this.rest;
+    if (this.take(/^\s*(?:-|to\b|or\b)\s*/i)) {
+      const second = this.number();
+      if (second !== null && typeof second === 'object' && 'code' in second) return second;
+      if (typeof second === 'number') {
+        // "1-1/2 tsp" is how some write one and a half.
+        if (Number.isInteger(first) && first >= 1 && second < 1 && /^\s*-/.test(before)) {
+          const takenAs = first + second;
+          this.doubts.push({ code: 'mixed-or-range', text: `${first}${before.trim()}`.split(' ')[0]!, takenAs });
+          return exactly(takenAs);
+        }
+        return between(first, second);
+      }
+      this.rest = before;
+    }
+    return exactly(first);
+  }
+
+  private number(): number | Range | Problem | null {
+    const digits = this.take(NUMBER_AT_START);
+    if (digits) {
+      const reading = readNumber(digits[0], this.decimalSign);
+      if (reading.status === 'unread' || /^(?:[\d/⁄]|[.,]\d)/.test(this.rest)) {
+        return { code: 'bad-number', text: digits[0] + (/^[\d.,/⁄]+/.exec(this.rest)?.[0] ?? '') };
+      }
+      if (reading.doubtful) {
+        this.doubts.push({
+          code: 'thousands-or-decimal',
+          text: digits[0],
+          takenAs: reading.value,
+        });
+      }
+      this.take(/^\s*/);
+      return reading.value;
+    }
+    const loose = this.take(/^\s*(?:a\s+)?(couple|few)\b(?:\s+of\b)?\s*/i);
+    if (loose) return between(...LOOSE_COUNTS[loose[1]!.toLowerCase()]!);
+    const half = this.take(/^\s*(?:a\s+)?(half|quarter)\b(?:\s+(?:of\s+)?an?\b)?\s*/i);
+    if (half) return NUMBER_WORDS[half[1]!.toLowerCase()]!;
+    const word = this.pick(NUMBER_WORDS);
+    if (word === undefined) return null;
+    const fraction = this.take(/^\s*and\s+a\s+(half|quarter)\b\s*/i);
+    return fraction ? word + NUMBER_WORDS[fraction[1]!.toLowerCase()]! : word;
+  }
+
+  unit(counted: boolean): Unit | null {
+    const fluid = this.take(/^\s*fl(?:uid|\.)?\s*(?:ounces?|oz)\b\.?\s*/i);
+    if (fluid) return 'floz';
+    const ounces = this.take(/^\s*(?:ounces?|oz)\.?\s+by\s+(weight|volume)\b\s*/i);
+    if (ounces) return ounces[1]!.toLowerCase() === 'weight' ? 'ozWeight' : 'floz';
+    if (this.take(/^\s*egg\s+yolks?\b\s*/i)) return 'yolk';
+    this.take(/^\s*whole\s+(?=eggs?\b)/i);
+    const turns = this.take(/^\s*turns?\s+of\s+the\s+mill\b\s*/i);
+    if (turns) return 'grind';
+    const word = this.word();
+    if (!word) return null;
+    const cased = counted ? CASED_UNITS[word.text] : undefined;
+    const known = cased ? { unit: cased, bare: true } : UNIT_WORDS.get(word.text.toLowerCase());
+    if (!known || (!counted && !known.bare)) return null;
+    this.rest = this.rest.slice(word.length);
+    return known.unit;
+  }
+}
+
+const unread = (problem: Problem): ParseResult => ({ status: 'unread', problem });

@@ -1,0 +1,1 @@
+export { reckonFormula, type ReckonedAddition, type Reckoning } from './reckoning';

@@ -1,0 +1,84 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import express, { type Express, type RequestHandler } from 'express';
+import helmet from 'helmet';
+import type { Database } from './db/client';
+import { formulaRoutes } from './features/formulas/routes';
+import { FormulaStore } from './features/formulas/store';
+import { kitchenRoutes } from './features/kitchen/routes';
+import { KitchenStore } from './features/kitchen/store';
+import { ApiError, handleErrors } from './http/apiError';
+import { hostGuard, originGuard } from './http/guards';
+
+export interface AppDependencies {
+  readonly db: Database;
+  readonly now: () => Date;
+  /** Host names with port that requests may ask for. */
+  readonly hosts: ReadonlySet<string>;
+  /** Where the built interface lies; without it only the API answers. */
+  readonly webFolder?: string;
+  /** Serves the interface from source instead (development). */
+  readonly webMiddleware?: RequestHandler;
+  readonly log: (error: unknown) => void;
+}
+
+const contentSecurityPolicy = {
+  useDefaults: false,
+  directives: {
+    'default-src': ["'self'"],
+    'img-src': ["'self'", 'data:'],
+    // Positions of popovers and dragged rows are set as inline styles.
+    'style-src': ["'self'", "'unsafe-inline'"],
+    'base-uri': ["'self'"],
+    'form-action': ["'self'"],
+    'frame-ancestors': ["'none'"],
+    'object-src': ["'none'"],
+  },
+};
+
+export function createApp(deps: AppDependencies): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: deps.webMiddleware ? false : contentSecurityPolicy,
+      // Plain HTTP on the machine itself: there is nothing to upgrade to.
+      strictTransportSecurity: false,
+      crossOriginOpenerPolicy: false,
+      originAgentCluster: false,
+    }),
+  );
+  app.use(hostGuard(deps.hosts));
+
+  const api = express.Router();
+  api.use(originGuard(deps.hosts));
+  api.use(express.json({ limit: '512kb' }));
+  api.use((_request, response, next) => {
+    response.set('Cache-Control', 'no-store');
+    next();
+  });
+  api.get('/health', (_request, response) => {
+    response.json({ status: 'ok' });
+  });
+  api.use('/formulas', formulaRoutes(new FormulaStore(deps.db, deps.now)));
+  api.use(kitchenRoutes(new KitchenStore(deps.db, deps.now)));
+  api.use(() => {
+    throw new ApiError('not-found', 'There is nothing at this address.');
+  });
+  app.use('/api', api);
+
+  if (deps.webMiddleware) app.use(deps.webMiddleware);
+  else if (deps.webFolder) serveWeb(app, deps.webFolder);
+  app.use(handleErrors(deps.log));
+  return app;
+}
+
+function serveWeb(app: Express, folder: string): void {
+  const page = join(folder, 'index.html');
+  if (!existsSync(page)) throw new Error(`No built interface in ${folder}. Run: npm run build`);
+  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(express.static(folder, { index: false, maxAge: 0 }));
+  app.get('/{*any}', (_request, response) => {
+    response.set('Cache-Control', 'no-cache').sendFile(page);
+  });
+}

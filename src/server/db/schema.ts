@@ -1,0 +1,60 @@
+/** Tables. Formulas are kept whole as JSON: they are read and changed whole, and never queried into. */
+import { integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
+import type { OwnIngredient, Settings } from '#contract';
+import type { Formula, FormulaId } from '#core/formula';
+import type { Vessel } from '#core/vessel';
+
+const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' });
+
+export const formulas = pgTable('formulas', {
+  id: text('id').$type<FormulaId>().primaryKey(),
+  revision: integer('revision').notNull(),
+  content: jsonb('content').$type<Formula>().notNull(),
+  createdAt: moment('created_at').notNull(),
+  updatedAt: moment('updated_at').notNull(),
+});
+
+export const versions = pgTable(
+  'versions',
+  {
+    formulaId: text('formula_id')
+      .$type<FormulaId>()
+      .notNull()
+      .references(() => formulas.id, { onDelete: 'cascade' }),
+    number: integer('number').notNull(),
+    content: jsonb('content').$type<Formula>().notNull(),
+    note: text('note').notNull(),
+    createdAt: moment('created_at').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.formulaId, table.number] })],
+);
+
+/** Keys of changes already taken, so that a change sent twice is applied once. */
+export const appliedChanges = pgTable('applied_changes', {
+  key: text('key').primaryKey(),
+  formulaId: text('formula_id')
+    .$type<FormulaId>()
+    .notNull()
+    .references(() => formulas.id, { onDelete: 'cascade' }),
+  revision: integer('revision').notNull(),
+  createdAt: moment('created_at').notNull(),
+});
+
+export const ingredients = pgTable('ingredients', {
+  id: text('id').primaryKey(),
+  row: jsonb('row').$type<OwnIngredient>().notNull(),
+  updatedAt: moment('updated_at').notNull(),
+});
+
+export const vessels = pgTable('vessels', {
+  id: text('id').primaryKey(),
+  content: jsonb('content').$type<Vessel>().notNull(),
+  position: integer('position').notNull(),
+});
+
+/** One row, id "kitchen". */
+export const settings = pgTable('settings', {
+  id: text('id').primaryKey(),
+  content: jsonb('content').$type<Settings>().notNull(),
+  updatedAt: moment('updated_at').notNull(),
+});

@@ -1,0 +1,57 @@
+import { eq } from 'drizzle-orm';
+import { DEFAULT_SETTINGS, type OwnIngredient, type Settings } from '#contract';
+import { STARTING_VESSELS, type Vessel } from '#core/vessel';
+import type { Database } from '../../db/client';
+import { ingredients, settings, vessels } from '../../db/schema';
+
+const KITCHEN = 'kitchen';
+
+/** Settings, vessels and the kitchen's own ingredients. */
+export class KitchenStore {
+  constructor(
+    private readonly db: Database,
+    private readonly now: () => Date,
+  ) {}
+
+  async settings(): Promise<Settings> {
+    const [row] = await this.db.select().from(settings).where(eq(settings.id, KITCHEN));
+    // Fields that came with a later release start at their default.
+    return { ...DEFAULT_SETTINGS, ...row?.content };
+  }
+
+  async saveSettings(content: Settings): Promise<Settings> {
+    const row = { id: KITCHEN, content, updatedAt: this.now().toISOString() };
+    await this.db
+      .insert(settings)
+      .values(row)
+      .onConflictDoUpdate({ target: settings.id, set: row });
+    return content;
+  }
+
+  async vessels(): Promise<Vessel[]> {
+    const rows = await this.db.select().from(vessels).orderBy(vessels.position, vessels.id);
+    return rows.map((row) => row.content);
+  }
+
+  /** Vessels a new release brings are added; those the kitchen has stay as they are. */
+  async addStartingVessels(): Promise<void> {
+    await this.db
+      .insert(vessels)
+      .values(STARTING_VESSELS.map((content, position) => ({ id: content.id, content, position })))
+      .onConflictDoNothing();
+  }
+
+  async ownIngredients(): Promise<OwnIngredient[]> {
+    const rows = await this.db.select().from(ingredients).orderBy(ingredients.id);
+    return rows.map((row) => row.row);
+  }
+
+  async saveIngredient(row: OwnIngredient): Promise<OwnIngredient> {
+    const values = { id: row.id, row, updatedAt: this.now().toISOString() };
+    await this.db
+      .insert(ingredients)
+      .values(values)
+      .onConflictDoUpdate({ target: ingredients.id, set: values });
+    return row;
+  }
+}

@@ -1,0 +1,34 @@
+/** Who may talk to the kitchen: only pages it served itself, under the names it was started with. */
+import type { RequestHandler } from 'express';
+import { ApiError } from './apiError';
+
+const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS']);
+
+/** Refuses requests for another host: a page elsewhere must not reach the kitchen by renaming an address. */
+export const hostGuard =
+  (hosts: ReadonlySet<string>): RequestHandler =>
+  (request, _response, next) => {
+    if (!hosts.has((request.headers.host ?? '').toLowerCase())) {
+      throw new ApiError('wrong-host', 'This address is not one the kitchen answers to. Use the one printed at start.');
+    }
+    next();
+  };
+
+/** Changes come only from our own pages, as JSON. */
+export const originGuard =
+  (hosts: ReadonlySet<string>): RequestHandler =>
+  (request, _response, next) => {
+    if (SAFE_METHODS.has(request.method)) {
+      next();
+      return;
+    }
+    const origin = request.headers.origin;
+    const host = origin && URL.canParse(origin) ? new URL(origin).host.toLowerCase() : null;
+    if (host === null || !hosts.has(host)) {
+      throw new ApiError('wrong-origin', 'Changes are taken only from the kitchen’s own pages.');
+    }
+    if (!request.is('application/json')) {
+      throw new ApiError('not-json', 'Send the request as application/json.');
+    }
+    next();
+  };

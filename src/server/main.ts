@@ -1,0 +1,72 @@
+/** Starts a kitchen from the command line. The only reader of the environment and the only listener to signals. */
+import { existsSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { parseArgs } from 'node:util';
+import { startKitchen, StartError, type RunningKitchen } from './start';
+
+const here = dirname(fileURLToPath(import.meta.url));
+const firstThatExists = (...folders: string[]): string => folders.find(existsSync) ?? folders[0]!;
+
+async function main(): Promise<void> {
+  const { values } = parseArgs({
+    options: {
+      data: { type: 'string' },
+      demo: { type: 'boolean', default: false },
+      dev: { type: 'boolean', default: false },
+    },
+  });
+  const began = Date.now();
+  const port = readPort(process.env.PORT);
+  const kitchen = await startKitchen({
+    dataFolder: resolve(values.data ?? (values.demo ? 'data/demo' : 'data/kitchen')),
+    host: process.env.HOST || '127.0.0.1',
+    port,
+    extraHosts: (process.env.ALLOWED_HOSTS ?? '').toLowerCase().split(',').map((name) => name.trim()).filter(Boolean),
+    demo: values.demo,
+    // Beside the bundle when built, beside the source when run from it.
+    migrationsFolder: firstThatExists(join(here, 'migrations'), join(here, 'db/migrations')),
+    ...(values.dev ? { webMiddleware: await devMiddleware() } : { webFolder: firstThatExists(join(here, 'web'), join(here, '../../dist/web')) }),
+    say: (line) => {
+      console.log(line);
+    },
+    now: () => new Date(),
+  });
+  console.log(`Ygrana is open at ${kitchen.address} (${((Date.now() - began) / 1000).toFixed(1)} s). Ctrl+C closes it.`);
+  stopOnSignal(kitchen);
+}
+
+function readPort(text: string | undefined): number {
+  if (text === undefined || text === '') return 4173;
+  const port = Number(text);
+  if (!Number.isInteger(port) || port < 0 || port > 65535) {
+    throw new StartError(`PORT is “${text}”; it must be a whole number from 0 to 65535.`);
+  }
+  return port;
+}
+
+/** Development: the interface straight from source, with live reload. */
+async function devMiddleware() {
+  const { createServer } = await import('vite');
+  const vite = await createServer({ server: { middlewareMode: true }, appType: 'spa' });
+  return vite.middlewares;
+}
+
+function stopOnSignal(kitchen: RunningKitchen): void {
+  let stopping = false;
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) {
+    process.on(signal, () => {
+      if (stopping) return;
+      stopping = true;
+      kitchen.stop().then(
+        () => process.exit(0),
+        () => process.exit(1),
+      );
+    });
+  }
+}
+
+main().catch((error: unknown) => {
+  console.error(error instanceof StartError ? error.message : error);
+  process.exit(1);
+});

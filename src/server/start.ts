@@ -1,0 +1,114 @@
+/** Opens a kitchen's data folder and listens; everything that must be undone at the end is undone by `stop`. */
+import { createServer, type Server } from 'node:http';
+import { join } from 'node:path';
+import type { RequestHandler } from 'express';
+import { createApp } from './app';
+import { openDatabase } from './db/client';
+import { lockFolder } from './db/folderLock';
+import { loadDemo } from './demo/loadDemo';
+import { FormulaStore } from './features/formulas/store';
+import { KitchenStore } from './features/kitchen/store';
+
+export interface StartOptions {
+  readonly dataFolder: string;
+  readonly host: string;
+  readonly port: number;
+  /** Further names the kitchen answers to, with port where it differs. */
+  readonly extraHosts: readonly string[];
+  readonly demo: boolean;
+  readonly migrationsFolder: string;
+  readonly webFolder?: string;
+  readonly webMiddleware?: RequestHandler;
+  readonly say: (line: string) => void;
+  readonly now: () => Date;
+}
+
+export interface RunningKitchen {
+  readonly address: string;
+  readonly stop: () => Promise<void>;
+}
+
+/** Something a person can mend, told in one sentence. */
+export class StartError extends Error {}
+
+export async function startKitchen(options: StartOptions): Promise<RunningKitchen> {
+  const { host, say } = options;
+  const shownHost = host.includes(':') ? `[${host}]` : host;
+  const server = createServer();
+  const port = await listen(server, options);
+  const address = `http://${shownHost}:${port}`;
+  const undo: (() => Promise<void> | void)[] = [() => closeServer(server)];
+  const stop = async (): Promise<void> => {
+    for (const step of undo.splice(0).reverse()) await step();
+  };
+  try {
+    const lock = lockFolder(options.dataFolder, address, options.now());
+    if (lock.status === 'taken') {
+      throw new StartError(
+        `The kitchen in ${options.dataFolder} is already open: process ${lock.owner.pid} at ${lock.owner.address}, since ${lock.owner.since}. Use that one, or stop it first.`,
+      );
+    }
+    undo.push(lock.release);
+    say(`Opening the kitchen in ${options.dataFolder} (the first time takes some seconds)`);
+    const database = await openDatabase(join(options.dataFolder, 'db'), options.migrationsFolder);
+    undo.push(database.close);
+    const formulas = new FormulaStore(database.db, options.now);
+    const kitchen = new KitchenStore(database.db, options.now);
+    await kitchen.addStartingVessels();
+    if (options.demo) {
+      const loaded = await loadDemo(formulas, kitchen);
+      if (loaded > 0) say(`Put ${loaded} formulas on the demo shelf`);
+    }
+    const app = createApp({
+      db: database.db,
+      now: options.now,
+      hosts: hostNames(host, port, options.extraHosts),
+      log: (error) => console.error(error),
+      ...(options.webFolder ? { webFolder: options.webFolder } : {}),
+      ...(options.webMiddleware ? { webMiddleware: options.webMiddleware } : {}),
+    });
+    server.removeAllListeners('request');
+    server.on('request', app);
+    return { address, stop };
+  } catch (error) {
+    await stop();
+    throw error;
+  }
+}
+
+/** The port is taken before the folder, so that a taken port costs nothing; until the app is there, callers are asked to wait. */
+function listen(server: Server, { host, port }: StartOptions): Promise<number> {
+  server.on('request', (_request, response) => {
+    response.writeHead(503, { 'Content-Type': 'text/plain', 'Retry-After': '2' });
+    response.end('The kitchen is opening. Try again in a moment.\n');
+  });
+  return new Promise((resolve, reject) => {
+    server.once('error', (error: NodeJS.ErrnoException) => {
+      reject(
+        error.code === 'EADDRINUSE'
+          ? new StartError(`Port ${port} on ${host} is taken. Stop what uses it, or choose another: PORT=4180 npm run demo`)
+          : new StartError(`Cannot listen on ${host}:${port}: ${error.message}`),
+      );
+    });
+    server.listen(port, host, () => {
+      const address = server.address();
+      resolve(typeof address === 'object' && address ? address.port : port);
+    });
+  });
+}
+
+function closeServer(server: Server): Promise<void> {
+  return new Promise((resolve) => {
+    server.close(() => {
+      resolve();
+    });
+    server.closeAllConnections();
+  });
+}
+
+const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
+
+function hostNames(host: string, port: number, extra: readonly string[]): ReadonlySet<string> {
+  const names = [...LOOPBACK, host.includes(':') ? `[${host}]` : host];
+  return new Set([...names.map((name) => `${name}:${port}`), ...names.filter(() => port === 80), ...extra]);
+}

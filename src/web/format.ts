@@ -1,0 +1,38 @@
+/** Numbers for the screen. The only place where fractions become per cent. */
+import { sensibleDecimals } from '#core/quantity';
+import type { DecimalSign } from '#core/quantity';
+
+export interface NumberStyle {
+  readonly decimalSign: DecimalSign;
+}
+
+const signed = (text: string, { decimalSign }: NumberStyle): string =>
+  decimalSign === 'comma' ? text.replace('.', ',') : text;
+
+export function formatAmount(value: number, unit: 'g' | 'ml', style: NumberStyle): string {
+  return `${signed(value.toFixed(sensibleDecimals(value)), style)} ${unit}`;
+}
+
+/** One decimal below 20 %, none above where none is deserved. */
+export function formatPercent(fraction: number | null, style: NumberStyle, decimals = 1): string {
+  return fraction === null ? '–' : `${signed((fraction * 100).toFixed(decimals), style)} %`;
+}
+
+/** "2.7 : 1"; two decimals below 1, where a tenth is a lot. */
+export function formatRatio(ratio: number | null, style: NumberStyle): string {
+  if (ratio === null) return '–';
+  return `${signed(ratio.toFixed(ratio < 1 ? 2 : 1), style)} : 1`;
+}
+
+export function formatSpan(
+  low: number | null,
+  high: number | null,
+  format: (value: number) => string,
+): string | null {
+  if (low === null && high === null) return null;
+  const [from, to] = [low === null ? 'nothing' : format(low), high === null ? 'no limit' : format(high)];
+  return from === to ? null : `${from} to ${to}`;
+}
+
+/** "Red wine vinegar 6 %" inside a sentence: "red wine vinegar 6 %". */
+export const inSentence = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);

@@ -1,0 +1,120 @@
+/** Keeps every edit in the browser, then sends it; retries with growing pauses while the server is away. */
+import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
+import { diffFormulas, isEmptyDiff, type FormulaId } from '#core/formula';
+import { kitchenApi } from '../api/kitchenApi';
+import { sendChange } from '../api/sendChange';
+import { writeMirror } from './mirror';
+import {
+  conflicted,
+  conflictSettled,
+  edited,
+  formulaOpened,
+  mirrored,
+  redone,
+  refused,
+  saved,
+  sending,
+  undone,
+  unreachable,
+  type WorkingFormula,
+  type WorkingState,
+} from './workingSlice';
+
+/** Long enough to gather a burst of nudges, short enough to be saved before a look up. */
+const GATHER_MS = 400;
+const FIRST_RETRY_MS = 1000;
+const LONGEST_RETRY_MS = 15_000;
+
+export const autosave = createListenerMiddleware<{ working: WorkingState }>();
+
+const pause = new Map<FormulaId, number>();
+const busy = new Set<FormulaId>();
+const idOf = (payload: FormulaId | { readonly id: FormulaId }): FormulaId =>
+  typeof payload === 'string' ? payload : payload.id;
+
+autosave.startListening({
+  matcher: isAnyOf(edited, undone, redone, conflictSettled, formulaOpened),
+  effect: async (action, { dispatch, getState }) => {
+    const payload = action.payload as Parameters<typeof idOf>[0] | { record: { id: FormulaId } };
+    const id = typeof payload === 'object' && 'record' in payload ? payload.record.id : idOf(payload);
+    const state = (): WorkingFormula | undefined => getState().working.byId[id];
+    await keep(state(), dispatch);
+    schedule(id, GATHER_MS, state, dispatch);
+  },
+});
+
+type Dispatch = (action: unknown) => unknown;
+
+async function keep(working: WorkingFormula | undefined, dispatch: Dispatch): Promise<void> {
+  if (!working) return;
+  const kept = await writeMirror({
+    id: working.id,
+    baseRevision: working.revision,
+    diff: diffFormulas(working.acknowledged, working.formula),
+    inFlight: working.inFlight,
+    past: working.past,
+    future: working.future,
+  });
+  dispatch(mirrored({ id: working.id, kept }));
+}
+
+function schedule(
+  id: FormulaId,
+  ms: number,
+  state: () => WorkingFormula | undefined,
+  dispatch: Dispatch,
+): void {
+  window.clearTimeout(pause.get(id));
+  pause.set(
+    id,
+    window.setTimeout(() => {
+      void send(id, state, dispatch);
+    }, ms),
+  );
+}
+
+const retryMs = new Map<FormulaId, number>();
+
+async function send(
+  id: FormulaId,
+  state: () => WorkingFormula | undefined,
+  dispatch: Dispatch,
+): Promise<void> {
+  const working = state();
+  if (!working || working.save === 'conflict' || busy.has(id)) return;
+  const diff = diffFormulas(working.acknowledged, working.formula);
+  // A change whose answer never came is sent again as it was, under its own key.
+  const inFlight = working.inFlight ?? {
+    idempotencyKey: crypto.randomUUID(),
+    baseRevision: working.revision,
+    diff,
+  };
+  if (!working.inFlight && isEmptyDiff(diff)) return;
+  busy.add(id);
+  dispatch(sending({ id, inFlight }));
+  await keep(state(), dispatch);
+  const outcome = await sendChange(id, inFlight);
+  busy.delete(id);
+  switch (outcome.status) {
+    case 'saved':
+      retryMs.delete(id);
+      dispatch(saved({ id, record: outcome.record }));
+      dispatch(kitchenApi.util.invalidateTags(['Shelf']));
+      break;
+    case 'conflict':
+      dispatch(conflicted({ id, record: outcome.record, conflicts: outcome.conflicts }));
+      break;
+    case 'refused':
+      dispatch(refused({ id, message: outcome.message }));
+      break;
+    case 'unreachable': {
+      const wait = retryMs.get(id) ?? FIRST_RETRY_MS;
+      retryMs.set(id, Math.min(LONGEST_RETRY_MS, wait * 2));
+      dispatch(unreachable(id));
+      schedule(id, wait, state, dispatch);
+      break;
+    }
+  }
+  await keep(state(), dispatch);
+  if (state()?.save === 'waiting') schedule(id, GATHER_MS, state, dispatch);
+}

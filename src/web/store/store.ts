@@ -1,0 +1,14 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { useDispatch, useSelector } from 'react-redux';
+import { kitchenApi } from '../api/kitchenApi';
+import { autosave } from './autosave';
+import { workingReducer } from './workingSlice';
+
+export const store = configureStore({
+  reducer: { [kitchenApi.reducerPath]: kitchenApi.reducer, working: workingReducer },
+  middleware: (defaults) => defaults().prepend(autosave.middleware).concat(kitchenApi.middleware),
+});
+
+export type RootState = ReturnType<typeof store.getState>;
+export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();
+export const useAppSelector = useSelector.withTypes<RootState>();
