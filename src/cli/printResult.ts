@@ -23,8 +23,7 @@ function show(key: MeasureKey, value: number | null): string {
 
 export function printResult(result: ReckonResult): string {
   const rows = result.additions.map(({ text, massG, doubts }) => {
-    const spread =
-      massG.low === massG.high ? '' : `  (${grams(massG.low)} to ${grams(massG.high)} g)`;
+    const spread = massG.low === massG.high ? '' : `  (${grams(massG.low)} to ${grams(massG.high)} g)`;
     const share = result.massG > 0 ? `${((massG.nominal / result.massG) * 100).toFixed(1)} %` : '-';
     const line = `${text.padEnd(42)} ${grams(massG.nominal).padStart(7)} g ${share.padStart(7)}${spread}`;
     return [line, ...doubts.map((doubt) => `    ? ${doubt}`)].join('\n');

@@ -40,9 +40,10 @@ export function reckonText(text: string, spoons: SpoonSystem): ReckonResult {
     reading.status === 'read' ? [{ ...entry, reading }] : [],
   );
   const totals = composition(read.map(({ reading }) => reading));
-  const measures = Object.fromEntries(
-    MEASURE_KEYS.map((key) => [key, totals.measures[key]]),
-  ) as Record<MeasureKey, number | null>;
+  const measures = Object.fromEntries(MEASURE_KEYS.map((key) => [key, totals.measures[key]])) as Record<
+    MeasureKey,
+    number | null
+  >;
   return {
     spoons,
     additions: read.map(({ reading, ...entry }) => ({

@@ -76,7 +76,10 @@ export function createApp(deps: AppDependencies): Express {
 function serveWeb(app: Express, folder: string): void {
   const page = join(folder, 'index.html');
   if (!existsSync(page)) throw new Error(`No built interface in ${folder}. Run: npm run build`);
-  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(
+    '/assets',
+    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+  );
   app.use(express.static(folder, { index: false, maxAge: 0 }));
   app.get('/{*any}', (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile(page);

@@ -22,17 +22,25 @@ async function main(): Promise<void> {
     dataFolder: resolve(values.data ?? (values.demo ? 'data/demo' : 'data/kitchen')),
     host: process.env.HOST || '127.0.0.1',
     port,
-    extraHosts: (process.env.ALLOWED_HOSTS ?? '').toLowerCase().split(',').map((name) => name.trim()).filter(Boolean),
+    extraHosts: (process.env.ALLOWED_HOSTS ?? '')
+      .toLowerCase()
+      .split(',')
+      .map((name) => name.trim())
+      .filter(Boolean),
     demo: values.demo,
     // Beside the bundle when built, beside the source when run from it.
     migrationsFolder: firstThatExists(join(here, 'migrations'), join(here, 'db/migrations')),
-    ...(values.dev ? { webMiddleware: await devMiddleware() } : { webFolder: firstThatExists(join(here, 'web'), join(here, '../../dist/web')) }),
+    ...(values.dev
+      ? { webMiddleware: await devMiddleware() }
+      : { webFolder: firstThatExists(join(here, 'web'), join(here, '../../dist/web')) }),
     say: (line) => {
       console.log(line);
     },
     now: () => new Date(),
   });
-  console.log(`Ygrana is open at ${kitchen.address} (${((Date.now() - began) / 1000).toFixed(1)} s). Ctrl+C closes it.`);
+  console.log(
+    `Ygrana is open at ${kitchen.address} (${((Date.now() - began) / 1000).toFixed(1)} s). Ctrl+C closes it.`,
+  );
   stopOnSignal(kitchen);
 }
 

@@ -86,7 +86,9 @@ function listen(server: Server, { host, port }: StartOptions): Promise<number> {
     server.once('error', (error: NodeJS.ErrnoException) => {
       reject(
         error.code === 'EADDRINUSE'
-          ? new StartError(`Port ${port} on ${host} is taken. Stop what uses it, or choose another: PORT=4180 npm run demo`)
+          ? new StartError(
+              `Port ${port} on ${host} is taken. Stop what uses it, or choose another: PORT=4180 npm run demo`,
+            )
           : new StartError(`Cannot listen on ${host}:${port}: ${error.message}`),
       );
     });

@@ -10,7 +10,8 @@ const signed = (text: string, { decimalSign }: NumberStyle): string =>
   decimalSign === 'comma' ? text.replace('.', ',') : text;
 
 export function formatAmount(value: number, unit: 'g' | 'ml', style: NumberStyle): string {
-  return `${signed(value.toFixed(sensibleDecimals(value)), style)} ${unit}`;
+  const decimals = unit === 'ml' && Math.abs(value) >= 9.95 ? 0 : sensibleDecimals(value);
+  return `${signed(value.toFixed(decimals), style)} ${unit}`;
 }
 
 /** One decimal below 20 %, none above where none is deserved. */

@@ -21,10 +21,7 @@ export interface Contribution {
 }
 
 /** Portions that bring the component, in descending order; none where nothing does. */
-export function contributions(
-  portions: readonly Portion[],
-  key: ContributedKey,
-): readonly Contribution[] {
+export function contributions(portions: readonly Portion[], key: ContributedKey): readonly Contribution[] {
   const perGram = CONTRIBUTED[key];
   const parts = portions.map(({ ingredient, massG }, index) => ({
     index,

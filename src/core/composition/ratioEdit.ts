@@ -49,8 +49,7 @@ export function amountTextFor(
   kitchen: { readonly spoons: SpoonSystem; readonly decimalSign: DecimalSign },
 ): string {
   const parsed = parseAmount(amountText, kitchen.decimalSign);
-  const terms =
-    parsed.status === 'read' && parsed.amount.kind === 'measured' ? parsed.amount.terms : [];
+  const terms = parsed.status === 'read' && parsed.amount.kind === 'measured' ? parsed.amount.terms : [];
   const units = terms.map((term) => term.unit);
   const say = (value: number, unit: string): string =>
     `${String(sensibly(value)).replace('.', kitchen.decimalSign === 'comma' ? ',' : '.')} ${unit}`;

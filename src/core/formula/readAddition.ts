@@ -124,12 +124,7 @@ function weigh(
   };
 }
 
-const asTyped = (
-  amountText: string,
-  ingredientText: string,
-  problem: Problem,
-  form = '',
-): AdditionLine => ({
+const asTyped = (amountText: string, ingredientText: string, problem: Problem, form = ''): AdditionLine => ({
   amountText,
   ingredientId: null,
   ingredientText,
@@ -145,9 +140,7 @@ function ingredientWords(parsed: ParsedAmount, name: string): string {
 }
 
 const soleUnit = (parsed: ParsedAmount): Unit | null =>
-  parsed.amount.kind === 'measured' && parsed.amount.terms.length === 1
-    ? parsed.amount.terms[0]!.unit
-    : null;
+  parsed.amount.kind === 'measured' && parsed.amount.terms.length === 1 ? parsed.amount.terms[0]!.unit : null;
 
 function namesThis(
   parsed: ParsedAmount,

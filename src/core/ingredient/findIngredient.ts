@@ -65,11 +65,7 @@ export function findIngredient(text: string, catalogue: Catalogue): Found {
 const toIngredient = (entry: Entry): Ingredient => entry.ingredient;
 
 /** Completion: best matches first; words may be beginnings of words. Empty text gives nothing. */
-export function searchIngredients(
-  text: string,
-  catalogue: Catalogue,
-  limit: number,
-): readonly Ingredient[] {
+export function searchIngredients(text: string, catalogue: Catalogue, limit: number): readonly Ingredient[] {
   const wanted = normaliseName(text);
   if (!wanted) return [];
   const words = wanted.split(' ');

@@ -57,12 +57,7 @@ const LIMIT_KG = 1000;
  * @param form what was done to it ("chopped", "leaves"): some units weigh otherwise then
  * @returns grams, or why it cannot be said; "to taste" is 0 g and listed all the same
  */
-export function toMass(
-  amount: Amount,
-  ingredient: Ingredient,
-  measuring: Measuring,
-  form = '',
-): MassReading {
+export function toMass(amount: Amount, ingredient: Ingredient, measuring: Measuring, form = ''): MassReading {
   if (amount.kind === 'to-taste') return { status: 'read', massG: exactly(0), doubts: [] };
   let massG = exactly(0);
   const doubts: Doubt[] = [];

@@ -14,10 +14,7 @@ export interface UncertainTerm {
 }
 
 /** The extreme of N/D in the wanted direction; null where D can vanish there (the value is unbounded or undefined). */
-export function fractionExtreme(
-  terms: readonly UncertainTerm[],
-  direction: 'low' | 'high',
-): number | null {
+export function fractionExtreme(terms: readonly UncertainTerm[], direction: 'low' | 'high'): number | null {
   const sign = direction === 'high' ? 1 : -1;
   let lambda = ratioAt(terms, () => false);
   if (lambda === null) {
@@ -35,10 +32,7 @@ export function fractionExtreme(
   return lambda;
 }
 
-function ratioAt(
-  terms: readonly UncertainTerm[],
-  takeHigh: (term: UncertainTerm) => boolean,
-): number | null {
+function ratioAt(terms: readonly UncertainTerm[], takeHigh: (term: UncertainTerm) => boolean): number | null {
   let numerator = 0;
   let denominator = 0;
   for (const term of terms) {

@@ -11,13 +11,9 @@ export interface AmountTerm {
 
 export type Amount =
   /** Nominal 0 and always listed. */
-  | { readonly kind: 'to-taste' }
-  | { readonly kind: 'measured'; readonly terms: readonly AmountTerm[] };
+  { readonly kind: 'to-taste' } | { readonly kind: 'measured'; readonly terms: readonly AmountTerm[] };
 
 /** Sum of a value over the terms of an amount. */
-export function sumOverTerms(
-  terms: readonly AmountTerm[],
-  value: (term: AmountTerm) => Range,
-): Range {
+export function sumOverTerms(terms: readonly AmountTerm[], value: (term: AmountTerm) => Range): Range {
   return terms.reduce((total, term) => plus(total, value(term)), exactly(0));
 }

@@ -34,8 +34,7 @@ export type Problem =
     };
 
 const quoted = (items: readonly string[]): string => items.map((item) => `“${item}”`).join(', ');
-const meant = (near: readonly string[]): string =>
-  near.length ? ` Near it: ${near.join('; ')}.` : '';
+const meant = (near: readonly string[]): string => (near.length ? ` Near it: ${near.join('; ')}.` : '');
 
 /** A doubt as one sentence for a cook. */
 export function sayDoubt(doubt: Doubt): string {

@@ -61,7 +61,8 @@ export function nearestSpoons(volumeMl: number, system: SpoonSystem): NearestSpo
   for (const large of [null, ...ladder(system, volumeMl)]) {
     for (const small of [null, ...ladder(system, volumeMl)]) {
       if (!large && !small) continue;
-      if (large && small && !(small.ml < large.ml && small.text.split(' ')[1] !== large.text.split(' ')[1])) continue;
+      if (large && small && !(small.ml < large.ml && small.text.split(' ')[1] !== large.text.split(' ')[1]))
+        continue;
       const ml = (large?.ml ?? 0) + (small?.ml ?? 0);
       const text = [large?.text, small?.text].filter(Boolean).join(' + ');
       const fills = (large?.fills ?? 0) + (small?.fills ?? 0);

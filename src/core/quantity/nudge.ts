@@ -35,11 +35,7 @@ const SCALED: Partial<Record<Unit, number>> = { kg: 1000, l: 1000, dl: 100, cl: 
  * @param text the amount as typed, e.g. "1½ tsp" or "about 90 ml"
  * @returns the new text, or null where there is no sensible step (unreadable, to taste, already the smallest)
  */
-export function nudgeAmount(
-  text: string,
-  direction: 'up' | 'down',
-  decimalSign: DecimalSign,
-): string | null {
+export function nudgeAmount(text: string, direction: 'up' | 'down', decimalSign: DecimalSign): string | null {
   const parsed = parseAmount(text, decimalSign);
   if (parsed.status !== 'read' || parsed.amount.kind !== 'measured') return null;
   const terms = parsed.amount.terms;

@@ -99,7 +99,10 @@ function readSum(text: string, decimalSign: DecimalSign): ParseResult {
   const total = sumOverTerms(terms, (term) => term.count).high;
   if (!(total < LARGEST_COUNT)) return unread({ code: 'too-large', limitKg: LARGEST_COUNT / 1000 });
   const end = text.length - cursor.rest.length;
-  const amountText = text.slice(0, end).replace(/\s*\bof\s*$/i, '').trim();
+  const amountText = text
+    .slice(0, end)
+    .replace(/\s*\bof\s*$/i, '')
+    .trim();
   const rest = cursor.rest.replace(/^of\s+/i, '').trim();
   return {
     status: 'read',
@@ -182,7 +185,11 @@ class Cursor {
         // "1-1/2 tsp" is how some write one and a half.
         if (Number.isInteger(first) && first >= 1 && second < 1 && /^\s*-/.test(before)) {
           const takenAs = first + second;
-          this.doubts.push({ code: 'mixed-or-range', text: `${first}${before.trim()}`.split(' ')[0]!, takenAs });
+          this.doubts.push({
+            code: 'mixed-or-range',
+            text: `${first}${before.trim()}`.split(' ')[0]!,
+            takenAs,
+          });
           return exactly(takenAs);
         }
         return between(first, second);

@@ -24,10 +24,7 @@ export function readNumber(text: string, decimalSign: DecimalSign): NumberReadin
 }
 
 /** Rewrites the number with a decimal point and no grouping, and says where grouping was a guess. */
-function settleSeparators(
-  text: string,
-  decimalSign: DecimalSign,
-): { digits: string; doubtful: boolean } {
+function settleSeparators(text: string, decimalSign: DecimalSign): { digits: string; doubtful: boolean } {
   const comma = text.lastIndexOf(',');
   const point = text.lastIndexOf('.');
   if (comma >= 0 && point >= 0) {

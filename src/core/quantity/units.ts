@@ -7,32 +7,11 @@ import { SPOON_VOLUMES, type SpoonSystem } from './spoons';
 
 export type MassUnit = 'mg' | 'g' | 'kg' | 'oz' | 'ozWeight' | 'lb';
 export type VolumeUnit =
-  | 'ml'
-  | 'cl'
-  | 'dl'
-  | 'l'
-  | 'tsp'
-  | 'dessertspoon'
-  | 'tbsp'
-  | 'cup'
-  | 'floz'
-  | 'pint'
-  | 'quart'
-  | 'part';
+  'ml' | 'cl' | 'dl' | 'l' | 'tsp' | 'dessertspoon' | 'tbsp' | 'cup' | 'floz' | 'pint' | 'quart' | 'part';
 export type SmallVolumeUnit = 'pinch' | 'dash' | 'drop' | 'splash';
 export type SmallMassUnit = 'grind' | 'knob' | 'handful';
 export type CountedUnit =
-  | 'each'
-  | 'clove'
-  | 'yolk'
-  | 'egg'
-  | 'fillet'
-  | 'sprig'
-  | 'leaf'
-  | 'bunch'
-  | 'piece'
-  | 'juice'
-  | 'zest';
+  'each' | 'clove' | 'yolk' | 'egg' | 'fillet' | 'sprig' | 'leaf' | 'bunch' | 'piece' | 'juice' | 'zest';
 export type Unit = MassUnit | VolumeUnit | SmallVolumeUnit | SmallMassUnit | CountedUnit;
 
 export const GRAMS_PER: Readonly<Record<MassUnit, number>> = {
@@ -107,5 +86,4 @@ export const isMassUnit = (unit: Unit): unit is MassUnit => unit in GRAMS_PER;
 export const isVolumeUnit = (unit: Unit): unit is VolumeUnit => VOLUME_UNITS.has(unit);
 export const isSmallVolumeUnit = (unit: Unit): unit is SmallVolumeUnit =>
   unit in DEFAULT_SMALL_MEASURES.volumeMl;
-export const isSmallMassUnit = (unit: Unit): unit is SmallMassUnit =>
-  unit in DEFAULT_SMALL_MEASURES.massG;
+export const isSmallMassUnit = (unit: Unit): unit is SmallMassUnit => unit in DEFAULT_SMALL_MEASURES.massG;

@@ -72,4 +72,3 @@ export function reckonFormula(formula: Formula, vessel: Vessel, context: Reading
     headspace: headspaceOf(vessel, totals.mixedVolumeMl),
   };
 }
-

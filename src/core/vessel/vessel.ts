@@ -18,12 +18,46 @@ type Profile = readonly (readonly [height: number, radius: number])[];
 
 /** Proportions only; every vessel is scaled to its own brimful volume. */
 const PROFILES = {
-  jamJar: [[0, 30], [3, 34], [72, 34], [82, 29], [92, 29]],
-  swingTop: [[0, 33], [5, 38], [150, 38], [172, 31], [186, 21], [200, 20]],
-  preservingJar: [[0, 44], [4, 48], [118, 48], [128, 43], [142, 43]],
-  squeezeBottle: [[0, 30], [3, 33], [150, 33], [166, 24], [172, 24]],
-  beaker: [[0, 36], [160, 42]],
-  bowl: [[0, 30], [6, 52], [20, 76], [42, 96], [78, 108]],
+  jamJar: [
+    [0, 30],
+    [3, 34],
+    [72, 34],
+    [82, 29],
+    [92, 29],
+  ],
+  swingTop: [
+    [0, 33],
+    [5, 38],
+    [150, 38],
+    [172, 31],
+    [186, 21],
+    [200, 20],
+  ],
+  preservingJar: [
+    [0, 44],
+    [4, 48],
+    [118, 48],
+    [128, 43],
+    [142, 43],
+  ],
+  squeezeBottle: [
+    [0, 30],
+    [3, 33],
+    [150, 33],
+    [166, 24],
+    [172, 24],
+  ],
+  beaker: [
+    [0, 36],
+    [160, 42],
+  ],
+  bowl: [
+    [0, 30],
+    [6, 52],
+    [20, 76],
+    [42, 96],
+    [78, 108],
+  ],
 } as const satisfies Record<string, Profile>;
 
 function vessel(
@@ -34,7 +68,7 @@ function vessel(
   brimfulVolumeMl: number,
   closes = true,
 ): Vessel {
-  const outline = PROFILES[profile].map(([heightMm, radiusMm]) => ({ heightMm, radiusMm }));
+  const outline = rounded(PROFILES[profile].map(([heightMm, radiusMm]) => ({ heightMm, radiusMm })));
   return {
     id: id as VesselId,
     name,
@@ -43,6 +77,20 @@ function vessel(
     outline: scaleToBrimful(outline, brimfulVolumeMl),
     closes,
   };
+}
+
+/** Glass has no corners: cuts each one twice (Chaikin 1974). Bottom and brim stay where they are. */
+function rounded(outline: Outline, times = 2): Outline {
+  if (times === 0 || outline.length < 3) return outline;
+  const cut = outline.slice(1).flatMap((to, i) => {
+    const from = outline[i]!;
+    const at = (t: number) => ({
+      heightMm: from.heightMm + t * (to.heightMm - from.heightMm),
+      radiusMm: from.radiusMm + t * (to.radiusMm - from.radiusMm),
+    });
+    return [...(i === 0 ? [] : [at(0.25)]), ...(i === outline.length - 2 ? [] : [at(0.75)])];
+  });
+  return rounded([outline[0]!, ...cut, outline[outline.length - 1]!], times - 1);
 }
 
 /** What a new kitchen starts with. */

@@ -14,7 +14,10 @@ export interface OpenDatabase {
  * Opens (and, the first time, creates) the embedded database and brings its tables up to date.
  * @param folder where PostgreSQL keeps its files; undefined keeps everything in memory
  */
-export async function openDatabase(folder: string | undefined, migrationsFolder: string): Promise<OpenDatabase> {
+export async function openDatabase(
+  folder: string | undefined,
+  migrationsFolder: string,
+): Promise<OpenDatabase> {
   const engine = await PGlite.create(folder === undefined ? {} : { dataDir: folder });
   const db = drizzle(engine, { schema });
   await migrate(db, { migrationsFolder });

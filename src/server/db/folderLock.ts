@@ -3,15 +3,7 @@
  * silently lose rows, so the owner leaves a note with its process id; the note of a process that
  * is gone is taken over, so that a kill leaves nothing that needs hand work.
  */
-import {
-  linkSync,
-  mkdirSync,
-  readFileSync,
-  renameSync,
-  rmSync,
-  unlinkSync,
-  writeFileSync,
-} from 'node:fs';
+import { linkSync, mkdirSync, readFileSync, renameSync, rmSync, unlinkSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 export interface LockOwner {

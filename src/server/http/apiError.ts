@@ -22,11 +22,7 @@ export function parse<T>(schema: z.ZodType<T>, value: unknown, what: string): T 
     message: issue.message,
   }));
   const first = issues[0]!;
-  throw new ApiError(
-    'invalid',
-    `${what}: ${first.path ? `${first.path} ` : ''}${first.message}.`,
-    issues,
-  );
+  throw new ApiError('invalid', `${what}: ${first.path ? `${first.path} ` : ''}${first.message}.`, issues);
 }
 
 /** Whatever was thrown, once, at the edge; the unexpected is logged and answered without its insides. */

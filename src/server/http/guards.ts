@@ -9,7 +9,10 @@ export const hostGuard =
   (hosts: ReadonlySet<string>): RequestHandler =>
   (request, _response, next) => {
     if (!hosts.has((request.headers.host ?? '').toLowerCase())) {
-      throw new ApiError('wrong-host', 'This address is not one the kitchen answers to. Use the one printed at start.');
+      throw new ApiError(
+        'wrong-host',
+        'This address is not one the kitchen answers to. Use the one printed at start.',
+      );
     }
     next();
   };

@@ -1,5 +1,5 @@
 /** Keeps every edit in the browser, then sends it; retries with growing pauses while the server is away. */
-import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
+import { createListenerMiddleware, isAnyOf, type UnknownAction } from '@reduxjs/toolkit';
 import { diffFormulas, isEmptyDiff, type FormulaId } from '#core/formula';
 import { kitchenApi } from '../api/kitchenApi';
 import { sendChange } from '../api/sendChange';
@@ -29,21 +29,28 @@ export const autosave = createListenerMiddleware<{ working: WorkingState }>();
 
 const pause = new Map<FormulaId, number>();
 const busy = new Set<FormulaId>();
-const idOf = (payload: FormulaId | { readonly id: FormulaId }): FormulaId =>
-  typeof payload === 'string' ? payload : payload.id;
+
+const changesWork = isAnyOf(edited, undone, redone, conflictSettled, formulaOpened);
 
 autosave.startListening({
-  matcher: isAnyOf(edited, undone, redone, conflictSettled, formulaOpened),
-  effect: async (action, { dispatch, getState }) => {
-    const payload = action.payload as Parameters<typeof idOf>[0] | { record: { id: FormulaId } };
-    const id = typeof payload === 'object' && 'record' in payload ? payload.record.id : idOf(payload);
+  matcher: changesWork,
+  effect: async (action: UnknownAction, { dispatch, getState }) => {
+    if (!changesWork(action)) return;
+    const id = idOf(action.payload);
     const state = (): WorkingFormula | undefined => getState().working.byId[id];
     await keep(state(), dispatch);
     schedule(id, GATHER_MS, state, dispatch);
   },
 });
 
-type Dispatch = (action: unknown) => unknown;
+type Payload = FormulaId | { readonly id: FormulaId } | { readonly record: { readonly id: FormulaId } };
+
+function idOf(payload: Payload): FormulaId {
+  if (typeof payload === 'string') return payload;
+  return 'id' in payload ? payload.id : payload.record.id;
+}
+
+type Dispatch = (action: UnknownAction) => unknown;
 
 async function keep(working: WorkingFormula | undefined, dispatch: Dispatch): Promise<void> {
   if (!working) return;

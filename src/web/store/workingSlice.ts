@@ -106,7 +106,10 @@ const slice = createSlice({
   name: 'working',
   initialState,
   reducers: {
-    formulaOpened(state, { payload }: PayloadAction<{ record: FormulaRecord; mirrored: MirroredWork | null }>) {
+    formulaOpened(
+      state,
+      { payload }: PayloadAction<{ record: FormulaRecord; mirrored: MirroredWork | null }>,
+    ) {
       return put(state, opened(payload.record, payload.mirrored));
     },
     /** Any edit: the whole next formula; the reversible diff is worked out here. */
@@ -175,7 +178,12 @@ const slice = createSlice({
       { payload }: PayloadAction<{ id: FormulaId; record: FormulaRecord; conflicts: readonly Conflict[] }>,
     ) {
       return change(state, payload.id, (working) =>
-        withConflict(working, payload.record, diffFormulas(working.acknowledged, working.formula), payload.conflicts),
+        withConflict(
+          working,
+          payload.record,
+          diffFormulas(working.acknowledged, working.formula),
+          payload.conflicts,
+        ),
       );
     },
     /** The cook has chosen, for all fields in conflict: their own values or those already saved. */

@@ -1,10 +1,5 @@
 import { Router, type Request } from 'express';
-import {
-  changeRequestSchema,
-  formulaIdSchema,
-  freezeRequestSchema,
-  newFormulaSchema,
-} from '#contract';
+import { changeRequestSchema, formulaIdSchema, freezeRequestSchema, newFormulaSchema } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { ApiError, parse } from '../../http/apiError';
 import type { FormulaStore } from './store';
@@ -33,10 +28,7 @@ export function formulaRoutes(store: FormulaStore): Router {
   });
 
   router.post('/:id/changes', async (request, response) => {
-    const outcome = await store.change(
-      idOf(request),
-      parse(changeRequestSchema, request.body, 'Change'),
-    );
+    const outcome = await store.change(idOf(request), parse(changeRequestSchema, request.body, 'Change'));
     if (outcome.status === 'not-found') throw missing();
     if (outcome.status === 'conflict') {
       throw new ApiError('conflict', 'The same field was changed elsewhere meanwhile. Choose which stays.', {

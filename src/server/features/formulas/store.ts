@@ -73,9 +73,7 @@ export class FormulaStore {
         .update(formulas)
         .set({ content: result.formula, revision, updatedAt: at })
         .where(eq(formulas.id, id));
-      await tx
-        .insert(appliedChanges)
-        .values({ key: idempotencyKey, formulaId: id, revision, createdAt: at });
+      await tx.insert(appliedChanges).values({ key: idempotencyKey, formulaId: id, revision, createdAt: at });
       return {
         status: 'applied',
         record: { ...record, formula: result.formula, revision, updatedAt: at },

@@ -21,10 +21,7 @@ export class KitchenStore {
 
   async saveSettings(content: Settings): Promise<Settings> {
     const row = { id: KITCHEN, content, updatedAt: this.now().toISOString() };
-    await this.db
-      .insert(settings)
-      .values(row)
-      .onConflictDoUpdate({ target: settings.id, set: row });
+    await this.db.insert(settings).values(row).onConflictDoUpdate({ target: settings.id, set: row });
     return content;
   }
 

@@ -1,0 +1,88 @@
+/** Directions between the layers and, inside core, between its folders. */
+const CORE_ORDER = ['numeric', 'quantity', 'ingredient', 'formula', 'composition', 'vessel', 'reckoning'];
+
+const coreRules = CORE_ORDER.map((folder, index) => ({
+  name: `core-${folder}-imports-only-what-stands-before-it`,
+  severity: 'error',
+  from: { path: `^src/core/${folder}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: `^src/core/(${[...CORE_ORDER.slice(index + 1), 'none'].join('|')})/` },
+}));
+
+export default {
+  forbidden: [
+    ...coreRules,
+    {
+      name: 'no-cycles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    {
+      name: 'core-is-a-leaf',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: '^(src/core/|node_modules/numeric-quantity)' },
+    },
+    {
+      name: 'core-folders-are-listed',
+      comment: 'A new folder takes its place in CORE_ORDER.',
+      severity: 'error',
+      from: {},
+      to: { path: '^src/core/', pathNot: `^src/core/(${CORE_ORDER.join('|')})/` },
+    },
+    {
+      name: 'contract-knows-core-only',
+      severity: 'error',
+      from: { path: '^src/contract/' },
+      to: { path: '^src/(server|web|cli)/' },
+    },
+    {
+      name: 'cli-knows-core-and-contract',
+      severity: 'error',
+      from: { path: '^src/cli/' },
+      to: { path: '^src/(server|web)/' },
+    },
+    {
+      name: 'server-and-web-never-meet',
+      severity: 'error',
+      from: { path: '^src/server/' },
+      to: { path: '^src/web/' },
+    },
+    {
+      name: 'web-and-server-never-meet',
+      severity: 'error',
+      from: { path: '^src/web/' },
+      to: { path: '^src/server/' },
+    },
+    {
+      name: 'features-are-islands',
+      severity: 'error',
+      from: { path: '^src/web/features/([^/]+)/' },
+      to: { path: '^src/web/features/', pathNot: '^src/web/features/$1/' },
+    },
+    {
+      name: 'radix-only-in-ui-and-rows',
+      comment: 'Wrapped once, so that look and names stay ours.',
+      severity: 'error',
+      from: { path: '^src/web/', pathNot: '^src/web/(ui|features/compose)/' },
+      to: { path: '^node_modules/radix-ui' },
+    },
+    {
+      name: 'node-not-in-web',
+      severity: 'error',
+      from: { path: '^src/(web|core|contract)/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
+  ],
+  options: {
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(\\.types|\\.json$)' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'default'],
+      extensions: ['.ts', '.tsx', '.js', '.json'],
+    },
+  },
+};

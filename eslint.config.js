@@ -1,0 +1,87 @@
+import reactHooks from 'eslint-plugin-react-hooks';
+import { globalIgnores, defineConfig } from 'eslint/config';
+import tseslint from 'typescript-eslint';
+
+/** Packages that core may use, each in one place only. */
+const CORE_PACKAGES = { 'numeric-quantity': 'src/core/quantity/readNumber.ts' };
+
+export default defineConfig(
+  globalIgnores(['dist', 'node_modules', 'data', '**/.types', 'src/server/db/migrations']),
+  tseslint.configs.recommended,
+  {
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', ignoreRestSiblings: true }],
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'TSEnumDeclaration', message: 'Use a union of string literals.' },
+        { selector: 'ExportDefaultDeclaration', message: 'Use named exports.' },
+      ],
+    },
+  },
+  {
+    files: ['*.config.ts', '*.config.js', '.dependency-cruiser.js'],
+    rules: { 'no-restricted-syntax': 'off' },
+  },
+  {
+    files: ['src/web/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: '^(?!\\.|#core/)',
+              message: 'The core stands alone: no packages, no Node, no other layer.',
+            },
+            { regex: '^#core/.*/', message: 'Go through the folder’s door: #core/<folder>.' },
+            { regex: '^\\.\\./', message: 'Go through the folder’s door: #core/<folder>.' },
+          ],
+        },
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'Time is an argument.' },
+        { object: 'Math', property: 'random', message: 'Randomness is an argument.' },
+      ],
+      'no-restricted-globals': [
+        'error',
+        ...[
+          'window',
+          'document',
+          'fetch',
+          'process',
+          'console',
+          'setTimeout',
+          'performance',
+          'crypto',
+          'globalThis',
+        ],
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'TSEnumDeclaration', message: 'Use a union of string literals.' },
+        { selector: 'ExportDefaultDeclaration', message: 'Use named exports.' },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'Time is an argument.',
+        },
+      ],
+    },
+  },
+  ...Object.entries(CORE_PACKAGES).map(([name, file]) => ({
+    files: [file],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ regex: `^(?!\\.|#core/|${name}$)`, message: 'The core stands alone.' }] },
+      ],
+    },
+  })),
+);

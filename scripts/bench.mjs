@@ -1,0 +1,6 @@
+import { checkNode, ensureBuilt, ensureInstalled, runForeground } from './setup.mjs';
+
+checkNode();
+ensureInstalled();
+ensureBuilt();
+runForeground(['--import', 'tsx', 'bench/main.ts']);

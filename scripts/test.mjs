@@ -1,0 +1,76 @@
+/**
+ * Everything: types, lint, directions, unit, API and browser tests. Ends with "N passed, N failed"
+ * alone on a line; exits non-zero on any failure and when no test ran.
+ */
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { checkNode, ensureBuilt, ensureInstalled, fail, root } from './setup.mjs';
+
+checkNode();
+ensureInstalled();
+ensureChromium();
+
+const cache = join(root, '.cache');
+mkdirSync(cache, { recursive: true });
+let passed = 0;
+let failed = 0;
+
+function step(name, args, results) {
+  console.log(`\n== ${name}`);
+  const file = results && join(cache, results);
+  if (file) rmSync(file, { force: true });
+  const { status } = spawnSync(process.execPath, args, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, ...(results === 'browser.json' ? { PLAYWRIGHT_JSON_OUTPUT_FILE: file } : {}) },
+  });
+  if (!file) {
+    // A check without single tests counts as one.
+    if (status === 0) passed += 1;
+    else failed += 1;
+    return;
+  }
+  const counted = existsSync(file) ? count(JSON.parse(readFileSync(file, 'utf8'))) : { passed: 0, failed: 0 };
+  passed += counted.passed;
+  failed += counted.failed;
+  if (status !== 0 && counted.failed === 0) failed += 1;
+  if (counted.passed + counted.failed === 0) {
+    console.log(`No test ran in: ${name}`);
+    failed += 1;
+  }
+}
+
+/** Vitest's and Playwright's reports differ. */
+function count(report) {
+  if (report.stats) {
+    return { passed: report.stats.expected + report.stats.flaky, failed: report.stats.unexpected };
+  }
+  return { passed: report.numPassedTests, failed: report.numFailedTests };
+}
+
+const bin = (path) => join('node_modules', path);
+step('types', [bin('typescript/bin/tsc'), '-b']);
+step('lint', [bin('eslint/bin/eslint.js'), '.', '--max-warnings=0']);
+step('directions', [bin('dependency-cruiser/bin/dependency-cruise.mjs'), 'src', '--config', '.dependency-cruiser.js']);
+step('unit and API', [bin('vitest/vitest.mjs'), 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(cache, 'vitest.json')}`], 'vitest.json');
+ensureBuilt();
+step('browser', [bin('@playwright/test/cli.js'), 'test', '--reporter=list,json'], 'browser.json');
+
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed > 0 || passed === 0 ? 1 : 0);
+
+/** Debian's Chromium; installed where we may, else said exactly. */
+function ensureChromium() {
+  if (existsSync('/usr/bin/chromium')) return;
+  const words = 'apt-get update && apt-get install -y chromium';
+  if (process.getuid?.() !== 0 || !existsSync('/usr/bin/apt-get')) {
+    fail(`The browser tests need Debian’s Chromium at /usr/bin/chromium. Install it as root:\n  ${words}`);
+  }
+  console.log('Installing Debian’s Chromium (once)');
+  const apt = spawnSync('sh', ['-c', `${words} >/dev/null`], {
+    stdio: ['ignore', 2, 2],
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  });
+  if (apt.status !== 0 || !existsSync('/usr/bin/chromium')) fail(`Installing Chromium failed. By hand:\n  ${words}`);
+}

@@ -1,0 +1,158 @@
+import { heightOfMl, SHAKE_LINE_SHARE, type Vessel } from '#core/vessel';
+import { frameJar, glassPath, halfWidthAt, slicePath, spreadLabels, stackLayers, yAt } from './jarGeometry';
+import { inkOn } from './colours';
+
+export interface JarPart {
+  readonly key: string;
+  readonly name: string;
+  readonly colour: string;
+  readonly volumeMl: number;
+}
+
+interface JarProps {
+  readonly vessel: Vessel;
+  readonly parts: readonly JarPart[];
+  readonly width: number;
+  readonly height: number;
+  /** Names in the layers, fill lines and the shake line; without it only the jar is drawn. */
+  readonly labelled?: boolean;
+  readonly label: string;
+}
+
+const LABEL_GAP = 15;
+/** A label for every sip would be noise: lines nearer than this are told by the layers alone. */
+const SMALLEST_STEP_SHARE = 0.03;
+
+/** A vessel to scale with what is in it, in the order of addition. */
+export function Jar({ vessel, parts, width, height, labelled = false, label }: JarProps) {
+  const side = labelled ? 62 : 0;
+  const frame = frameJar(vessel.outline, {
+    width: width - 8 - side * 1.25,
+    height: height - 8,
+    centreX: (width - side * 0.9) / 2,
+    bottomY: height - 4,
+  });
+  const layers = stackLayers(
+    vessel.outline,
+    parts.map((part) => ({ data: part, volumeMl: part.volumeMl })),
+  );
+  return (
+    <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={label}>
+      <path d={slicePath(frame, 0, vessel.outline.at(-1)!.heightMm)} fill="#ffffff" />
+      {layers.map(({ data, fromMm, toMm }) =>
+        toMm > fromMm ? (
+          <path
+            key={data.key}
+            d={slicePath(frame, fromMm, toMm)}
+            fill={data.colour}
+            stroke="#17201b"
+            strokeOpacity={0.14}
+            strokeWidth={0.75}
+          />
+        ) : null,
+      )}
+      <path
+        d={glassPath(frame)}
+        fill="none"
+        stroke="#33413a"
+        strokeWidth={labelled ? 3 : 2}
+        strokeLinejoin="round"
+        strokeLinecap="round"
+      />
+      {labelled && (
+        <g fontSize={12} fill="#17201b">
+          {layers.map(({ data, fromMm, toMm }) => {
+            const tall = (toMm - fromMm) * frame.scale;
+            const wide = 2 * halfWidthAt(frame, (fromMm + toMm) / 2);
+            return tall >= 17 && wide >= data.name.length * 6.4 + 8 ? (
+              <text
+                key={data.key}
+                x={frame.centreX}
+                y={yAt(frame, (fromMm + toMm) / 2) + 4}
+                textAnchor="middle"
+                fontWeight={600}
+                fill={inkOn(data.colour)}
+              >
+                {data.name}
+              </text>
+            ) : null;
+          })}
+          <FillLines vessel={vessel} layers={layers} frame={frame} right={width} />
+          {vessel.closes && <ShakeLine vessel={vessel} frame={frame} />}
+        </g>
+      )}
+    </svg>
+  );
+}
+
+type Frame = ReturnType<typeof frameJar>;
+
+function FillLines({
+  vessel,
+  layers,
+  frame,
+  right,
+}: {
+  vessel: Vessel;
+  layers: ReturnType<typeof stackLayers<JarPart>>;
+  frame: Frame;
+  right: number;
+}) {
+  let volumeMl = 0;
+  const all = layers.map((layer) => {
+    volumeMl += layer.data.volumeMl;
+    return { ...layer, volumeMl };
+  });
+  const smallest = vessel.brimfulVolumeMl * SMALLEST_STEP_SHARE;
+  const shown = all.filter(
+    (line, i) =>
+      line.volumeMl <= vessel.brimfulVolumeMl && (i === all.length - 1 || line.data.volumeMl >= smallest),
+  );
+  const ys = spreadLabels(
+    shown.map((line) => yAt(frame, line.toMm)),
+    LABEL_GAP,
+    frame.bottomY - 4,
+  );
+  return shown.map((line, i) => {
+    const y = yAt(frame, line.toMm);
+    const edge = frame.centreX + halfWidthAt(frame, line.toMm);
+    const last = line === all.at(-1);
+    const unit = last ? ' ml' : '';
+    return (
+      <g key={line.data.key}>
+        <polyline
+          points={`${edge - 6},${y} ${edge + 5},${y} ${edge + 10},${ys[i]}`}
+          fill="none"
+          stroke="#33413a"
+          strokeWidth={1.5}
+        />
+        <text x={Math.min(edge + 13, right - 40)} y={ys[i]! + 4} fontWeight={last ? 700 : 400}>
+          {Math.round(line.volumeMl)}
+          {unit}
+        </text>
+      </g>
+    );
+  });
+}
+
+function ShakeLine({ vessel, frame }: { vessel: Vessel; frame: Frame }) {
+  const heightMm = heightOfMl(vessel.outline, vessel.brimfulVolumeMl * SHAKE_LINE_SHARE);
+  const y = yAt(frame, heightMm);
+  const half = halfWidthAt(frame, heightMm);
+  return (
+    <g>
+      <line
+        x1={frame.centreX - half - 5}
+        x2={frame.centreX + half + 5}
+        y1={y}
+        y2={y}
+        stroke="#a32a53"
+        strokeWidth={2}
+        strokeDasharray="5 4"
+      />
+      <text x={frame.centreX - half + 6} y={y - 6} fontWeight={700} fontSize={11} fill="#a32a53">
+        shake line
+      </text>
+    </g>
+  );
+}

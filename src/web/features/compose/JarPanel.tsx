@@ -1,0 +1,83 @@
+import type { Formula, VesselId } from '#core/formula';
+import type { Reckoning } from '#core/reckoning';
+import type { Headspace, Vessel } from '#core/vessel';
+import { SHAKE_LINE_SHARE } from '#core/vessel';
+import type { Settings } from '#contract';
+import { Jar } from '../../drawing/Jar';
+import { jarParts } from '../../drawing/jarParts';
+import { formatAmount, formatPercent } from '../../format';
+import { Choice } from '../../ui/Choice';
+
+interface JarPanelProps {
+  readonly formula: Formula;
+  readonly reckoning: Reckoning;
+  readonly vessel: Vessel;
+  readonly vessels: readonly Vessel[];
+  readonly settings: Settings;
+  readonly onVessel: (id: VesselId) => void;
+}
+
+const WARNING: Partial<Record<Headspace, string>> = {
+  amber: 'border-l-sweet',
+  'hardly-mixes': 'border-l-acid',
+  overflows: 'border-l-acid',
+};
+
+export function JarPanel({ reckoning, vessel, vessels, settings, onVessel }: JarPanelProps) {
+  const { headspace } = reckoning;
+  const volumeMl = reckoning.totals.mixedVolumeMl;
+  const sentence = sayHeadspace(headspace, vessel, volumeMl, settings);
+  return (
+    <section aria-label="Jar" className="card flex min-h-0 flex-col p-4">
+      <div className="grid gap-1">
+        <Choice
+          label="Vessel"
+          value={vessel.id}
+          options={vessels.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={onVessel}
+          className="w-full"
+        />
+        <span className="text-sm text-quiet" data-testid="fill">
+          {formatPercent(reckoning.fillShare, settings, 0)} of brimful
+        </span>
+      </div>
+      <div className="flex min-h-0 flex-1 items-end justify-center py-2">
+        <Jar
+          vessel={vessel}
+          parts={jarParts(reckoning)}
+          width={232}
+          height={490}
+          labelled
+          label={`${vessel.name}, ${formatAmount(volumeMl, 'ml', settings)} in it, ${formatPercent(reckoning.fillShare, settings, 0)} of brimful. ${sentence}`}
+        />
+      </div>
+      <p
+        className={`border-l-4 pl-2 text-sm ${WARNING[headspace] ?? 'border-l-rule text-quiet'}`}
+        data-testid="headspace"
+      >
+        {sentence}
+      </p>
+    </section>
+  );
+}
+
+function sayHeadspace(headspace: Headspace, vessel: Vessel, volumeMl: number, settings: Settings): string {
+  const ml = (value: number): string => formatAmount(Math.round(value), 'ml', settings);
+  const overLine = volumeMl - vessel.brimfulVolumeMl * SHAKE_LINE_SHARE;
+  switch (headspace) {
+    case 'empty':
+      return 'Empty. Type the first addition.';
+    case 'room':
+      return vessel.closes
+        ? `Room to shake: ${ml(-overLine)} below the shake line.`
+        : 'Fits. Whisk or blend in it; it does not close.';
+    case 'snug':
+      return `${ml(overLine)} over the shake line. It still mixes; shake longer.`;
+    case 'amber':
+      return 'Above three quarters: shakes poorly. Take a larger vessel or shake in two halves.';
+    case 'hardly-mixes':
+      return 'Too full: it will hardly mix. Take a larger vessel.';
+    case 'overflows':
+      return `Does not fit: ${ml(volumeMl - vessel.brimfulVolumeMl)} over the brim.`;
+  }
+}

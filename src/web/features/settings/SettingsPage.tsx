@@ -1,0 +1,236 @@
+import { useState } from 'react';
+import { settingsSchema, type Settings } from '#contract';
+import { SPOON_VOLUMES, type Range, type SpoonSystem } from '#core/quantity';
+import { sayError, useSaveSettingsMutation, useSettingsQuery } from '../../api/kitchenApi';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Loading, Trouble } from '../../ui/PageState';
+
+export function SettingsPage() {
+  const { data, error, refetch } = useSettingsQuery();
+  if (data) return <SettingsForm saved={data} />;
+  return error ? <Trouble error={error} retry={() => void refetch()} /> : <Loading what="settings" />;
+}
+
+const SPOON_NAMES: Record<SpoonSystem, string> = {
+  us: 'US',
+  metric: 'Metric',
+  imperial: 'Imperial',
+  au: 'Australian',
+};
+
+type MeasureKind = 'volumeMl' | 'massG';
+const SMALL_MEASURES: readonly { kind: MeasureKind; name: string; label: string; unit: string }[] = [
+  { kind: 'volumeMl', name: 'pinch', label: 'A pinch', unit: 'ml' },
+  { kind: 'volumeMl', name: 'dash', label: 'A dash', unit: 'ml' },
+  { kind: 'volumeMl', name: 'drop', label: 'A drop', unit: 'ml' },
+  { kind: 'volumeMl', name: 'splash', label: 'A splash', unit: 'ml' },
+  { kind: 'massG', name: 'grind', label: 'A grind', unit: 'g' },
+  { kind: 'massG', name: 'knob', label: 'A knob', unit: 'g' },
+  { kind: 'massG', name: 'handful', label: 'A handful of leaves', unit: 'g' },
+];
+
+const toNumber = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.')));
+
+function SettingsForm({ saved }: { saved: Settings }) {
+  const [save, saving] = useSaveSettingsMutation();
+  const [draft, setDraft] = useState<Settings>(saved);
+  const checked = settingsSchema.safeParse(draft);
+  const problems = new Map(
+    checked.success ? [] : checked.error.issues.map((issue) => [issue.path.join('.'), issue.message]),
+  );
+  const set = (patch: Partial<Settings>): void => {
+    setDraft((now) => ({ ...now, ...patch }));
+  };
+  const setMeasure = (kind: MeasureKind, name: string, bound: keyof Range, value: number): void => {
+    const group = draft.smallMeasures[kind] as Readonly<Record<string, Range>>;
+    set({
+      smallMeasures: {
+        ...draft.smallMeasures,
+        [kind]: { ...group, [name]: { ...group[name], [bound]: value } },
+      } as Settings['smallMeasures'],
+    });
+  };
+  const changed = JSON.stringify(draft) !== JSON.stringify(saved);
+  return (
+    <form
+      className="card mx-auto mt-2 grid max-w-3xl gap-4 p-5"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (checked.success) void save(checked.data);
+      }}
+    >
+      <h1 className="font-name text-2xl font-bold">Settings</h1>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <label className="grid gap-1 font-semibold">
+          Kitchen
+          <input
+            className="field font-normal"
+            value={draft.kitchenName}
+            maxLength={120}
+            aria-invalid={problems.has('kitchenName')}
+            onChange={(event) => {
+              set({ kitchenName: event.target.value });
+            }}
+          />
+          <Complaint text={problems.get('kitchenName')} />
+        </label>
+        <label className="grid gap-1 font-semibold">
+          Serving, ml
+          <NumberField
+            value={draft.servingVolumeMl}
+            label="Serving, ml"
+            invalid={problems.has('servingVolumeMl')}
+            onChange={(servingVolumeMl) => {
+              set({ servingVolumeMl });
+            }}
+          />
+          <span className="text-sm font-normal text-quiet">For new formulas.</span>
+          <Complaint text={problems.get('servingVolumeMl')} />
+        </label>
+        <div className="grid gap-1">
+          <span className="font-semibold">Spoons and cups of new formulas</span>
+          <Choice
+            label="Spoons and cups"
+            value={draft.spoons}
+            options={(Object.keys(SPOON_NAMES) as SpoonSystem[]).map((value) => ({
+              value,
+              label: `${SPOON_NAMES[value]}: tbsp ${SPOON_VOLUMES[value].tbspMl.toFixed(1)} ml, cup ${SPOON_VOLUMES[value].cupMl.toFixed(0)} ml`,
+            }))}
+            onChange={(spoons) => {
+              set({ spoons });
+            }}
+          />
+          <span className="text-sm text-quiet">A formula keeps the spoons it was written in.</span>
+        </div>
+        <div className="grid gap-1">
+          <span className="font-semibold">Decimal sign</span>
+          <Choice
+            label="Decimal sign"
+            value={draft.decimalSign}
+            options={[
+              { value: 'point', label: 'Point: 1.5 (1,500 is fifteen hundred)' },
+              { value: 'comma', label: 'Comma: 1,5 (1,500 is one and a half)' },
+            ]}
+            onChange={(decimalSign) => {
+              set({ decimalSign });
+            }}
+          />
+          <span className="text-sm text-quiet">0,5 and 0.5 are both read either way.</span>
+        </div>
+        <div className="grid gap-1">
+          <span className="font-semibold">Beside each amount</span>
+          <Choice
+            label="Beside each amount"
+            value={draft.amountsIn}
+            options={[
+              { value: 'grams', label: 'Grams' },
+              { value: 'spoons', label: 'Nearest kitchen measure' },
+            ]}
+            onChange={(amountsIn) => {
+              set({ amountsIn });
+            }}
+          />
+        </div>
+      </div>
+      <fieldset>
+        <legend className="font-semibold">Small measures</legend>
+        <p className="mb-2 text-sm text-quiet">
+          Common practice, and loose: the usual amount, and what it may be.
+        </p>
+        <div className="grid grid-cols-[1fr_repeat(3,5.2rem)_2rem] items-center gap-x-2 gap-y-1.5">
+          <span />
+          <span className="text-sm text-quiet">usual</span>
+          <span className="text-sm text-quiet">low</span>
+          <span className="text-sm text-quiet">high</span>
+          <span />
+          {SMALL_MEASURES.map(({ kind, name, label, unit }) => {
+            const range = (draft.smallMeasures[kind] as Readonly<Record<string, Range>>)[name]!;
+            const path = `smallMeasures.${kind}.${name}`;
+            const problem =
+              problems.get(path) ?? [...problems].find(([key]) => key.startsWith(`${path}.`))?.[1];
+            return (
+              <div key={name} className="contents">
+                <span>{label}</span>
+                {(['nominal', 'low', 'high'] as const).map((bound) => (
+                  <NumberField
+                    key={bound}
+                    value={range[bound]}
+                    label={`${label}, ${bound === 'nominal' ? 'usual' : bound}, ${unit}`}
+                    invalid={problem !== undefined}
+                    onChange={(value) => {
+                      setMeasure(kind, name, bound, value);
+                    }}
+                  />
+                ))}
+                <span className="text-sm text-quiet">{unit}</span>
+                {problem && (
+                  <span className="col-span-full text-sm text-acid-ink">
+                    {label}: {problem}.
+                  </span>
+                )}
+              </div>
+            );
+          })}
+        </div>
+      </fieldset>
+      <div className="flex flex-wrap items-center gap-3">
+        <Button kind="main" type="submit" disabled={!checked.success || !changed || saving.isLoading}>
+          Save
+        </Button>
+        <Button
+          disabled={!changed}
+          onClick={() => {
+            setDraft(saved);
+          }}
+        >
+          Back to what is saved
+        </Button>
+        <span role="status" className={saving.isError ? 'font-semibold text-acid-ink' : 'text-quiet'}>
+          {saving.isError
+            ? `Not saved. ${sayError(saving.error)}`
+            : changed
+              ? 'Not saved yet'
+              : saving.isSuccess
+                ? 'Saved'
+                : ''}
+        </span>
+      </div>
+    </form>
+  );
+}
+
+function Complaint({ text }: { text: string | undefined }) {
+  return text ? <span className="text-sm font-normal text-acid-ink">{text}.</span> : null;
+}
+
+/** Keeps the words while they are no number yet, so that "0," can become "0,5". */
+function NumberField({
+  value,
+  label,
+  invalid,
+  onChange,
+}: {
+  value: number;
+  label: string;
+  invalid: boolean;
+  onChange: (value: number) => void;
+}) {
+  const [text, setText] = useState<string | null>(null);
+  return (
+    <input
+      className={`field w-full font-normal ${invalid ? 'border-acid-ink bg-acid-wash' : ''}`}
+      inputMode="decimal"
+      aria-label={label}
+      aria-invalid={invalid}
+      value={text ?? String(value)}
+      onChange={(event) => {
+        setText(event.target.value);
+        onChange(toNumber(event.target.value));
+      }}
+      onBlur={() => {
+        if (text !== null && Number.isFinite(toNumber(text))) setText(null);
+      }}
+    />
+  );
+}

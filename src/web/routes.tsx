@@ -1,0 +1,51 @@
+import { createBrowserRouter, Link, useRouteError } from 'react-router';
+import { Frame } from './ui/Frame';
+
+/** Each place is fetched when it is first entered, so that the shelf opens fast. */
+export const router = createBrowserRouter([
+  {
+    element: <Frame />,
+    errorElement: <Broken />,
+    children: [
+      {
+        index: true,
+        lazy: async () => ({ Component: (await import('./features/shelf/ShelfPage')).ShelfPage }),
+      },
+      {
+        path: 'formulas/:id/compose',
+        lazy: async () => ({ Component: (await import('./features/compose/ComposePage')).ComposePage }),
+      },
+      {
+        path: 'settings',
+        lazy: async () => ({ Component: (await import('./features/settings/SettingsPage')).SettingsPage }),
+      },
+      { path: '*', element: <Nowhere /> },
+    ],
+    HydrateFallback: () => null,
+  },
+]);
+
+function Nowhere() {
+  return (
+    <div className="mx-auto max-w-xl p-10">
+      <h1 className="font-name mb-2 text-2xl font-bold">There is nothing at this address</h1>
+      <Link to="/" className="font-semibold text-bottle underline">
+        Back to the shelf
+      </Link>
+    </div>
+  );
+}
+
+function Broken() {
+  const error = useRouteError();
+  return (
+    <div role="alert" className="mx-auto max-w-xl p-10">
+      <h1 className="font-name mb-2 text-2xl font-bold">This page could not be shown</h1>
+      <p className="mb-4">What was typed is kept in this browser. Load the page again.</p>
+      <p className="mb-4 text-sm text-quiet">{error instanceof Error ? error.message : ''}</p>
+      <a href={window.location.href} className="font-semibold text-bottle underline">
+        Load again
+      </a>
+    </div>
+  );
+}

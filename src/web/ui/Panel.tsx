@@ -1,0 +1,41 @@
+import { Dialog } from 'radix-ui';
+import { X } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { IconButton } from './Button';
+
+interface PanelProps {
+  readonly title: string;
+  readonly open: boolean;
+  readonly onClose: () => void;
+  readonly children: ReactNode;
+}
+
+/** A sheet over the page; Escape closes it and the focus goes back. */
+export function Panel({ title, open, onClose, children }: PanelProps) {
+  return (
+    <Dialog.Root
+      open={open}
+      onOpenChange={(next) => {
+        if (!next) onClose();
+      }}
+    >
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="card fixed top-1/2 left-1/2 z-50 max-h-[90vh] w-[min(680px,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto p-5 shadow-xl"
+        >
+          <div className="mb-3 flex items-center justify-between gap-4">
+            <Dialog.Title className="font-name text-xl font-bold">{title}</Dialog.Title>
+            <Dialog.Close asChild>
+              <IconButton label="Close">
+                <X size={18} aria-hidden />
+              </IconButton>
+            </Dialog.Close>
+          </div>
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,60 @@
+/** Keys that work wherever no text is being typed. Each screen says which it has; `?` lists them. */
+import { useEffect, useRef } from 'react';
+
+export interface Shortcut {
+  /** As `KeyboardEvent.key`, with "mod+" for Ctrl or Command and "shift+" before it. */
+  readonly keys: readonly string[];
+  readonly does: string;
+  readonly run: () => void;
+  /** Also while a text field has the focus. */
+  readonly inFields?: boolean;
+}
+
+const isField = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
+function nameOf(event: KeyboardEvent): string {
+  const mod = event.ctrlKey || event.metaKey ? 'mod+' : '';
+  const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+  // A shifted sign ("?", "+") is its own key; only with mod or for named keys does shift count.
+  const shift = event.shiftKey && (mod || event.key.length > 1) ? 'shift+' : '';
+  return `${event.altKey ? 'alt+' : ''}${mod}${shift}${key}`;
+}
+
+export function useShortcuts(shortcuts: readonly Shortcut[]): void {
+  const current = useRef(shortcuts);
+  useEffect(() => {
+    current.current = shortcuts;
+  });
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.defaultPrevented || document.querySelector('[role="dialog"]')) return;
+      const name = nameOf(event);
+      const found = current.current.find(({ keys }) => keys.includes(name));
+      if (!found || (isField(event.target) && !found.inFields)) return;
+      event.preventDefault();
+      found.run();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+    };
+  }, []);
+}
+
+const KEY_NAMES: Readonly<Record<string, string>> = {
+  mod: 'Ctrl',
+  alt: 'Alt',
+  shift: 'Shift',
+  ArrowUp: '↑',
+  ArrowDown: '↓',
+};
+
+export const sayKeys = (keys: string): string =>
+  keys === '+'
+    ? '+'
+    : keys
+        .split('+')
+        .map((part) => KEY_NAMES[part] ?? (part.length === 1 ? part.toUpperCase() : part))
+        .join(' + ');
