@@ -7,7 +7,8 @@ import { checkNode, ensureBuilt, ensureInstalled, fail, root, runForeground } fr
 const [mode, ...flags] = process.argv.slice(2);
 const known = mode === 'demo' ? ['--fresh', '--yes'] : [];
 const unknown = flags.filter((flag) => !known.includes(flag));
-if (unknown.length > 0) fail(`Not understood: ${unknown.join(' ')}. Known here: ${known.join(' ') || 'nothing'}.`);
+if (unknown.length > 0)
+  fail(`Not understood: ${unknown.join(' ')}. Known here: ${known.join(' ') || 'nothing'}.`);
 
 checkNode();
 const data = join('data', mode === 'demo' ? 'demo' : 'kitchen');
@@ -17,7 +18,9 @@ if (mode === 'dev') {
   runForeground(['--import', 'tsx', 'src/server/main.ts', '--dev', '--demo', '--data', join('data', 'dev')]);
 } else {
   ensureBuilt();
-  runForeground(['dist/main.js', '--data', data, ...(mode === 'demo' ? ['--demo'] : [])], { NODE_ENV: 'production' });
+  runForeground(['dist/main.js', '--data', data, ...(mode === 'demo' ? ['--demo'] : [])], {
+    NODE_ENV: 'production',
+  });
 }
 
 /** Throws the demo's data away, after asking; never while a process has it open. */

@@ -21,7 +21,8 @@ export function checkNode() {
 }
 
 const readOr = (file, other) => (existsSync(file) ? readFileSync(file, 'utf8') : other);
-const hashOf = (...texts) => texts.reduce((hash, text) => hash.update(text), createHash('sha256')).digest('hex');
+const hashOf = (...texts) =>
+  texts.reduce((hash, text) => hash.update(text), createHash('sha256')).digest('hex');
 
 /** Installs when the lock file is not the one that was installed last. `say` may go to standard error. */
 export function ensureInstalled(say = console.log) {
@@ -39,7 +40,9 @@ export function ensureInstalled(say = console.log) {
 }
 
 function* filesBelow(folder) {
-  for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
+  for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) =>
+    a.name < b.name ? -1 : 1,
+  )) {
     if (entry.name === '.types') continue;
     const path = join(folder, entry.name);
     if (entry.isDirectory()) yield* filesBelow(path);
@@ -49,12 +52,20 @@ function* filesBelow(folder) {
 
 /** Builds when anything that goes into the build has changed. */
 export function ensureBuilt(say = console.log) {
-  const inputs = [...filesBelow(join(root, 'src')), join(root, 'package-lock.json'), join(root, 'vite.config.ts'), join(root, 'scripts/build.mjs')];
+  const inputs = [
+    ...filesBelow(join(root, 'src')),
+    join(root, 'package-lock.json'),
+    join(root, 'vite.config.ts'),
+    join(root, 'scripts/build.mjs'),
+  ];
   const wanted = hashOf(...inputs.flatMap((file) => [file.slice(root.length), readFileSync(file)]));
   const stamp = join(root, 'dist', '.built-from');
   if (readOr(stamp, '') === wanted) return;
   say('Building');
-  const build = spawnSync(process.execPath, [join(root, 'scripts/build.mjs')], { cwd: root, stdio: ['ignore', 2, 2] });
+  const build = spawnSync(process.execPath, [join(root, 'scripts/build.mjs')], {
+    cwd: root,
+    stdio: ['ignore', 2, 2],
+  });
   if (build.status !== 0) fail('Building failed; the reason is above.');
   mkdirSync(join(root, 'dist'), { recursive: true });
   writeFileSync(stamp, wanted);
@@ -62,7 +73,11 @@ export function ensureBuilt(say = console.log) {
 
 /** Runs a child in the foreground, hands it our signals, and ends as it ends. */
 export function runForeground(args, env = {}) {
-  const child = spawn(process.execPath, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+  const child = spawn(process.execPath, args, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
     process.on(signal, () => child.kill(signal));
   }

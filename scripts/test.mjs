@@ -52,8 +52,23 @@ function count(report) {
 const bin = (path) => join('node_modules', path);
 step('types', [bin('typescript/bin/tsc'), '-b']);
 step('lint', [bin('eslint/bin/eslint.js'), '.', '--max-warnings=0']);
-step('directions', [bin('dependency-cruiser/bin/dependency-cruise.mjs'), 'src', '--config', '.dependency-cruiser.js']);
-step('unit and API', [bin('vitest/vitest.mjs'), 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(cache, 'vitest.json')}`], 'vitest.json');
+step('directions', [
+  bin('dependency-cruiser/bin/dependency-cruise.mjs'),
+  'src',
+  '--config',
+  '.dependency-cruiser.js',
+]);
+step(
+  'unit and API',
+  [
+    bin('vitest/vitest.mjs'),
+    'run',
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${join(cache, 'vitest.json')}`,
+  ],
+  'vitest.json',
+);
 ensureBuilt();
 step('browser', [bin('@playwright/test/cli.js'), 'test', '--reporter=list,json'], 'browser.json');
 
@@ -72,5 +87,6 @@ function ensureChromium() {
     stdio: ['ignore', 2, 2],
     env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
   });
-  if (apt.status !== 0 || !existsSync('/usr/bin/chromium')) fail(`Installing Chromium failed. By hand:\n  ${words}`);
+  if (apt.status !== 0 || !existsSync('/usr/bin/chromium'))
+    fail(`Installing Chromium failed. By hand:\n  ${words}`);
 }

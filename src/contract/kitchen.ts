@@ -75,6 +75,7 @@ export const ingredientRowSchema = z.strictObject({
   edibleYieldFraction: z.number().gt(0).max(1),
   allergensEu14: z.array(z.string().max(80)),
   allergensUs9: z.array(z.string().max(80)),
+  allergensMayBeIn: z.array(z.string().max(80)),
   emulsifierClass: z.enum(['none', 'mild', 'good', 'strong']),
   emulsifierNote: z.string().max(300),
   hazards: z.array(someOf(HAZARDS)),

@@ -87,7 +87,7 @@ function listen(server: Server, { host, port }: StartOptions): Promise<number> {
       reject(
         error.code === 'EADDRINUSE'
           ? new StartError(
-              `Port ${port} on ${host} is taken. Stop what uses it, or choose another: PORT=4180 npm run demo`,
+              `Port ${port} on ${host} is taken. Stop what uses it, or choose another: PORT=${port + 1} npm run demo`,
             )
           : new StartError(`Cannot listen on ${host}:${port}: ${error.message}`),
       );

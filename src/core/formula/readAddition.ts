@@ -159,7 +159,7 @@ function splitForm(rest: string): { name: string; form: string } {
 }
 
 const FORM_WORD =
-  /^(?:(?:very|finely|coarsely|roughly|thinly|freshly|lightly)\s+)*(?:fresh|dried|raw|ripe|chopped|minced|grated|crushed|sliced|diced|snipped|ground|toasted|peeled|packed|rubbed|picked|mashed|pounded|squeezed|softened|cold|warm|whole|good)\s+/i;
+  /^(?:(?:very|finely|coarsely|roughly|thinly|freshly|lightly)\s+)*(?:fresh|raw|ripe|chopped|minced|grated|crushed|sliced|diced|snipped|ground|toasted|peeled|packed|rubbed|picked|mashed|pounded|squeezed|softened|cold|warm|whole|good)\s+/i;
 
 /** Looks the words up whole, then with leading words of form ("finely chopped") taken off and kept. */
 function findPeeling(

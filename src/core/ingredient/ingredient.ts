@@ -28,7 +28,7 @@ export const GROUP_TAGS = {
 export const HAZARDS = [
   ...(['raw_egg', 'pasteurised_egg', 'mayonnaise', 'dairy', 'soft_or_blue_cheese'] as const),
   ...(['fish', 'raw_allium', 'cooked_allium', 'fresh_herb', 'raw_vegetable_or_fruit'] as const),
-  ...(['opened_preserve', 'plant_protein', 'avocado', 'dry'] as const),
+  ...(['opened_preserve', 'plant_protein', 'avocado', 'honey', 'dry'] as const),
 ] as const;
 export type Hazard = (typeof HAZARDS)[number];
 
@@ -76,6 +76,8 @@ export interface Ingredient {
   readonly edibleYieldFraction: number;
   readonly allergensEu14: readonly string[];
   readonly allergensUs9: readonly string[];
+  /** Compound things vary by maker: what the label should be read for, in the words of the EU list. */
+  readonly allergensMayBeIn: readonly string[];
   readonly emulsifierClass: 'none' | 'mild' | 'good' | 'strong';
   readonly emulsifierNote: string;
   readonly hazards: readonly Hazard[];

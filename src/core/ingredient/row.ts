@@ -26,6 +26,7 @@ export interface IngredientRow {
   readonly edibleYieldFraction: number;
   readonly allergensEu14: readonly string[];
   readonly allergensUs9: readonly string[];
+  readonly allergensMayBeIn: readonly string[];
   readonly emulsifierClass: string;
   readonly emulsifierNote: string;
   readonly hazards: readonly string[];
@@ -62,6 +63,7 @@ export function ingredientFromRow(row: IngredientRow): Ingredient {
     edibleYieldFraction: row.edibleYieldFraction,
     allergensEu14: row.allergensEu14,
     allergensUs9: row.allergensUs9,
+    allergensMayBeIn: row.allergensMayBeIn,
     emulsifierClass: oneOf(EMULSIFIER_CLASSES, row.emulsifierClass, row.id),
     emulsifierNote: row.emulsifierNote,
     hazards: row.hazards.map((hazard) => oneOf(HAZARDS, hazard, row.id)),

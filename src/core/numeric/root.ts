@@ -22,14 +22,15 @@ export function findRoot(f: (x: number) => number, options: RootOptions): RootRe
   let fHigh = f(high);
   if (fLow === 0) return { status: 'converged', x: low };
   if (fHigh === 0) return { status: 'converged', x: high };
-  if (!(fLow * fHigh < 0)) return { status: 'not-bracketed' };
+  // Signs, not products: a product of two tiny values would vanish.
+  if (!(Math.sign(fLow) * Math.sign(fHigh) < 0)) return { status: 'not-bracketed' };
   const limit = options.maxIterations ?? 300;
   for (let i = 1; i <= limit; i++) {
     const secant = (low * fHigh - high * fLow) / (fHigh - fLow);
     const x = i % 3 === 0 || !(secant > low && secant < high) ? (low + high) / 2 : secant;
     const fx = f(x);
     if (fx === 0) return { status: 'converged', x };
-    if (fx * fLow < 0) [high, fHigh] = [x, fx];
+    if (Math.sign(fx) !== Math.sign(fLow)) [high, fHigh] = [x, fx];
     else [low, fLow] = [x, fx];
     if (high - low < options.tolerance) return { status: 'converged', x: (low + high) / 2 };
   }

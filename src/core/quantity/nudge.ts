@@ -84,7 +84,7 @@ function typedCount(term: AmountTerm, text: string): number {
 }
 
 const COUNT_WORDS =
-  /(?:a couple of|a few|a half|half an?|half|quarter|\d+\s+\d+\s*[/⁄]\s*\d+|\d+\s*[/⁄]\s*\d+|[\d.,]*\s*[¼½¾⅓⅔⅛⅜⅝⅞]|\d[\d.,]*|\b(?:an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|dozen)\b)(?:\s*(?:[-–—]|to\b|or\b)\s*(?:[\d.,]*\s*[¼½¾⅓⅔⅛⅜⅝⅞]|\d[\d.,/]*|\p{L}+))?/giu;
+  /(?:a couple of|a few|a half|half an?|half|quarter|\d+\s+\d+\s*[/⁄]\s*\d+|\d+\s*[/⁄]\s*\d+|(?:\d[\d.,]*\s*)?[¼½¾⅓⅔⅛⅜⅝⅞]|\d[\d.,]*|\b(?:an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|dozen)\b)(?:\s*(?:[-–—]|to\b|or\b)\s*(?:[\d.,]*\s*[¼½¾⅓⅔⅛⅜⅝⅞]|\d[\d.,/]*|\p{L}+))?/giu;
 
 function replaceLastCount(text: string, amount: Amount, shown: string, next: number): string {
   const matches = [...text.matchAll(COUNT_WORDS)];

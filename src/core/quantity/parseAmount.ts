@@ -220,6 +220,7 @@ class Cursor {
     if (loose) return between(...LOOSE_COUNTS[loose[1]!.toLowerCase()]!);
     const half = this.take(/^\s*(?:a\s+)?(half|quarter)\b(?:\s+(?:of\s+)?an?\b)?\s*/i);
     if (half) return NUMBER_WORDS[half[1]!.toLowerCase()]!;
+    if (this.take(/^\s*(?:a\s+)?dozen\b\s*/i)) return NUMBER_WORDS.dozen!;
     const word = this.pick(NUMBER_WORDS);
     if (word === undefined) return null;
     const fraction = this.take(/^\s*and\s+a\s+(half|quarter)\b\s*/i);

@@ -19,7 +19,7 @@ export const NUMBER_AT_START = new RegExp(
 /** Reads one number that {@link NUMBER_AT_START} found. Never NaN or infinite: those come back as unread. */
 export function readNumber(text: string, decimalSign: DecimalSign): NumberReading {
   const { digits, doubtful } = settleSeparators(text, decimalSign);
-  const value = numericQuantity(digits.replace(/\s*([/⁄])\s*/g, '$1'), { round: 6 });
+  const value = numericQuantity(digits.replace(/\s*([/⁄])\s*/g, '$1'), { round: false });
   return Number.isFinite(value) ? { status: 'read', value, doubtful } : { status: 'unread' };
 }
 

@@ -1,6 +1,6 @@
 /** Vessels of a kitchen. Shapes are our own estimates of common glass; brimful volumes: estimate. */
 import type { VesselId } from '#core/formula';
-import { scaleToBrimful, type Outline } from './shape';
+import { scaleToBrimful, type Outline, type OutlinePoint } from './shape';
 
 export interface Vessel {
   readonly id: VesselId;
@@ -60,6 +60,8 @@ const PROFILES = {
   ],
 } as const satisfies Record<string, Profile>;
 
+const CORNER_MM = 6;
+
 function vessel(
   id: string,
   name: string,
@@ -68,7 +70,10 @@ function vessel(
   brimfulVolumeMl: number,
   closes = true,
 ): Vessel {
-  const outline = rounded(PROFILES[profile].map(([heightMm, radiusMm]) => ({ heightMm, radiusMm })));
+  const outline = rounded(
+    PROFILES[profile].map(([heightMm, radiusMm]) => ({ heightMm, radiusMm })),
+    CORNER_MM,
+  );
   return {
     id: id as VesselId,
     name,
@@ -79,18 +84,22 @@ function vessel(
   };
 }
 
-/** Glass has no corners: cuts each one twice (Chaikin 1974). Bottom and brim stay where they are. */
-function rounded(outline: Outline, times = 2): Outline {
-  if (times === 0 || outline.length < 3) return outline;
-  const cut = outline.slice(1).flatMap((to, i) => {
-    const from = outline[i]!;
-    const at = (t: number) => ({
-      heightMm: from.heightMm + t * (to.heightMm - from.heightMm),
-      radiusMm: from.radiusMm + t * (to.radiusMm - from.radiusMm),
-    });
-    return [...(i === 0 ? [] : [at(0.25)]), ...(i === outline.length - 2 ? [] : [at(0.75)])];
+/** Glass has no corners: cuts each one off `cutMm` before and after it, then once more. Bottom and brim stay. */
+function rounded(outline: Outline, cutMm: number): Outline {
+  if (cutMm < 1) return outline;
+  const last = outline.length - 1;
+  const cut = outline.flatMap((corner, i) => {
+    if (i === 0 || i === last) return [corner];
+    return [towards(corner, outline[i - 1]!, cutMm), towards(corner, outline[i + 1]!, cutMm)];
   });
-  return rounded([outline[0]!, ...cut, outline[outline.length - 1]!], times - 1);
+  return rounded(cut, cutMm / 2.5);
+}
+
+/** The point `mm` away from `from` on the way to `to`, at most two fifths of the way. */
+function towards(from: OutlinePoint, to: OutlinePoint, mm: number): OutlinePoint {
+  const [rise, out] = [to.heightMm - from.heightMm, to.radiusMm - from.radiusMm];
+  const t = Math.min(0.4, mm / Math.hypot(rise, out));
+  return { heightMm: from.heightMm + t * rise, radiusMm: from.radiusMm + t * out };
 }
 
 /** What a new kitchen starts with. */
