@@ -36,6 +36,7 @@ export const sensibly = (value: number): number => Number(value.toFixed(sensible
 interface SpoonStep {
   readonly ml: number;
   readonly text: string;
+  readonly unit: string;
   /** How many measures are filled; fewer is less work. */
   readonly fills: number;
 }
@@ -61,8 +62,7 @@ export function nearestSpoons(volumeMl: number, system: SpoonSystem): NearestSpo
   for (const large of [null, ...ladder(system, volumeMl)]) {
     for (const small of [null, ...ladder(system, volumeMl)]) {
       if (!large && !small) continue;
-      if (large && small && !(small.ml < large.ml && small.text.split(' ')[1] !== large.text.split(' ')[1]))
-        continue;
+      if (large && small && !goTogether(large, small)) continue;
       const ml = (large?.ml ?? 0) + (small?.ml ?? 0);
       const text = [large?.text, small?.text].filter(Boolean).join(' + ');
       const fills = (large?.fills ?? 0) + (small?.fills ?? 0);
@@ -73,6 +73,12 @@ export function nearestSpoons(volumeMl: number, system: SpoonSystem): NearestSpo
   return best && { text: best.text, volumeMl: best.ml, relativeError: best.ml / volumeMl - 1 };
 }
 
+/** Two kinds of measure; of teaspoons, also a small one and the eighth beside it. */
+function goTogether(large: SpoonStep, small: SpoonStep): boolean {
+  if (!(small.ml < large.ml)) return false;
+  return small.unit !== large.unit || (large.ml < 6 * small.ml + 1e-9 && small.text === '⅛ tsp');
+}
+
 function ladder(system: SpoonSystem, upToMl: number): SpoonStep[] {
   const volumes = SPOON_VOLUMES[system];
   const steps: SpoonStep[] = [];
@@ -80,10 +86,10 @@ function ladder(system: SpoonSystem, upToMl: number): SpoonStep[] {
     for (const count of counts) {
       const ml = count * unitMl;
       if (ml > upToMl * 1.3) continue;
-      steps.push({ ml, text: `${formatCount(count)} ${unit}`, fills: Math.ceil(count) });
+      steps.push({ ml, unit, text: `${formatCount(count)} ${unit}`, fills: Math.ceil(count) });
     }
   };
-  add('tsp', volumes.tspMl, [0.125, 0.25, 0.5, 0.75, 1, 1.5, 2, 2.5]);
+  add('tsp', volumes.tspMl, [0.125, 0.25, 0.5, 0.75, 1, 1.25, 1.5, 1.75, 2, 2.5]);
   add('tbsp', volumes.tbspMl, [0.5, 1, 1.5, 2, 3]);
   const cups = Math.min(40, Math.ceil((upToMl * 1.3) / volumes.cupMl));
   const quarters = [0.25, 1 / 3, 0.5, 2 / 3, 0.75];

@@ -23,6 +23,7 @@ export function jarParts(reckoning: Reckoning): readonly JarPart[] {
 const shortName = (name: string): string =>
   name
     .replace(/\s*\d+([.,]\d+)? %/, '')
-    .split(/[,(]/)[0]!
+    .replace(/\s*\([^)]*\)/g, '')
+    .split(',')[0]!
     .trim()
     .toLowerCase();

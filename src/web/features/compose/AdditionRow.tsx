@@ -146,9 +146,11 @@ export function AdditionRow({ reckoned, settings, spoons, actions }: AdditionRow
         </IconButton>
         <RowMenu addition={addition} name={name} actions={actions} />
       </span>
-      <span className="col-start-4 row-start-2 text-sm sm:hidden">
+      <span className="col-start-4 row-start-2 text-sm leading-[1.15rem] whitespace-nowrap sm:hidden">
         {read && <Mass reckoned={reckoned} settings={settings} spoons={spoons} />}
-        {massFraction === null ? '' : ` · ${formatPercent(massFraction, settings)}`}
+        {massFraction !== null && (
+          <span className="block text-quiet">{formatPercent(massFraction, settings)}</span>
+        )}
       </span>
       {hasHint && (
         <span id={hintId} className="col-span-full col-start-3 pb-0.5 text-sm">

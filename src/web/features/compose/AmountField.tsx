@@ -24,7 +24,8 @@ export function AmountField({
 }: AmountFieldProps) {
   const [text, setText] = useState<string | null>(null);
   const commit = (): void => {
-    if (text !== null && text.trim() !== value) onCommit(text.trim());
+    // While a draft is shown, `value` follows it: whether anything changed is for the owner to say.
+    if (text !== null) onCommit(text.trim());
     setText(null);
     onDraft(null);
   };

@@ -71,6 +71,8 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
   };
   const undo = (): void => void dispatch(undone(id));
   const redo = (): void => void dispatch(redone(id));
+  const switchUnits = (): void =>
+    void saveSettings({ ...settings, amountsIn: settings.amountsIn === 'grams' ? 'spoons' : 'grams' });
   const freezeNow = (): void => {
     void freeze({ id, revision: working.revision, note: '' })
       .unwrap()
@@ -116,8 +118,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
     {
       keys: ['u'],
       does: 'grams or kitchen measures',
-      run: () =>
-        void saveSettings({ ...settings, amountsIn: settings.amountsIn === 'grams' ? 'spoons' : 'grams' }),
+      run: switchUnits,
     },
     {
       keys: ['o'],
@@ -158,6 +159,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
         onUndo={undo}
         onRedo={redo}
         onFreeze={freezeNow}
+        onUnits={switchUnits}
         onKeys={() => {
           setShowKeys(true);
         }}

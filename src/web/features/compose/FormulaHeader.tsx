@@ -1,4 +1,4 @@
-import { Keyboard, Redo2, Undo2 } from 'lucide-react';
+import { Keyboard, Redo2, Scale, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { sayVersion } from '#core/formula';
 import type { SaveState, WorkingFormula } from '../../store/workingSlice';
@@ -10,6 +10,7 @@ interface FormulaHeaderProps {
   readonly onUndo: () => void;
   readonly onRedo: () => void;
   readonly onFreeze: () => void;
+  readonly onUnits: () => void;
   readonly onKeys: () => void;
 }
 
@@ -22,7 +23,15 @@ const SAVE_WORDS: Record<SaveState, string> = {
   refused: 'Not taken by the server',
 };
 
-export function FormulaHeader({ working, onRename, onUndo, onRedo, onFreeze, onKeys }: FormulaHeaderProps) {
+export function FormulaHeader({
+  working,
+  onRename,
+  onUndo,
+  onRedo,
+  onFreeze,
+  onUnits,
+  onKeys,
+}: FormulaHeaderProps) {
   const { latestVersion, formula } = working;
   const version = sayVersion(formula, latestVersion);
   const next = (latestVersion?.number ?? 0) + 1;
@@ -53,6 +62,9 @@ export function FormulaHeader({ working, onRename, onUndo, onRedo, onFreeze, onK
         </IconButton>
         <IconButton label="Redo" onClick={onRedo} disabled={working.future.length === 0}>
           <Redo2 size={17} aria-hidden />
+        </IconButton>
+        <IconButton label="Grams or kitchen measures" onClick={onUnits}>
+          <Scale size={17} aria-hidden />
         </IconButton>
         <IconButton label="Keys" onClick={onKeys}>
           <Keyboard size={17} aria-hidden />

@@ -1,0 +1,11 @@
+/** `npm run bench`: milliseconds are printed as goals; only ratios measured in one run say anything. */
+import { benchKeyToNeedle, startDemo } from './keyToNeedle';
+import { benchRecalculation } from './recalculation';
+
+benchRecalculation();
+const server = await startDemo();
+try {
+  await benchKeyToNeedle(server);
+} finally {
+  await server.stop();
+}

@@ -1,0 +1,59 @@
+/** Takes the pictures in docs/screenshots from a fresh demo kitchen. Needs Debian's Chromium. */
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { checkNode, ensureBuilt, ensureInstalled, root } from './setup.mjs';
+
+checkNode();
+ensureInstalled();
+ensureBuilt();
+const { chromium } = await import('@playwright/test');
+
+const WIDE = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+const VIEWS = [
+  { name: 'shelf', path: '/', size: WIDE },
+  { name: 'shelf-phone', path: '/', size: PHONE },
+  { name: 'compose', path: '/formulas/walnut-cider/compose', size: WIDE },
+  { name: 'compose-phone', path: '/formulas/walnut-cider/compose', size: PHONE },
+];
+
+const only = process.argv.slice(2);
+const data = mkdtempSync(join(tmpdir(), 'ygrana-pictures-'));
+const server = spawn(process.execPath, ['dist/main.js', '--demo', '--data', data], {
+  cwd: root,
+  env: { ...process.env, PORT: '0' },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+const address = await new Promise((resolve, reject) => {
+  server.once('exit', () => reject(new Error('The server ended before it was open.')));
+  server.stdout.on('data', (chunk) => {
+    const found = /open at (\S+)/.exec(String(chunk));
+    if (found) resolve(found[1]);
+  });
+});
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
+try {
+  for (const { name, path, size, before } of VIEWS) {
+    if (only.length > 0 && !only.includes(name)) continue;
+    const page = await browser.newPage({ viewport: size, reducedMotion: 'reduce' });
+    await page.goto(address + path);
+    await page.waitForLoadState('networkidle');
+    await page.evaluate(() => document.fonts.ready.then(() => undefined));
+    if (before) await before(page);
+    await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
+    await page.close();
+    console.log(`docs/screenshots/${name}.png`);
+  }
+} finally {
+  await browser.close();
+  server.removeAllListeners('exit');
+  const ended = new Promise((done) => server.once('exit', done));
+  server.kill('SIGTERM');
+  await ended;
+  rmSync(data, { recursive: true, force: true });
+}

@@ -1,0 +1,100 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { afterEach, describe, expect, it } from 'vitest';
+import type { FormulaRecord, Settings } from '#contract';
+import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
+import { reckonFormula } from '#core/reckoning';
+import { STARTING_VESSELS } from '#core/vessel';
+import { DEMO_FORMULAS, DEMO_KITCHEN_NAME } from './demo/demoKitchen';
+import { demoFormula } from './demo/loadDemo';
+import { StartError, type RunningKitchen } from './start';
+import { Client, dropFolder, openKitchen, sampleFormula, tempFolder } from './testing/kitchen';
+
+const folders: string[] = [];
+const open: RunningKitchen[] = [];
+const folder = (): string => {
+  const path = tempFolder();
+  folders.push(path);
+  return path;
+};
+async function start(...args: Parameters<typeof openKitchen>): Promise<RunningKitchen> {
+  const kitchen = await openKitchen(...args);
+  open.push(kitchen);
+  return kitchen;
+}
+afterEach(async () => {
+  for (const kitchen of open.splice(0)) await kitchen.stop();
+  for (const path of folders.splice(0)) dropFolder(path);
+});
+
+describe('a data folder', () => {
+  it('holds what was typed after a restart', async () => {
+    const data = folder();
+    const first = await openKitchen(data);
+    await new Client(first.address).post('formulas', { id: 'kept', formula: sampleFormula('Kept') });
+    await first.stop();
+    const second = await start(data);
+    const { body } = await new Client(second.address).get<FormulaRecord>('formulas/kept');
+    expect(body.formula).toEqual(sampleFormula('Kept'));
+  });
+
+  it('has one owner: the second start names the first', async () => {
+    const data = folder();
+    const first = await start(data);
+    await expect(openKitchen(data)).rejects.toThrow(`process ${process.pid} at ${first.address}`);
+    await expect(openKitchen(data)).rejects.toBeInstanceOf(StartError);
+  });
+
+  it('takes over the lock of a process that is gone', async () => {
+    const data = folder();
+    const gone = spawnSync(process.execPath, ['-e', '']).pid;
+    mkdirSync(data, { recursive: true });
+    writeFileSync(
+      join(data, 'in-use.json'),
+      JSON.stringify({ pid: gone, processStart: null, address: 'http://x', since: '' }),
+    );
+    const kitchen = await start(data);
+    await kitchen.stop();
+    expect(existsSync(join(data, 'in-use.json'))).toBe(false);
+  });
+
+  it('a taken port is a clear error and leaves nothing behind', async () => {
+    const first = await start(folder());
+    const data = folder();
+    const port = Number(new URL(first.address).port);
+    await expect(openKitchen(data, { port })).rejects.toThrow(`Port ${port} on 127.0.0.1 is taken`);
+    expect(existsSync(join(data, 'in-use.json'))).toBe(false);
+  });
+});
+
+describe('the demo kitchen', () => {
+  it('is loaded once', async () => {
+    const data = folder();
+    const first = await openKitchen(data, { demo: true });
+    const client = new Client(first.address);
+    expect((await client.get<FormulaRecord[]>('formulas')).body).toHaveLength(DEMO_FORMULAS.length);
+    expect((await client.get<Settings>('settings')).body.kitchenName).toBe(DEMO_KITCHEN_NAME);
+    await client.post('formulas', { id: 'mine', formula: sampleFormula('Mine') });
+    await first.stop();
+    const second = await start(data, { demo: true });
+    const { body } = await new Client(second.address).get<FormulaRecord[]>('formulas');
+    expect(body).toHaveLength(DEMO_FORMULAS.length + 1);
+  });
+
+  it.each(DEMO_FORMULAS.map((demo) => [demo.name, demo] as const))(
+    '%s can be read whole and fits its vessel',
+    (_name, demo) => {
+      const { working } = demoFormula(demo);
+      const vessel = STARTING_VESSELS.find(({ id }) => id === working.vesselId)!;
+      const reckoning = reckonFormula(working, vessel, {
+        catalogue: REFERENCE_CATALOGUE,
+        decimalSign: 'point',
+        measuring: measuringWith(working.spoons),
+      });
+      expect(reckoning.headspace).not.toBe('overflows');
+      expect(reckoning.totals.mixedVolumeMl).toBeGreaterThan(150);
+      expect(reckoning.servings).toBeGreaterThan(4);
+    },
+  );
+});

@@ -1,0 +1,102 @@
+/** A real kitchen for tests: HTTP on a free port, an embedded database in a folder of its own. */
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ErrorBody } from '#contract';
+import type { Addition, AdditionId, Formula, FormulaId, VesselId } from '#core/formula';
+import type { IngredientId } from '#core/ingredient';
+import { emptyFormula } from '#core/formula';
+import { startKitchen, type RunningKitchen, type StartOptions } from '../start';
+
+export const migrationsFolder = join(import.meta.dirname, '../db/migrations');
+
+export const tempFolder = (): string => mkdtempSync(join(tmpdir(), 'ygrana-test-'));
+export const dropFolder = (folder: string): void => {
+  rmSync(folder, { recursive: true, force: true });
+};
+
+export function openKitchen(
+  dataFolder: string,
+  options: Partial<StartOptions> = {},
+): Promise<RunningKitchen> {
+  return startKitchen({
+    dataFolder,
+    host: '127.0.0.1',
+    port: 0,
+    extraHosts: [],
+    demo: false,
+    migrationsFolder,
+    say: () => undefined,
+    now: () => new Date(),
+    ...options,
+  });
+}
+
+export interface Answer<T> {
+  readonly status: number;
+  readonly body: T;
+}
+
+/** Speaks to a kitchen as its own pages do. */
+export class Client {
+  constructor(readonly address: string) {}
+
+  get<T>(path: string): Promise<Answer<T>> {
+    return this.send<T>('GET', path);
+  }
+  post<T>(path: string, body: unknown): Promise<Answer<T>> {
+    return this.send<T>('POST', path, JSON.stringify(body));
+  }
+  put<T>(path: string, body: unknown): Promise<Answer<T>> {
+    return this.send<T>('PUT', path, JSON.stringify(body));
+  }
+  delete<T>(path: string): Promise<Answer<T>> {
+    return this.send<T>('DELETE', path, '{}');
+  }
+
+  async send<T>(
+    method: string,
+    path: string,
+    body?: string,
+    headers: Record<string, string> = {},
+  ): Promise<Answer<T>> {
+    const response = await fetch(`${this.address}/api/${path}`, {
+      method,
+      headers: {
+        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        Origin: this.address,
+        ...headers,
+      },
+      ...(body === undefined ? {} : { body }),
+    });
+    const text = await response.text();
+    return { status: response.status, body: (text ? JSON.parse(text) : null) as T };
+  }
+}
+
+export type Refused = Answer<ErrorBody>;
+
+export const formulaId = (id: string): FormulaId => id as FormulaId;
+
+export function addition(id: string, amountText: string, ingredientId: string, rank = 0): Addition {
+  return {
+    id: id as AdditionId,
+    amountText,
+    ingredientId: ingredientId as IngredientId,
+    ingredientText: ingredientId,
+    form: '',
+    note: '',
+    phase: 'base',
+    optional: false,
+    rank,
+  };
+}
+
+export const sampleFormula = (name = 'Lakeside test'): Formula => ({
+  ...emptyFormula(name, 'swing_top_500' as VesselId, 'metric'),
+  additions: [
+    addition('one', '30 ml', 'vin_cider5', 0),
+    addition('two', '1 tsp', 'salt_sea_fine', 1),
+    { ...addition('three', '90 ml', 'rapeseed', 0), phase: 'oil' },
+  ],
+});
