@@ -1,5 +1,14 @@
 /** Directions between the layers and, inside core, between its folders. */
-const CORE_ORDER = ['numeric', 'quantity', 'ingredient', 'formula', 'composition', 'vessel', 'reckoning'];
+const CORE_ORDER = [
+  'numeric',
+  'quantity',
+  'ingredient',
+  'formula',
+  'composition',
+  'vessel',
+  'palate',
+  'reckoning',
+];
 
 const coreRules = CORE_ORDER.map((folder, index) => ({
   name: `core-${folder}-imports-only-what-stands-before-it`,

@@ -24,6 +24,7 @@ export function benchFormula(): Formula {
     note: '',
     phase: 'base',
     optional: false,
+    locked: false,
     rank,
   }));
   return { ...emptyFormula('Bench', 'jar' as VesselId, 'metric'), additions };

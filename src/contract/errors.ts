@@ -2,6 +2,9 @@
 export const ERROR_STATUS = {
   'bad-json': 400,
   invalid: 400,
+  'sign-in': 401,
+  'wrong-passcode': 403,
+  'too-many': 429,
   'not-found': 404,
   'method-not-allowed': 405,
   'wrong-host': 403,

@@ -39,6 +39,7 @@ const additionShape = {
   note: words(2000),
   phase: z.enum(PHASES),
   optional: z.boolean(),
+  locked: z.boolean(),
   rank: finite,
 };
 export const additionSchema: z.ZodType<Addition> = z.strictObject({
@@ -53,6 +54,7 @@ const formulaShape = {
   partVolumeMl: partVolumeSchema,
   servingVolumeMl: servingVolumeSchema,
   countsOptional: z.boolean(),
+  basedOnVersion: z.int().min(1).nullable(),
 };
 const MAX_ADDITIONS = 200;
 export const formulaSchema: z.ZodType<Formula> = z.strictObject({
@@ -99,27 +101,58 @@ export type ChangeRequest = z.infer<typeof changeRequestSchema>;
 export const newFormulaSchema = z.strictObject({ id: formulaIdSchema, formula: formulaSchema });
 export type NewFormula = z.infer<typeof newFormulaSchema>;
 
-export const versionSummarySchema = z.strictObject({
+/** Who did it, on which device. Not a login: a name chosen on the device. */
+export const bySchema = z.strictObject({
+  cookId: z.string().max(64).nullable(),
+  deviceId: z.string().max(64),
+});
+export type By = z.infer<typeof bySchema>;
+
+export const versionSchema = z.strictObject({
   number: z.int().min(1),
+  /** The version it grew from; null for the first. */
+  parent: z.int().min(1).nullable(),
   note: z.string(),
   formula: formulaSchema,
+  by: bySchema,
   createdAt: z.string(),
 });
-export type VersionRecord = z.infer<typeof versionSummarySchema>;
+export type VersionRecord = z.infer<typeof versionSchema>;
 
-export const formulaRecordSchema = z.strictObject({
-  id: formulaIdSchema,
-  revision: z.int().min(0),
-  formula: formulaSchema,
-  latestVersion: versionSummarySchema.nullable(),
-  createdAt: z.string(),
-  updatedAt: z.string(),
-});
-export type FormulaRecord = z.infer<typeof formulaRecordSchema>;
+export const SHELVES = ['shelf', 'archive', 'bin'] as const;
+export type Shelf = (typeof SHELVES)[number];
+
+/** A formula as it is worked on. */
+export interface FormulaRecord {
+  readonly id: FormulaId;
+  readonly revision: number;
+  readonly formula: Formula;
+  readonly shelf: Shelf;
+  /** The version the working changes grew from. */
+  readonly baseVersion: VersionRecord | null;
+  /** The highest number given so far; 0 before the first freeze. */
+  readonly latestNumber: number;
+  readonly createdAt: string;
+  readonly updatedAt: string;
+}
+
+/** A formula as it stands on the shelf. */
+export interface ShelfRecord extends Omit<FormulaRecord, 'baseVersion'> {
+  /** Working changes differ from the version they grew from. */
+  readonly changed: boolean;
+}
 
 export const freezeRequestSchema = z.strictObject({
   /** The revision the cook sees; an older one is refused, so that nothing unseen is frozen. */
   revision: z.int().min(0),
   note: z.string().max(500).default(''),
+  by: bySchema.default({ cookId: null, deviceId: '' }),
 });
 export type FreezeRequest = z.input<typeof freezeRequestSchema>;
+/** What came of it: the version, and the working formula that now grows from it. */
+export interface FreezeAnswer {
+  readonly version: VersionRecord;
+  readonly record: FormulaRecord;
+}
+
+export const shelfRequestSchema = z.strictObject({ shelf: z.enum(SHELVES) });

@@ -1,26 +1,38 @@
+export { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, NOBODY } from './defaults';
 export { ERROR_STATUS, type ErrorBody, type ErrorCode } from './errors';
 export {
   additionIdSchema,
+  bySchema,
   changeRequestSchema,
   diffSchema,
   formulaIdSchema,
-  formulaRecordSchema,
+  ingredientIdSchema,
   formulaSchema,
   freezeRequestSchema,
   newFormulaSchema,
-  versionSummarySchema,
+  shelfRequestSchema,
+  SHELVES,
+  versionSchema,
+  type By,
   type ChangeRequest,
   type FormulaRecord,
+  type FreezeAnswer,
   type FreezeRequest,
   type NewFormula,
+  type Shelf,
+  type ShelfRecord,
   type VersionRecord,
 } from './formula';
 export {
-  DEFAULT_SETTINGS,
+  cookSchema,
   ingredientRowSchema,
+  pantryEntrySchema,
   rangeSchema,
   settingsSchema,
   vesselSchema,
+  type Cook,
   type OwnIngredient,
+  type PantryEntry,
   type Settings,
 } from './kitchen';
+export { signInSchema, type SessionState } from './session';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { IngredientRow } from '#core/ingredient';
-import { COMPONENTS, CATEGORIES, HAZARDS, TAGS } from '#core/ingredient';
-import { DEFAULT_SMALL_MEASURES, type SmallMeasures } from '#core/quantity';
+import { ACIDITY_LIMITS, COMPONENTS, CATEGORIES, HAZARDS, TAGS } from '#core/ingredient';
+import type { SmallMeasures } from '#core/quantity';
 import type { Vessel } from '#core/vessel';
 import { ingredientIdSchema, nameSchema, servingVolumeSchema, spoonsSchema, vesselIdSchema } from './formula';
 
@@ -30,18 +30,11 @@ export const settingsSchema = z.strictObject({
   /** What stands beside each amount as typed. */
   amountsIn: z.enum(['grams', 'spoons']),
   servingVolumeMl: servingVolumeSchema,
+  /** A sign or code put before amounts of money; nothing is ever converted. */
+  currency: z.string().trim().min(1, 'needs a sign').max(4, 'at most 4 characters'),
   smallMeasures: smallMeasuresSchema,
 });
 export type Settings = z.infer<typeof settingsSchema>;
-
-export const DEFAULT_SETTINGS: Settings = {
-  kitchenName: 'My kitchen',
-  spoons: 'us',
-  decimalSign: 'point',
-  amountsIn: 'grams',
-  servingVolumeMl: 30,
-  smallMeasures: DEFAULT_SMALL_MEASURES,
-};
 
 export const vesselSchema: z.ZodType<Vessel> = z.strictObject({
   id: vesselIdSchema,
@@ -89,3 +82,33 @@ export const ingredientRowSchema = z.strictObject({
   source: z.string().max(300),
 }) satisfies z.ZodType<IngredientRow>;
 export type OwnIngredient = z.infer<typeof ingredientRowSchema>;
+
+const day = z
+  .string()
+  .regex(/^\d{4}-\d{2}-\d{2}$/, 'must be a day such as 2026-05-31')
+  .refine((text) => !Number.isNaN(Date.parse(text)), 'is no day of the calendar');
+
+/** What the kitchen knows of an ingredient beyond its table row: stock, price, the bottle in use. */
+export const pantryEntrySchema = z.strictObject({
+  onHandG: z.number().min(0, 'not below nothing').max(1_000_000).nullable(),
+  price: z.number().min(0, 'not below nothing').max(100_000).nullable(),
+  packMassG: positive.max(1_000_000).nullable(),
+  bottle: z.strictObject({
+    label: z.string().max(120),
+    acidityGPer100Ml: z
+      .number()
+      .min(ACIDITY_LIMITS.low, `at least ${ACIDITY_LIMITS.low} g per 100 ml`)
+      .max(ACIDITY_LIMITS.high, `at most ${ACIDITY_LIMITS.high} g per 100 ml`)
+      .nullable(),
+    ph: z.number().min(0, 'pH is 0 to 14').max(14, 'pH is 0 to 14').nullable(),
+    openedOn: day.nullable(),
+    useBy: day.nullable(),
+  }),
+});
+export type PantryEntry = z.infer<typeof pantryEntrySchema>;
+export const cookSchema = z.strictObject({
+  id: z.string().regex(/^[\w-]{1,64}$/),
+  name: z.string().trim().min(1, 'needs a name').max(60, 'at most 60 characters'),
+  initials: z.string().trim().min(1, 'needs initials').max(3, 'at most 3 letters'),
+});
+export type Cook = z.infer<typeof cookSchema>;

@@ -7,6 +7,7 @@ import { formulaRoutes } from './features/formulas/routes';
 import { FormulaStore } from './features/formulas/store';
 import { kitchenRoutes } from './features/kitchen/routes';
 import { KitchenStore } from './features/kitchen/store';
+import { accessRoutes, requireAccess, type Access } from './http/access';
 import { ApiError, handleErrors } from './http/apiError';
 import { hostGuard, originGuard } from './http/guards';
 
@@ -19,6 +20,8 @@ export interface AppDependencies {
   readonly webFolder?: string;
   /** Serves the interface from source instead (development). */
   readonly webMiddleware?: RequestHandler;
+  /** Asks every visitor for the passcode; null where only this machine is listened to. */
+  readonly access: Access | null;
   readonly log: (error: unknown) => void;
 }
 
@@ -60,6 +63,8 @@ export function createApp(deps: AppDependencies): Express {
   api.get('/health', (_request, response) => {
     response.json({ status: 'ok' });
   });
+  api.use('/session', accessRoutes(deps.access));
+  if (deps.access) api.use(requireAccess(deps.access));
   api.use('/formulas', formulaRoutes(new FormulaStore(deps.db, deps.now)));
   api.use(kitchenRoutes(new KitchenStore(deps.db, deps.now)));
   api.use(() => {

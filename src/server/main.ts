@@ -28,6 +28,7 @@ async function main(): Promise<void> {
       .map((name) => name.trim())
       .filter(Boolean),
     demo: values.demo,
+    ...(process.env.YGRANA_PASSCODE ? { passcode: process.env.YGRANA_PASSCODE } : {}),
     // Beside the bundle when built, beside the source when run from it.
     migrationsFolder: firstThatExists(join(here, 'migrations'), join(here, 'db/migrations')),
     ...(values.dev

@@ -1,8 +1,10 @@
 /** Opens a kitchen's data folder and listens; everything that must be undone at the end is undone by `stop`. */
 import { createServer, type Server } from 'node:http';
+import { networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 import type { RequestHandler } from 'express';
 import { createApp } from './app';
+import { Access, sessionSecret } from './http/access';
 import { openDatabase } from './db/client';
 import { lockFolder } from './db/folderLock';
 import { loadDemo } from './demo/loadDemo';
@@ -19,6 +21,8 @@ export interface StartOptions {
   readonly migrationsFolder: string;
   readonly webFolder?: string;
   readonly webMiddleware?: RequestHandler;
+  /** Needed to listen beyond this machine. */
+  readonly passcode?: string;
   readonly say: (line: string) => void;
   readonly now: () => Date;
 }
@@ -28,11 +32,23 @@ export interface RunningKitchen {
   readonly stop: () => Promise<void>;
 }
 
+const SHORTEST_PASSCODE = 8;
+
 /** Something a person can mend, told in one sentence. */
 export class StartError extends Error {}
 
 export async function startKitchen(options: StartOptions): Promise<RunningKitchen> {
   const { host, say } = options;
+  if (!isLoopback(host) && !options.passcode) {
+    throw new StartError(
+      `HOST is ${host}: others on the network could reach the kitchen, and anybody could change it. Set a passcode first: YGRANA_PASSCODE='some words' HOST=${host} npm start`,
+    );
+  }
+  if (options.passcode && options.passcode.length < SHORTEST_PASSCODE) {
+    throw new StartError(
+      `YGRANA_PASSCODE is too short: at least ${SHORTEST_PASSCODE} characters, better some words.`,
+    );
+  }
   const shownHost = host.includes(':') ? `[${host}]` : host;
   const server = createServer();
   const port = await listen(server, options);
@@ -55,11 +71,16 @@ export async function startKitchen(options: StartOptions): Promise<RunningKitche
     const formulas = new FormulaStore(database.db, options.now);
     const kitchen = new KitchenStore(database.db, options.now);
     await kitchen.addStartingVessels();
+    await formulas.emptyBin();
     if (options.demo) {
       const loaded = await loadDemo(formulas, kitchen);
       if (loaded > 0) say(`Put ${loaded} formulas on the demo shelf`);
     }
+    const access = options.passcode
+      ? new Access(options.passcode, sessionSecret(options.dataFolder), options.now)
+      : null;
     const app = createApp({
+      access,
       db: database.db,
       now: options.now,
       hosts: hostNames(host, port, options.extraHosts),
@@ -109,8 +130,20 @@ function closeServer(server: Server): Promise<void> {
 }
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
+const isLoopback = (host: string): boolean =>
+  host === 'localhost' || host === '::1' || /^127(?:\.\d{1,3}){3}$/.test(host);
+
+/** Listening on every address, the kitchen answers to each the machine has. */
+function ownAddresses(host: string): readonly string[] {
+  if (host !== '0.0.0.0' && host !== '::') return [];
+  const all = Object.values(networkInterfaces()).flat();
+  return all.flatMap((entry) => {
+    if (!entry) return [];
+    return [entry.family === 'IPv6' ? `[${entry.address}]` : entry.address];
+  });
+}
 
 function hostNames(host: string, port: number, extra: readonly string[]): ReadonlySet<string> {
-  const names = [...LOOPBACK, host.includes(':') ? `[${host}]` : host];
+  const names = [...LOOPBACK, host.includes(':') ? `[${host}]` : host, ...ownAddresses(host)];
   return new Set([...names.map((name) => `${name}:${port}`), ...names.filter(() => port === 80), ...extra]);
 }

@@ -37,3 +37,14 @@ export function formatSpan(
 
 /** "Red wine vinegar 6 %" inside a sentence: "red wine vinegar 6 %". */
 export const inSentence = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
+
+/** "€ 2.35": the kitchen's own sign, two decimals. */
+export const formatMoney = (amount: number, style: NumberStyle & { readonly currency: string }): string =>
+  `${style.currency} ${signed(amount.toFixed(2), style)}`;
+
+export const formatNumber = (value: number, decimals: number, style: NumberStyle): string =>
+  signed(value.toFixed(decimals), style);
+
+/** "25 Nov 2026, 14:05", in the words of the browser's language. */
+export const formatMoment = (iso: string): string =>
+  new Date(iso).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });

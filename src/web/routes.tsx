@@ -16,6 +16,18 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/compose/ComposePage')).ComposePage }),
       },
       {
+        path: 'formulas/:id/versions',
+        lazy: async () => ({ Component: (await import('./features/versions/VersionsPage')).VersionsPage }),
+      },
+      {
+        path: 'pantry',
+        lazy: async () => ({ Component: (await import('./features/pantry/PantryPage')).PantryPage }),
+      },
+      {
+        path: 'pantry/:id',
+        lazy: async () => ({ Component: (await import('./features/pantry/IngredientPage')).IngredientPage }),
+      },
+      {
         path: 'settings',
         lazy: async () => ({ Component: (await import('./features/settings/SettingsPage')).SettingsPage }),
       },

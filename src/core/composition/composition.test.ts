@@ -12,7 +12,8 @@ import { composition, type Portion } from './composition';
 import { contributions, hiddenSaltG } from './contributions';
 import { MEASURE_KEYS, MEASURES } from './measures';
 import { mixedVolumeMlPerG } from './mixedVolume';
-import { amountTextFor, ratioEdit } from './ratioEdit';
+import { ratioEdit } from './ratioEdit';
+import { amountTextFor } from './rewriteAmount';
 
 const ingredient = (id: string): Ingredient => REFERENCE_CATALOGUE.get(id as IngredientId)!;
 const grams = (id: string, massG: number | Range): Portion => ({

@@ -24,6 +24,7 @@ const additionArb = (id: string): fc.Arbitrary<Addition> =>
     note: fc.constant(''),
     phase: fc.constantFrom('base' as const, 'oil' as const, 'finish' as const),
     optional: fc.boolean(),
+    locked: fc.boolean(),
     rank: fc.integer({ min: -5, max: 5 }),
   });
 const formulaArb: fc.Arbitrary<Formula> = fc

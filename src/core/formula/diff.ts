@@ -33,11 +33,11 @@ export type ApplyResult =
 
 export const FORMULA_FIELDS = [
   ...(['name', 'vesselId', 'spoons'] as const),
-  ...(['partVolumeMl', 'servingVolumeMl', 'countsOptional'] as const),
+  ...(['partVolumeMl', 'servingVolumeMl', 'countsOptional', 'basedOnVersion'] as const),
 ] as const satisfies readonly FormulaField[];
 export const ADDITION_FIELDS = [
   ...(['amountText', 'ingredientId', 'ingredientText', 'form', 'note'] as const),
-  ...(['phase', 'optional', 'rank'] as const),
+  ...(['phase', 'optional', 'locked', 'rank'] as const),
 ] as const satisfies readonly AdditionField[];
 
 export const isEmptyDiff = (diff: FormulaDiff): boolean =>

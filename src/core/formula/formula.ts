@@ -23,6 +23,8 @@ export interface Addition {
   readonly note: string;
   readonly phase: Phase;
   readonly optional: boolean;
+  /** Its amount stays as it is when the ratio, the whole jar or a remedy moves amounts. */
+  readonly locked: boolean;
   /** Order inside the phase, ascending; a new place takes the middle between its neighbours. */
   readonly rank: number;
 }
@@ -35,6 +37,8 @@ export interface Formula {
   readonly partVolumeMl: number;
   readonly servingVolumeMl: number;
   readonly countsOptional: boolean;
+  /** The version these working changes grew from; null before the first freeze. */
+  readonly basedOnVersion: number | null;
   readonly additions: readonly Addition[];
 }
 
@@ -49,6 +53,7 @@ export function emptyFormula(name: string, vesselId: VesselId, spoons: SpoonSyst
     partVolumeMl: DEFAULT_PART_VOLUME_ML,
     servingVolumeMl: DEFAULT_SERVING_VOLUME_ML,
     countsOptional: true,
+    basedOnVersion: null,
     additions: [],
   };
 }

@@ -33,4 +33,12 @@ export {
   type ReadAddition,
   type ReadingContext,
 } from './readAddition';
-export { sayVersion, type FrozenVersion } from './version';
+export { describeChange, sayChange, type ChangeKind, type ChangeLine, type Naming } from './describeChange';
+export {
+  contentDiff,
+  restoredFrom,
+  sameContent,
+  sayStanding,
+  sayVersion,
+  type FrozenVersion,
+} from './version';

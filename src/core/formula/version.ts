@@ -1,5 +1,5 @@
 /** Frozen states of a formula. Working changes have no number until they are frozen. */
-import { diffFormulas, isEmptyDiff } from './diff';
+import { diffFormulas, isEmptyDiff, type FormulaDiff } from './diff';
 import type { Formula } from './formula';
 
 export interface FrozenVersion {
@@ -7,9 +7,25 @@ export interface FrozenVersion {
   readonly formula: Formula;
 }
 
-/** Where the working state stands: "v3", "v3 + changes", or "not frozen yet". */
-export function sayVersion(working: Formula, latest: FrozenVersion | null): string {
-  if (!latest) return 'not frozen yet';
-  const changed = !isEmptyDiff(diffFormulas(latest.formula, working));
-  return changed ? `v${latest.number} + changes` : `v${latest.number}`;
+/** The change between two states of what is composed; which version they grew from does not count. */
+export function contentDiff(before: Formula, after: Formula): FormulaDiff {
+  return diffFormulas({ ...before, basedOnVersion: after.basedOnVersion }, after);
 }
+
+export const sameContent = (a: Formula, b: Formula): boolean => isEmptyDiff(contentDiff(a, b));
+
+/** An old state as new working changes: all of its content, growing from its own number. */
+export const restoredFrom = (version: FrozenVersion): Formula => ({
+  ...version.formula,
+  basedOnVersion: version.number,
+});
+
+/** "v3", "v3 + changes", or "not frozen yet". */
+export function sayStanding(base: number | null, changed: boolean): string {
+  if (base === null) return 'not frozen yet';
+  return changed ? `v${base} + changes` : `v${base}`;
+}
+
+/** Where the working state stands against the version it grew from. */
+export const sayVersion = (working: Formula, base: FrozenVersion | null): string =>
+  sayStanding(base?.number ?? null, base !== null && !sameContent(base.formula, working));

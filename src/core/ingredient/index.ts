@@ -12,6 +12,14 @@ export {
   type IngredientId,
   type Tag,
 } from './ingredient';
+export { ACIDITY_LIMITS, takesLabelAcidity, withBottle, type BottleValues } from './bottle';
+export {
+  ingredientFromLabel,
+  sayLabelProblem,
+  type LabelProblem,
+  type LabelReading,
+  type LabelValues,
+} from './fromLabel';
 export { componentOf, isPoured, KITCHEN_COMPONENTS, type KitchenComponent } from './category';
 export { findIngredient, normaliseName, searchIngredients, type Found } from './findIngredient';
 export { catalogueOf, REFERENCE_CATALOGUE, REFERENCE_INGREDIENTS } from './reference';

@@ -29,6 +29,8 @@ export const HAZARDS = [
   ...(['raw_egg', 'pasteurised_egg', 'mayonnaise', 'dairy', 'soft_or_blue_cheese'] as const),
   ...(['fish', 'raw_allium', 'cooked_allium', 'fresh_herb', 'raw_vegetable_or_fruit'] as const),
   ...(['opened_preserve', 'plant_protein', 'avocado', 'honey', 'dry'] as const),
+  /** Wet and none of these, or entered by hand: perishable until said otherwise. */
+  'unlisted',
 ] as const;
 export type Hazard = (typeof HAZARDS)[number];
 

@@ -1,7 +1,7 @@
 export { sumOverTerms, type Amount, type AmountTerm } from './amount';
 export { sayDoubt, sayProblem, type Doubt, type Problem } from './finding';
 export { formatCount, nearestSpoons, sensibleDecimals, sensibly, type NearestSpoons } from './formatAmount';
-export { nudgeAmount } from './nudge';
+export { nudgeAmount, withCount } from './nudge';
 export { parseAmount, type ParsedAmount, type ParseResult } from './parseAmount';
 export { between, exactly, isExact, plus, range, scaled, times, type Range } from './range';
 export { type DecimalSign } from './readNumber';

@@ -48,6 +48,16 @@ export function nudgeAmount(text: string, direction: 'up' | 'down', decimalSign:
   return replaceLastCount(text, parsed.amount, metric ? decimals : formatCount(next), next);
 }
 
+/**
+ * The same words with another count: "2 yolks" with 3 is "3 yolks".
+ * @returns null where the text is no measured amount
+ */
+export function withCount(text: string, count: number, decimalSign: DecimalSign): string | null {
+  const parsed = parseAmount(text, decimalSign);
+  if (parsed.status !== 'read' || parsed.amount.kind !== 'measured') return null;
+  return replaceLastCount(text, parsed.amount, formatCount(count), count);
+}
+
 function nextCount(count: number, unit: Unit, direction: 'up' | 'down'): number | null {
   const scale = SCALED[unit];
   if (scale) {

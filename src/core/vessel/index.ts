@@ -1,3 +1,4 @@
+export { factorToFill, type FillFactor } from './scaleToFill';
 export { fillLines, type FillLine } from './fillLines';
 export {
   AMBER_SHARE,
@@ -16,4 +17,12 @@ export {
   type Outline,
   type OutlinePoint,
 } from './shape';
-export { DEFAULT_VESSEL_ID, STARTING_VESSELS, type Vessel } from './vessel';
+export { outlineFromMeasures, sayMeasureProblem, type MeasuredWidth, type MeasureProblem } from './measured';
+export {
+  DEFAULT_VESSEL_ID,
+  STARTING_VESSELS,
+  VESSEL_SHAPES,
+  vesselOfShape,
+  type Vessel,
+  type VesselShape,
+} from './vessel';

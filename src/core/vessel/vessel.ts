@@ -17,7 +17,7 @@ export interface Vessel {
 type Profile = readonly (readonly [height: number, radius: number])[];
 
 /** Proportions only; every vessel is scaled to its own brimful volume. */
-const PROFILES = {
+export const PROFILES = {
   jamJar: [
     [0, 30],
     [3, 34],
@@ -62,26 +62,30 @@ const PROFILES = {
 
 const CORNER_MM = 6;
 
+export type VesselShape = keyof typeof PROFILES;
+export const VESSEL_SHAPES = Object.keys(PROFILES) as readonly VesselShape[];
+
+/** A vessel of a known shape that holds `brimfulVolumeMl` (> 0, ml) to the brim. */
+export function vesselOfShape(shape: VesselShape, from: Omit<Vessel, 'outline'>): Vessel {
+  const corners = PROFILES[shape].map(([heightMm, radiusMm]) => ({ heightMm, radiusMm }));
+  return { ...from, outline: scaleToBrimful(rounded(corners, CORNER_MM), from.brimfulVolumeMl) };
+}
+
 function vessel(
   id: string,
   name: string,
-  profile: keyof typeof PROFILES,
+  profile: VesselShape,
   nominalVolumeMl: number,
   brimfulVolumeMl: number,
   closes = true,
 ): Vessel {
-  const outline = rounded(
-    PROFILES[profile].map(([heightMm, radiusMm]) => ({ heightMm, radiusMm })),
-    CORNER_MM,
-  );
-  return {
+  return vesselOfShape(profile, {
     id: id as VesselId,
     name,
     nominalVolumeMl,
     brimfulVolumeMl,
-    outline: scaleToBrimful(outline, brimfulVolumeMl),
     closes,
-  };
+  });
 }
 
 /** Glass has no corners: cuts each one off `cutMm` before and after it, then once more. Bottom and brim stay. */

@@ -1,6 +1,6 @@
 /** Tables. Formulas are kept whole as JSON: they are read and changed whole, and never queried into. */
 import { integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
-import type { OwnIngredient, Settings } from '#contract';
+import type { By, Cook, OwnIngredient, PantryEntry, Settings, Shelf } from '#contract';
 import type { Formula, FormulaId } from '#core/formula';
 import type { Vessel } from '#core/vessel';
 
@@ -10,6 +10,8 @@ export const formulas = pgTable('formulas', {
   id: text('id').$type<FormulaId>().primaryKey(),
   revision: integer('revision').notNull(),
   content: jsonb('content').$type<Formula>().notNull(),
+  shelf: text('shelf').$type<Shelf>().notNull().default('shelf'),
+  shelfSince: moment('shelf_since'),
   createdAt: moment('created_at').notNull(),
   updatedAt: moment('updated_at').notNull(),
 });
@@ -23,7 +25,9 @@ export const versions = pgTable(
       .references(() => formulas.id, { onDelete: 'cascade' }),
     number: integer('number').notNull(),
     content: jsonb('content').$type<Formula>().notNull(),
+    parent: integer('parent'),
     note: text('note').notNull(),
+    by: jsonb('by').$type<By>().notNull().default({ cookId: null, deviceId: '' }),
     createdAt: moment('created_at').notNull(),
   },
   (table) => [primaryKey({ columns: [table.formulaId, table.number] })],
@@ -57,4 +61,17 @@ export const settings = pgTable('settings', {
   id: text('id').primaryKey(),
   content: jsonb('content').$type<Settings>().notNull(),
   updatedAt: moment('updated_at').notNull(),
+});
+
+/** Stock, price and bottle of an ingredient, reference or own. */
+export const pantry = pgTable('pantry', {
+  ingredientId: text('ingredient_id').primaryKey(),
+  content: jsonb('content').$type<PantryEntry>().notNull(),
+  updatedAt: moment('updated_at').notNull(),
+});
+
+export const cooks = pgTable('cooks', {
+  id: text('id').primaryKey(),
+  content: jsonb('content').$type<Cook>().notNull(),
+  createdAt: moment('created_at').notNull(),
 });

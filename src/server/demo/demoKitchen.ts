@@ -14,9 +14,86 @@ export interface DemoFormula {
   readonly vesselId: string;
   readonly spoons: SpoonSystem;
   readonly lines: readonly DemoLine[];
-  /** Lines changed since the frozen version, by index: what they said then. None: never frozen. */
-  readonly frozen?: { readonly note: string; readonly before: Readonly<Record<number, string>> };
+  /** Frozen versions in order; none: never frozen. */
+  readonly history?: readonly DemoVersion[];
 }
+
+export interface DemoVersion {
+  readonly note: string;
+  readonly cook: DemoCook['id'];
+  /** Amounts that were otherwise then, by line: what they said. */
+  readonly before: Readonly<Record<number, string>>;
+  /** The version it grew from, where that is not the one just before. */
+  readonly from?: number;
+}
+
+export interface DemoCook {
+  readonly id: 'ida' | 'bo' | 'runa';
+  readonly name: string;
+  readonly initials: string;
+}
+
+export const DEMO_COOKS: readonly DemoCook[] = [
+  { id: 'ida', name: 'Ida', initials: 'ID' },
+  { id: 'bo', name: 'Bo', initials: 'BO' },
+  { id: 'runa', name: 'Runa', initials: 'RU' },
+];
+
+/** Stock, price and bottle: [ingredient id, on hand in g, price, pack in g, bottle]. Invented. */
+export const DEMO_PANTRY: readonly (readonly [
+  id: string,
+  onHandG: number | null,
+  price: number | null,
+  packMassG: number | null,
+  bottle?: {
+    readonly label?: string;
+    readonly acidityGPer100Ml?: number;
+    readonly openedOn?: string;
+    readonly useBy?: string;
+  },
+])[] = [
+  [
+    'vin_cider5',
+    1900,
+    6.4,
+    2020,
+    { label: 'orchard, second cask', acidityGPer100Ml: 5.2, openedOn: '2026-09-14' },
+  ],
+  ['vin_redwine6', 400, 3.9, 505],
+  ['vin_whitewine6', 900, 3.6, 1010],
+  ['vin_rice42', 350, 4.8, 505],
+  ['salt_sea_fine', 2500, 2.1, 1000],
+  ['salt_table', 4000, 0.9, 1000],
+  ['honey', 900, 11.5, 1000, { label: 'lime blossom' }],
+  ['maple', null, 9.8, 330],
+  ['sugar_white', 3000, 1.3, 1000],
+  ['mustard_grain', 420, 3.2, 500, { openedOn: '2026-10-02' }],
+  ['mustard_dijon', 700, 2.9, 500],
+  ['mustard_sweet', 250, 2.7, 350],
+  ['shallot', 600, 3.4, 1000],
+  ['garlic', 300, 6.8, 1000],
+  ['black_pepper', 180, 22, 1000],
+  [
+    'walnut_oil',
+    460,
+    14.5,
+    462,
+    { label: 'toasted, press by the mill', openedOn: '2026-10-20', useBy: '2027-01-10' },
+  ],
+  ['rapeseed', 4500, 12, 4585],
+  ['rapeseed_cold', 900, 7.2, 917],
+  ['sunflower', 4600, 9.5, 4600],
+  ['sunflower_ho', null, 11, 4560],
+  ['grapeseed', 500, 6.9, 922],
+  ['olive_ev', 2700, 29, 2740, { openedOn: '2026-11-02' }],
+  ['sesame_toasted', 230, 5.4, 230],
+  ['buttermilk', 2000, 1.4, 1030, { useBy: '2026-11-29' }],
+  ['soured_cream', 500, 1.9, 500],
+  ['lemon_juice', 960, 7.5, 960],
+  ['dill', 60, 1.8, 50],
+  ['tahini', 450, 7.2, 500],
+  ['white_beans_cooked', 400, 1.6, 480],
+];
 
 export const DEMO_KITCHEN_NAME = 'Tarn House';
 export const DEMO_SPOONS: SpoonSystem = 'metric';
@@ -37,7 +114,17 @@ export const DEMO_FORMULAS: readonly DemoFormula[] = [
       { text: '60 ml walnut oil', note: 'toasted, assertive' },
       { text: '180 ml rapeseed oil' },
     ],
-    frozen: { note: 'lunch terrace, first week', before: { 6: '45 ml', 7: '195 ml' } },
+    history: [
+      { note: 'lunch terrace, first week', cook: 'ida', before: { 6: '45 ml', 7: '195 ml' } },
+      { note: 'more walnut', cook: 'ida', before: { 2: '2 tsp' } },
+      {
+        note: 'try without so much mustard',
+        cook: 'bo',
+        from: 1,
+        before: { 3: '1 tsp', 6: '45 ml', 7: '195 ml' },
+      },
+      { note: 'back to v2, a little sweeter', cook: 'ida', from: 2, before: { 0: '85 ml' } },
+    ],
   },
   {
     id: 'plum-thyme',
@@ -69,7 +156,7 @@ export const DEMO_FORMULAS: readonly DemoFormula[] = [
       { text: '1 tsp sesame seeds', phase: 'finish' },
       { text: 'a pinch of chilli flakes', phase: 'finish', optional: true },
     ],
-    frozen: { note: 'noodle salad', before: {} },
+    history: [{ note: 'noodle salad', cook: 'runa', before: {} }],
   },
   {
     id: 'caraway-beet',
@@ -102,7 +189,7 @@ export const DEMO_FORMULAS: readonly DemoFormula[] = [
       { text: '4 tbsp chopped dill', phase: 'finish' },
       { text: '2 tbsp chives, snipped', phase: 'finish', optional: true },
     ],
-    frozen: { note: 'trout salad', before: { 2: 'juice of 1 lemon' } },
+    history: [{ note: 'trout salad', cook: 'bo', before: { 2: 'juice of 1 lemon' } }],
   },
   {
     id: 'date-tahini',
@@ -118,7 +205,7 @@ export const DEMO_FORMULAS: readonly DemoFormula[] = [
       { text: 'two pinches of ground cumin' },
       { text: '90 ml water', note: 'last: the tahini seizes, then loosens' },
     ],
-    frozen: { note: 'roast carrots', before: {} },
+    history: [{ note: 'roast carrots', cook: 'runa', before: {} }],
   },
   {
     id: 'yolk-horseradish',
@@ -152,6 +239,6 @@ export const DEMO_FORMULAS: readonly DemoFormula[] = [
       { text: 'a handful of parsley leaves', phase: 'finish' },
       { text: '1 tbsp tarragon, chopped', phase: 'finish' },
     ],
-    frozen: { note: 'green bean salad', before: { 6: '60 ml' } },
+    history: [{ note: 'green bean salad', cook: 'ida', before: { 6: '60 ml' } }],
   },
 ];

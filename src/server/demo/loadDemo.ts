@@ -1,7 +1,8 @@
-import { DEFAULT_SETTINGS } from '#contract';
+import { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY } from '#contract';
 import {
   diffFormulas,
   emptyFormula,
+  isEmptyDiff,
   readLine,
   usualPhase,
   type Addition,
@@ -13,7 +14,14 @@ import {
 import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
 import type { FormulaStore } from '../features/formulas/store';
 import type { KitchenStore } from '../features/kitchen/store';
-import { DEMO_FORMULAS, DEMO_KITCHEN_NAME, DEMO_SPOONS, type DemoFormula } from './demoKitchen';
+import {
+  DEMO_COOKS,
+  DEMO_FORMULAS,
+  DEMO_KITCHEN_NAME,
+  DEMO_PANTRY,
+  DEMO_SPOONS,
+  type DemoFormula,
+} from './demoKitchen';
 
 /** Loads the demonstration into an empty kitchen; a kitchen that holds anything is left alone. */
 export async function loadDemo(formulas: FormulaStore, kitchen: KitchenStore): Promise<number> {
@@ -23,33 +31,54 @@ export async function loadDemo(formulas: FormulaStore, kitchen: KitchenStore): P
     kitchenName: DEMO_KITCHEN_NAME,
     spoons: DEMO_SPOONS,
   });
-  for (const demo of DEMO_FORMULAS) {
-    const id = demo.id as FormulaId;
-    const { frozen, working } = demoFormula(demo);
-    await formulas.create({ id, formula: frozen ?? working });
-    if (!frozen) continue;
-    await formulas.freeze(id, 0, demo.frozen?.note ?? '');
-    const diff = diffFormulas(frozen, working);
-    if (diff.updated.length > 0) {
-      await formulas.change(id, { baseRevision: 0, idempotencyKey: `demo-${demo.id}`, diff });
-    }
+  for (const cook of DEMO_COOKS) await kitchen.saveCook(cook);
+  for (const [id, onHandG, price, packMassG, bottle] of DEMO_PANTRY) {
+    const entry = EMPTY_PANTRY_ENTRY;
+    await kitchen.savePantry(id, {
+      onHandG,
+      price,
+      packMassG,
+      bottle: { ...entry.bottle, ...bottle },
+    });
   }
+  for (const demo of DEMO_FORMULAS) await loadFormula(demo, formulas);
   return DEMO_FORMULAS.length;
 }
 
+/** Goes through the versions as a cook would: change, freeze, and at the end the working changes. */
+async function loadFormula(demo: DemoFormula, formulas: FormulaStore): Promise<void> {
+  const id = demo.id as FormulaId;
+  const { working, versions } = demoFormula(demo);
+  await formulas.create({ id, formula: versions[0] ?? working });
+  for (const [index, version] of [...versions, working].entries()) {
+    const record = (await formulas.get(id))!;
+    const basedOnVersion = index === 0 ? null : (demo.history?.[index]?.from ?? index);
+    const diff = diffFormulas(record.formula, { ...version, basedOnVersion });
+    if (!isEmptyDiff(diff)) {
+      const idempotencyKey = `demo-${demo.id}-${index}`;
+      await formulas.change(id, { baseRevision: record.revision, idempotencyKey, diff });
+    }
+    const frozen = demo.history?.[index];
+    if (!frozen) continue;
+    const { revision } = (await formulas.get(id))!;
+    await formulas.freeze(id, revision, frozen.note, { cookId: frozen.cook, deviceId: 'demo' });
+  }
+}
+
 /** The demo formula as it stands, and as it was frozen. @throws Error where a line cannot be read: the demo must. */
-export function demoFormula(demo: DemoFormula): { working: Formula; frozen: Formula | null } {
+export function demoFormula(demo: DemoFormula): { working: Formula; versions: readonly Formula[] } {
   const working: Formula = {
     ...emptyFormula(demo.name, demo.vesselId as VesselId, demo.spoons),
     additions: demo.lines.map((line, index) => toAddition(demo, line, index)),
   };
-  if (!demo.frozen) return { working, frozen: null };
-  const { before } = demo.frozen;
-  const additions = working.additions.map((addition, index) => ({
-    ...addition,
-    amountText: before[index] ?? addition.amountText,
+  const versions = (demo.history ?? []).map(({ before }) => ({
+    ...working,
+    additions: working.additions.map((addition, index) => ({
+      ...addition,
+      amountText: before[index] ?? addition.amountText,
+    })),
   }));
-  return { working, frozen: { ...working, additions } };
+  return { working, versions };
 }
 
 function toAddition(demo: DemoFormula, line: DemoFormula['lines'][number], index: number): Addition {
@@ -71,6 +100,7 @@ function toAddition(demo: DemoFormula, line: DemoFormula['lines'][number], index
     note: line.note ?? '',
     phase: line.phase ?? usualPhase(read, REFERENCE_CATALOGUE),
     optional: line.optional ?? false,
+    locked: false,
     rank: index,
   };
 }

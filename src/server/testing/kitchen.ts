@@ -88,6 +88,7 @@ export function addition(id: string, amountText: string, ingredientId: string, r
     note: '',
     phase: 'base',
     optional: false,
+    locked: false,
     rank,
   };
 }

@@ -1,38 +1,114 @@
 /** Server data. Working formulas live in their own slice; what is fetched here is what the server last said. */
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type {
+  ChangeRequest,
+  Cook,
   ErrorBody,
   FormulaRecord,
+  FreezeAnswer,
   FreezeRequest,
   NewFormula,
   OwnIngredient,
+  PantryEntry,
+  SessionState,
   Settings,
+  Shelf,
+  ShelfRecord,
   VersionRecord,
 } from '#contract';
 import type { FormulaId } from '#core/formula';
 import type { Vessel } from '#core/vessel';
 
+const put = <T extends { readonly id: string }>(place: string, body: T) => ({
+  url: `${place}/${body.id}`,
+  method: 'PUT',
+  body,
+});
+
 export const kitchenApi = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api', timeout: 15_000 }),
-  tagTypes: ['Shelf', 'Settings'],
+  tagTypes: [
+    'Shelf',
+    'Formula',
+    'Versions',
+    'Settings',
+    'Vessels',
+    'Ingredients',
+    'Pantry',
+    'Cooks',
+    'Session',
+  ],
   endpoints: (build) => ({
-    formulas: build.query<FormulaRecord[], void>({ query: () => 'formulas', providesTags: ['Shelf'] }),
+    session: build.query<SessionState, void>({ query: () => 'session', providesTags: ['Session'] }),
+    signIn: build.mutation<SessionState, string>({
+      query: (passcode) => ({ url: 'session', method: 'POST', body: { passcode } }),
+      // Everything that was refused meanwhile is asked for again.
+      invalidatesTags: (result) =>
+        result
+          ? ['Session', 'Shelf', 'Formula', 'Settings', 'Vessels', 'Ingredients', 'Pantry', 'Cooks']
+          : [],
+    }),
+    formulas: build.query<ShelfRecord[], void>({ query: () => 'formulas', providesTags: ['Shelf'] }),
     formula: build.query<FormulaRecord, FormulaId>({
       query: (id) => `formulas/${id}`,
       // The working slice is the owner while a formula is open; a kept answer would be stale.
       keepUnusedDataFor: 0,
+      providesTags: (_result, _error, id) => [{ type: 'Formula', id }],
     }),
     createFormula: build.mutation<FormulaRecord, NewFormula>({
       query: (body) => ({ url: 'formulas', method: 'POST', body }),
       invalidatesTags: ['Shelf'],
     }),
-    freeze: build.mutation<VersionRecord, FreezeRequest & { id: FormulaId }>({
-      query: ({ id, ...body }) => ({ url: `formulas/${id}/versions`, method: 'POST', body }),
-      invalidatesTags: ['Shelf'],
+    changeFormula: build.mutation<FormulaRecord, { id: FormulaId; change: ChangeRequest }>({
+      query: ({ id, change }) => ({ url: `formulas/${id}/changes`, method: 'POST', body: change }),
+      invalidatesTags: (_result, _error, { id }) => ['Shelf', { type: 'Formula', id }],
     }),
-    vessels: build.query<Vessel[], void>({ query: () => 'vessels' }),
-    ownIngredients: build.query<OwnIngredient[], void>({ query: () => 'ingredients' }),
+    moveFormula: build.mutation<FormulaRecord, { id: FormulaId; shelf: Shelf }>({
+      query: ({ id, shelf }) => ({ url: `formulas/${id}/shelf`, method: 'POST', body: { shelf } }),
+      invalidatesTags: ['Shelf'],
+      async onQueryStarted({ id, shelf }, { dispatch, queryFulfilled }) {
+        const shown = dispatch(
+          kitchenApi.util.updateQueryData('formulas', undefined, (list) =>
+            list.map((record) => (record.id === id ? { ...record, shelf } : record)),
+          ),
+        );
+        queryFulfilled.catch(() => {
+          shown.undo();
+        });
+      },
+    }),
+    versions: build.query<VersionRecord[], FormulaId>({
+      query: (id) => `formulas/${id}/versions`,
+      providesTags: (_result, _error, id) => [{ type: 'Versions', id }],
+    }),
+    freeze: build.mutation<FreezeAnswer, FreezeRequest & { id: FormulaId }>({
+      query: ({ id, ...body }) => ({ url: `formulas/${id}/versions`, method: 'POST', body }),
+      invalidatesTags: (_result, _error, { id }) => ['Shelf', { type: 'Versions', id }],
+    }),
+    vessels: build.query<Vessel[], void>({ query: () => 'vessels', providesTags: ['Vessels'] }),
+    saveVessel: build.mutation<Vessel, Vessel>({
+      query: (vessel) => put('vessels', vessel),
+      invalidatesTags: ['Vessels'],
+    }),
+    ownIngredients: build.query<OwnIngredient[], void>({
+      query: () => 'ingredients',
+      providesTags: ['Ingredients'],
+    }),
+    saveIngredient: build.mutation<OwnIngredient, OwnIngredient>({
+      query: (row) => put('ingredients', row),
+      invalidatesTags: ['Ingredients'],
+    }),
+    pantry: build.query<Record<string, PantryEntry>, void>({
+      query: () => 'pantry',
+      providesTags: ['Pantry'],
+    }),
+    savePantry: build.mutation<PantryEntry, { id: string; entry: PantryEntry }>({
+      query: ({ id, entry }) => ({ url: `pantry/${id}`, method: 'PUT', body: entry }),
+      invalidatesTags: ['Pantry'],
+    }),
+    cooks: build.query<Cook[], void>({ query: () => 'cooks', providesTags: ['Cooks'] }),
+    saveCook: build.mutation<Cook, Cook>({ query: (cook) => put('cooks', cook), invalidatesTags: ['Cooks'] }),
     settings: build.query<Settings, void>({ query: () => 'settings', providesTags: ['Settings'] }),
     saveSettings: build.mutation<Settings, Settings>({
       query: (body) => ({ url: 'settings', method: 'PUT', body }),
@@ -49,13 +125,24 @@ export const kitchenApi = createApi({
 });
 
 export const {
+  useChangeFormulaMutation,
+  useCooksQuery,
   useCreateFormulaMutation,
   useFormulaQuery,
   useFormulasQuery,
   useFreezeMutation,
+  useMoveFormulaMutation,
   useOwnIngredientsQuery,
+  usePantryQuery,
+  useSaveCookMutation,
+  useSaveIngredientMutation,
+  useSavePantryMutation,
   useSaveSettingsMutation,
+  useSaveVesselMutation,
+  useSessionQuery,
   useSettingsQuery,
+  useSignInMutation,
+  useVersionsQuery,
   useVesselsQuery,
 } = kitchenApi;
 

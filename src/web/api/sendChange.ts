@@ -6,6 +6,8 @@ export type SendOutcome =
   | { readonly status: 'conflict'; readonly record: FormulaRecord; readonly conflicts: readonly Conflict[] }
   /** Not reached or not able at present: the same change is sent again later. */
   | { readonly status: 'unreachable' }
+  /** The passcode is asked for again; then the same change is sent. */
+  | { readonly status: 'signed-out' }
   | { readonly status: 'refused'; readonly message: string };
 
 /** Sends one change of a formula. Never throws. */
@@ -18,6 +20,7 @@ export async function sendChange(id: FormulaId, change: ChangeRequest): Promise<
       signal: AbortSignal.timeout(15_000),
     });
     if (response.ok) return { status: 'saved', record: (await response.json()) as FormulaRecord };
+    if (response.status === 401) return { status: 'signed-out' };
     if (response.status >= 500) return { status: 'unreachable' };
     const { error } = (await response.json()) as ErrorBody;
     if (error.code === 'conflict') {

@@ -4,7 +4,7 @@ import { liquidColour } from './colours';
 import type { JarPart } from './Jar';
 
 /** What lies in the jar, bottom first, in the order of addition. */
-export function jarParts(reckoning: Reckoning): readonly JarPart[] {
+export function jarParts(reckoning: Pick<Reckoning, 'additions'>): readonly JarPart[] {
   return reckoning.additions.flatMap(({ addition, reading, counted }) =>
     counted && reading.status === 'read' && reading.massG.nominal > 0
       ? [

@@ -3,7 +3,9 @@ import { createListenerMiddleware, isAnyOf, type UnknownAction } from '@reduxjs/
 import { diffFormulas, isEmptyDiff, type FormulaId } from '#core/formula';
 import { kitchenApi } from '../api/kitchenApi';
 import { sendChange } from '../api/sendChange';
-import { writeMirror } from './mirror';
+import { newId } from './device';
+import { dropMirrors, writeMirror } from './mirror';
+import { tellOtherTabs } from './otherTabs';
 import {
   conflicted,
   conflictSettled,
@@ -14,6 +16,7 @@ import {
   refused,
   saved,
   sending,
+  signedOut,
   undone,
   unreachable,
   type WorkingFormula,
@@ -38,7 +41,9 @@ autosave.startListening({
     if (!changesWork(action)) return;
     const id = idOf(action.payload);
     const state = (): WorkingFormula | undefined => getState().working.byId[id];
-    await keep(state(), dispatch);
+    const kept = await keep(state(), dispatch);
+    // What was taken over from a tab that is gone now stands in this tab's own record.
+    if (kept && formulaOpened.match(action)) await dropMirrors(action.payload.found.orphans);
     schedule(id, GATHER_MS, state, dispatch);
   },
 });
@@ -52,8 +57,8 @@ function idOf(payload: Payload): FormulaId {
 
 type Dispatch = (action: UnknownAction) => unknown;
 
-async function keep(working: WorkingFormula | undefined, dispatch: Dispatch): Promise<void> {
-  if (!working) return;
+async function keep(working: WorkingFormula | undefined, dispatch: Dispatch): Promise<boolean> {
+  if (!working) return false;
   const kept = await writeMirror({
     id: working.id,
     baseRevision: working.revision,
@@ -63,6 +68,7 @@ async function keep(working: WorkingFormula | undefined, dispatch: Dispatch): Pr
     future: working.future,
   });
   dispatch(mirrored({ id: working.id, kept }));
+  return kept;
 }
 
 function schedule(
@@ -92,7 +98,7 @@ async function send(
   const diff = diffFormulas(working.acknowledged, working.formula);
   // A change whose answer never came is sent again as it was, under its own key.
   const inFlight = working.inFlight ?? {
-    idempotencyKey: crypto.randomUUID(),
+    idempotencyKey: newId(),
     baseRevision: working.revision,
     diff,
   };
@@ -107,12 +113,17 @@ async function send(
       retryMs.delete(id);
       dispatch(saved({ id, record: outcome.record }));
       dispatch(kitchenApi.util.invalidateTags(['Shelf']));
+      tellOtherTabs({ id });
       break;
     case 'conflict':
       dispatch(conflicted({ id, record: outcome.record, conflicts: outcome.conflicts }));
       break;
     case 'refused':
       dispatch(refused({ id, message: outcome.message }));
+      break;
+    case 'signed-out':
+      dispatch(signedOut(id));
+      dispatch(kitchenApi.util.invalidateTags(['Session']));
       break;
     case 'unreachable': {
       const wait = retryMs.get(id) ?? FIRST_RETRY_MS;
@@ -124,4 +135,11 @@ async function send(
   }
   await keep(state(), dispatch);
   if (state()?.save === 'waiting') schedule(id, GATHER_MS, state, dispatch);
+}
+
+/** After signing in again: everything that waited for it is sent. */
+export function sendWaiting(working: WorkingState, dispatch: Dispatch, state: () => WorkingState): void {
+  for (const { id, save } of Object.values(working.byId)) {
+    if (save === 'signed-out') schedule(id, 0, () => state().byId[id], dispatch);
+  }
 }

@@ -1,34 +1,65 @@
 /** The kitchen as every screen needs it: settings, vessels, catalogue; defaults until the server has answered. */
 import { useMemo } from 'react';
-import { DEFAULT_SETTINGS, type OwnIngredient, type Settings } from '#contract';
+import {
+  DEFAULT_SETTINGS,
+  EMPTY_PANTRY_ENTRY,
+  type OwnIngredient,
+  type PantryEntry,
+  type Settings,
+} from '#contract';
 import type { Formula, ReadingContext } from '#core/formula';
 import {
   catalogueOf,
   ingredientFromRow,
   REFERENCE_CATALOGUE,
   REFERENCE_INGREDIENTS,
+  withBottle,
   type Catalogue,
+  type IngredientId,
 } from '#core/ingredient';
+import type { PackPrice } from '#core/composition';
 import { DEFAULT_VESSEL_ID, STARTING_VESSELS, type Vessel } from '#core/vessel';
-import { useOwnIngredientsQuery, useSettingsQuery, useVesselsQuery } from '../api/kitchenApi';
+import { useOwnIngredientsQuery, usePantryQuery, useSettingsQuery, useVesselsQuery } from '../api/kitchenApi';
 
 export interface Kitchen {
   readonly settings: Settings;
   readonly vessels: readonly Vessel[];
+  /** With the values of the bottles in use. */
   readonly catalogue: Catalogue;
+  readonly pantry: Pantry;
 }
+
+export type Pantry = Readonly<Record<string, PantryEntry>>;
+const EMPTY_PANTRY: Pantry = {};
 
 export function useKitchen(): Kitchen {
   const settings = useSettingsQuery().data ?? DEFAULT_SETTINGS;
   const vessels = useVesselsQuery().data ?? STARTING_VESSELS;
   const own = useOwnIngredientsQuery().data;
-  const catalogue = useMemo(() => catalogueWith(own), [own]);
-  return useMemo(() => ({ settings, vessels, catalogue }), [settings, vessels, catalogue]);
+  const pantry = usePantryQuery().data ?? EMPTY_PANTRY;
+  const catalogue = useMemo(() => catalogueWith(own, pantry), [own, pantry]);
+  return useMemo(() => ({ settings, vessels, catalogue, pantry }), [settings, vessels, catalogue, pantry]);
 }
 
-function catalogueWith(own: readonly OwnIngredient[] | undefined): Catalogue {
-  if (!own?.length) return REFERENCE_CATALOGUE;
-  return catalogueOf([...REFERENCE_INGREDIENTS, ...own.map(ingredientFromRow)]);
+function catalogueWith(own: readonly OwnIngredient[] | undefined, pantry: Pantry): Catalogue {
+  const known = own?.length
+    ? catalogueOf([...REFERENCE_INGREDIENTS, ...own.map(ingredientFromRow)])
+    : REFERENCE_CATALOGUE;
+  const bottled = Object.entries(pantry).flatMap(([id, { bottle }]) => {
+    const ingredient = known.get(id as IngredientId);
+    const differs = bottle.acidityGPer100Ml !== null || bottle.ph !== null;
+    return ingredient && differs ? [withBottle(ingredient, bottle)] : [];
+  });
+  return bottled.length ? catalogueOf([...known.values(), ...bottled]) : known;
+}
+
+export const entryOf = (pantry: Pantry, id: string): PantryEntry => pantry[id] ?? EMPTY_PANTRY_ENTRY;
+
+export function packPriceOf(pantry: Pantry): (id: IngredientId) => PackPrice | null {
+  return (id) => {
+    const { price, packMassG } = entryOf(pantry, id);
+    return price !== null && packMassG !== null ? { price, packMassG } : null;
+  };
 }
 
 export function vesselOf(formula: Formula, vessels: readonly Vessel[]): Vessel {

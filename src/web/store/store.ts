@@ -1,4 +1,5 @@
 import { configureStore } from '@reduxjs/toolkit';
+import { setupListeners } from '@reduxjs/toolkit/query';
 import { useDispatch, useSelector } from 'react-redux';
 import { kitchenApi } from '../api/kitchenApi';
 import { autosave } from './autosave';
@@ -8,6 +9,9 @@ export const store = configureStore({
   reducer: { [kitchenApi.reducerPath]: kitchenApi.reducer, working: workingReducer },
   middleware: (defaults) => defaults().prepend(autosave.middleware).concat(kitchenApi.middleware),
 });
+
+// Coming back to a page asks again for what may have changed meanwhile.
+setupListeners(store.dispatch);
 
 export type RootState = ReturnType<typeof store.getState>;
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();

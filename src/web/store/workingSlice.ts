@@ -15,7 +15,7 @@ import {
   type FormulaDiff,
   type FormulaId,
 } from '#core/formula';
-import type { MirroredWork } from './mirror';
+import type { FoundWork, MirroredWork } from './mirror';
 
 export interface InFlight {
   readonly idempotencyKey: string;
@@ -23,14 +23,17 @@ export interface InFlight {
   readonly diff: FormulaDiff;
 }
 
-export type SaveState = 'saved' | 'waiting' | 'sending' | 'unreachable' | 'conflict' | 'refused';
+export type SaveState =
+  'saved' | 'waiting' | 'sending' | 'unreachable' | 'signed-out' | 'conflict' | 'refused';
 
 export interface WorkingFormula {
   readonly id: FormulaId;
   readonly formula: Formula;
   readonly acknowledged: Formula;
   readonly revision: number;
-  readonly latestVersion: VersionRecord | null;
+  /** The version the working changes grew from. */
+  readonly baseVersion: VersionRecord | null;
+  readonly latestNumber: number;
   readonly past: readonly FormulaDiff[];
   readonly future: readonly FormulaDiff[];
   readonly inFlight: InFlight | null;
@@ -58,15 +61,38 @@ function saveStateOf(working: WorkingFormula): SaveState {
   return isEmptyDiff(diffFormulas(working.acknowledged, working.formula)) ? 'saved' : 'waiting';
 }
 
-function opened(record: FormulaRecord, mirrored: MirroredWork | null): WorkingFormula {
+/** What the server holds, this tab's own unsent work on top, then that of tabs that are gone. */
+function opened(record: FormulaRecord, { mine, orphans }: FoundWork): WorkingFormula {
+  const history = mine ?? orphans.at(-1) ?? null;
+  const start = openedWith(record, mine, history);
+  return orphans.reduce((working, orphan) => adopt(working, record, orphan), start);
+}
+
+function adopt(working: WorkingFormula, record: FormulaRecord, orphan: MirroredWork): WorkingFormula {
+  if (isEmptyDiff(orphan.diff)) return working;
+  const result = applyDiff(working.formula, orphan.diff);
+  if (result.status === 'conflict') {
+    const held = withConflict(working, record, orphan.diff, result.conflicts);
+    return { ...held, conflicts: [...working.conflicts, ...result.conflicts] };
+  }
+  const adopted = { ...working, formula: result.formula };
+  return { ...adopted, save: working.save === 'conflict' ? 'conflict' : saveStateOf(adopted) };
+}
+
+function openedWith(
+  record: FormulaRecord,
+  mirrored: MirroredWork | null,
+  history: MirroredWork | null,
+): WorkingFormula {
   const base: WorkingFormula = {
     id: record.id,
     formula: record.formula,
     acknowledged: record.formula,
     revision: record.revision,
-    latestVersion: record.latestVersion,
-    past: mirrored?.past ?? [],
-    future: mirrored?.future ?? [],
+    baseVersion: record.baseVersion,
+    latestNumber: record.latestNumber,
+    past: history?.past ?? [],
+    future: history?.future ?? [],
     inFlight: mirrored?.inFlight ?? null,
     save: 'saved',
     refusal: null,
@@ -96,6 +122,8 @@ function withConflict(
     acknowledged: record.formula,
     revision: record.revision,
     formula: applyOrKeep(record.formula, mergeable),
+    baseVersion: record.baseVersion,
+    latestNumber: record.latestNumber,
     inFlight: null,
     conflicts,
     save: 'conflict',
@@ -106,11 +134,8 @@ const slice = createSlice({
   name: 'working',
   initialState,
   reducers: {
-    formulaOpened(
-      state,
-      { payload }: PayloadAction<{ record: FormulaRecord; mirrored: MirroredWork | null }>,
-    ) {
-      return put(state, opened(payload.record, payload.mirrored));
+    formulaOpened(state, { payload }: PayloadAction<{ record: FormulaRecord; found: FoundWork }>) {
+      return put(state, opened(payload.record, payload.found));
     },
     /** Any edit: the whole next formula; the reversible diff is worked out here. */
     edited(state, { payload }: PayloadAction<{ id: FormulaId; formula: Formula }>) {
@@ -150,7 +175,8 @@ const slice = createSlice({
           ...working,
           acknowledged: payload.record.formula,
           revision: payload.record.revision,
-          latestVersion: payload.record.latestVersion,
+          baseVersion: payload.record.baseVersion,
+          latestNumber: payload.record.latestNumber,
           inFlight: null,
           refusal: null,
         };
@@ -164,6 +190,9 @@ const slice = createSlice({
     },
     unreachable(state, { payload: id }: PayloadAction<FormulaId>) {
       return change(state, id, (working) => ({ ...working, save: 'unreachable' }));
+    },
+    signedOut(state, { payload: id }: PayloadAction<FormulaId>) {
+      return change(state, id, (working) => ({ ...working, save: 'signed-out' }));
     },
     refused(state, { payload }: PayloadAction<{ id: FormulaId; message: string }>) {
       return change(state, payload.id, (working) => ({
@@ -186,22 +215,38 @@ const slice = createSlice({
         ),
       );
     },
-    /** The cook has chosen, for all fields in conflict: their own values or those already saved. */
-    conflictSettled(state, { payload }: PayloadAction<{ id: FormulaId; keep: 'mine' | 'theirs' }>) {
+    /** The cook has chosen for one field in conflict: their own value or the one already saved. */
+    conflictSettled(
+      state,
+      { payload }: PayloadAction<{ id: FormulaId; conflict: Conflict; keep: 'mine' | 'theirs' }>,
+    ) {
       return change(state, payload.id, (working) => {
-        const mine = working.conflicts.flatMap((conflict) =>
-          conflict.kind === 'field' ? [{ ...conflict.change, from: conflict.current }] : [],
-        );
-        const formula =
-          payload.keep === 'mine'
-            ? applyOrKeep(working.formula, { added: [], removed: [], updated: mine })
-            : working.formula;
-        const settled = { ...working, formula, conflicts: [] };
-        return { ...settled, save: saveStateOf(settled) };
+        const { conflict, keep } = payload;
+        const conflicts = working.conflicts.filter((other) => other !== conflict);
+        const mine =
+          keep === 'mine' && conflict.kind === 'field'
+            ? [{ ...conflict.change, from: conflict.current }]
+            : [];
+        const formula = applyOrKeep(working.formula, { added: [], removed: [], updated: mine });
+        const settled = { ...working, formula, conflicts };
+        return { ...settled, save: conflicts.length > 0 ? 'conflict' : saveStateOf(settled) };
       });
     },
-    versionFrozen(state, { payload }: PayloadAction<{ id: FormulaId; version: VersionRecord }>) {
-      return change(state, payload.id, (working) => ({ ...working, latestVersion: payload.version }));
+    /** Frozen on the server: its state, grown from the new version, with what was typed since on top. */
+    versionFrozen(state, { payload }: PayloadAction<{ id: FormulaId; record: FormulaRecord }>) {
+      return change(state, payload.id, (working) => {
+        const since = diffFormulas(working.acknowledged, working.formula);
+        const { record } = payload;
+        const settled = {
+          ...working,
+          acknowledged: record.formula,
+          revision: record.revision,
+          baseVersion: record.baseVersion,
+          latestNumber: record.latestNumber,
+          formula: applyOrKeep(record.formula, since),
+        };
+        return { ...settled, save: saveStateOf(settled) };
+      });
     },
     mirrored(state, { payload }: PayloadAction<{ id: FormulaId; kept: boolean }>) {
       return change(state, payload.id, (working) =>
@@ -254,6 +299,7 @@ export const {
   refused,
   saved,
   sending,
+  signedOut,
   undone,
   unreachable,
   versionFrozen,

@@ -1,5 +1,12 @@
 import { Router, type Request } from 'express';
-import { changeRequestSchema, formulaIdSchema, freezeRequestSchema, newFormulaSchema } from '#contract';
+import {
+  changeRequestSchema,
+  formulaIdSchema,
+  freezeRequestSchema,
+  newFormulaSchema,
+  NOBODY,
+  shelfRequestSchema,
+} from '#contract';
 import type { FormulaId } from '#core/formula';
 import { ApiError, parse } from '../../http/apiError';
 import type { FormulaStore } from './store';
@@ -10,9 +17,14 @@ const missing = (): ApiError =>
 
 export function formulaRoutes(store: FormulaStore): Router {
   const router = Router();
+  const startedAt = Date.now().toString(36);
 
-  router.get('/', async (_request, response) => {
-    response.json(await store.list());
+  router.get('/', async (request, response) => {
+    const { json, tag } = await store.list();
+    // Unchanged since the page last asked: nothing to send.
+    response.set({ 'Cache-Control': 'private, no-cache', ETag: `"${startedAt}-${tag}"` });
+    if (request.fresh) response.status(304).end();
+    else response.type('application/json').send(json);
   });
 
   router.post('/', async (request, response) => {
@@ -39,6 +51,13 @@ export function formulaRoutes(store: FormulaStore): Router {
     response.json(outcome.record);
   });
 
+  router.post('/:id/shelf', async (request, response) => {
+    const { shelf } = parse(shelfRequestSchema, request.body, 'Place');
+    const record = await store.move(idOf(request), shelf);
+    if (!record) throw missing();
+    response.json(record);
+  });
+
   router.get('/:id/versions', async (request, response) => {
     const id = idOf(request);
     if (!(await store.get(id))) throw missing();
@@ -46,8 +65,8 @@ export function formulaRoutes(store: FormulaStore): Router {
   });
 
   router.post('/:id/versions', async (request, response) => {
-    const { revision, note } = parse(freezeRequestSchema, request.body, 'Freeze');
-    const outcome = await store.freeze(idOf(request), revision, note ?? '');
+    const { revision, note, by } = parse(freezeRequestSchema, request.body, 'Freeze');
+    const outcome = await store.freeze(idOf(request), revision, note ?? '', by ?? NOBODY);
     switch (outcome.status) {
       case 'not-found':
         throw missing();
@@ -56,10 +75,10 @@ export function formulaRoutes(store: FormulaStore): Router {
           record: outcome.record,
         });
       case 'unchanged':
-        response.json(outcome.version);
-        return;
-      case 'frozen':
-        response.status(201).json(outcome.version);
+      case 'frozen': {
+        const { status, ...answer } = outcome;
+        response.status(status === 'frozen' ? 201 : 200).json(answer);
+      }
     }
   });
 

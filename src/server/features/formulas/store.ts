@@ -1,8 +1,26 @@
-import { and, desc, eq, sql } from 'drizzle-orm';
-import type { ChangeRequest, FormulaRecord, NewFormula, VersionRecord } from '#contract';
-import { applyDiff, isEmptyDiff, diffFormulas, type Conflict, type FormulaId } from '#core/formula';
+import { and, desc, eq, inArray, lt, sql } from 'drizzle-orm';
+import type {
+  By,
+  ChangeRequest,
+  FormulaRecord,
+  FreezeAnswer,
+  NewFormula,
+  Shelf,
+  ShelfRecord,
+  VersionRecord,
+} from '#contract';
+import {
+  applyDiff,
+  diffFormulas,
+  isEmptyDiff,
+  sameContent,
+  type Conflict,
+  type Formula,
+  type FormulaId,
+} from '#core/formula';
 import type { Database } from '../../db/client';
 import { appliedChanges, formulas, versions } from '../../db/schema';
+import { ShelfList } from './shelfList';
 
 export type ChangeOutcome =
   | { readonly status: 'applied'; readonly record: FormulaRecord }
@@ -14,28 +32,38 @@ export type ChangeOutcome =
     };
 
 export type FreezeOutcome =
-  | { readonly status: 'frozen'; readonly version: VersionRecord }
+  | ({ readonly status: 'frozen' | 'unchanged' } & FreezeAnswer)
   | { readonly status: 'not-found' }
-  | { readonly status: 'moved-on'; readonly record: FormulaRecord }
-  | { readonly status: 'unchanged'; readonly version: VersionRecord };
+  | { readonly status: 'moved-on'; readonly record: FormulaRecord };
 
 type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
+type FormulaRow = typeof formulas.$inferSelect;
+type VersionRow = typeof versions.$inferSelect;
+
+/** What lies in the bin longer than this is gone at the next start. */
+const BIN_DAYS = 30;
 
 /** Formulas and their versions. Time is given, never taken. */
 export class FormulaStore {
+  private readonly shelfList = new ShelfList();
+
   constructor(
     private readonly db: Database,
     private readonly now: () => Date,
   ) {}
 
-  async list(): Promise<FormulaRecord[]> {
-    const rows = await this.db.select().from(formulas).orderBy(formulas.createdAt, formulas.id);
-    const latest = await this.db
-      .selectDistinctOn([versions.formulaId])
-      .from(versions)
-      .orderBy(versions.formulaId, desc(versions.number));
-    const latestOf = new Map(latest.map((row) => [row.formulaId, row]));
-    return rows.map((row) => toRecord(row, latestOf.get(row.id)));
+  /** The whole shelf as JSON text, and a tag that changes with it. One process owns the folder, so it may be kept. */
+  async list(): Promise<{ json: string; tag: string }> {
+    if (!this.shelfList.isFilled) {
+      const rows = await this.db.select().from(formulas).orderBy(formulas.createdAt, formulas.id);
+      const all = await this.db.select().from(versions);
+      const byFormula = new Map<FormulaId, VersionRow[]>();
+      for (const version of all) {
+        byFormula.set(version.formulaId, [...(byFormula.get(version.formulaId) ?? []), version]);
+      }
+      this.shelfList.fill(rows.map((row) => toShelfRecord(row, byFormula.get(row.id) ?? [])));
+    }
+    return this.shelfList.answer();
   }
 
   get(id: FormulaId): Promise<FormulaRecord | null> {
@@ -45,17 +73,18 @@ export class FormulaStore {
   /** Null where the id is taken by another formula; the same formula sent again is no error. */
   async create({ id, formula }: NewFormula): Promise<FormulaRecord | null> {
     const at = this.now().toISOString();
+    // Versions are born here, not brought along.
+    const content: Formula = { ...formula, basedOnVersion: null };
     await this.db
       .insert(formulas)
-      .values({ id, revision: 0, content: formula, createdAt: at, updatedAt: at })
+      .values({ id, revision: 0, content, createdAt: at, updatedAt: at })
       .onConflictDoNothing();
-    const record = await readRecord(this.db, id);
-    const same = record && isEmptyDiff(diffFormulas(record.formula, formula));
-    return same ? record : null;
+    const record = await this.listed(id);
+    return record && isEmptyDiff(diffFormulas(record.formula, content)) ? record : null;
   }
 
-  change(id: FormulaId, { idempotencyKey, diff }: ChangeRequest): Promise<ChangeOutcome> {
-    return this.db.transaction(async (tx): Promise<ChangeOutcome> => {
+  async change(id: FormulaId, { idempotencyKey, diff }: ChangeRequest): Promise<ChangeOutcome> {
+    const outcome = await this.db.transaction(async (tx): Promise<ChangeOutcome> => {
       const record = await readRecord(tx, id);
       if (!record) return { status: 'not-found' };
       const seen = await tx
@@ -67,18 +96,14 @@ export class FormulaStore {
       if (result.status === 'conflict') {
         return { status: 'conflict', conflicts: result.conflicts, record };
       }
-      const at = this.now().toISOString();
-      const revision = record.revision + 1;
+      const revision = await this.write(tx, record, result.formula);
       await tx
-        .update(formulas)
-        .set({ content: result.formula, revision, updatedAt: at })
-        .where(eq(formulas.id, id));
-      await tx.insert(appliedChanges).values({ key: idempotencyKey, formulaId: id, revision, createdAt: at });
-      return {
-        status: 'applied',
-        record: { ...record, formula: result.formula, revision, updatedAt: at },
-      };
+        .insert(appliedChanges)
+        .values({ key: idempotencyKey, formulaId: id, revision, createdAt: this.now().toISOString() });
+      return { status: 'applied', record: (await readRecord(tx, id))! };
     });
+    await this.listed(id);
+    return outcome;
   }
 
   async versions(id: FormulaId): Promise<VersionRecord[]> {
@@ -90,66 +115,122 @@ export class FormulaStore {
     return rows.map(toVersion);
   }
 
-  freeze(id: FormulaId, revision: number, note: string): Promise<FreezeOutcome> {
-    return this.db.transaction(async (tx): Promise<FreezeOutcome> => {
+  /** Makes the next version of what the cook saw; the working formula then grows from it. */
+  async freeze(id: FormulaId, revision: number, note: string, by: By): Promise<FreezeOutcome> {
+    const outcome = await this.db.transaction(async (tx): Promise<FreezeOutcome> => {
       const record = await readRecord(tx, id);
       if (!record) return { status: 'not-found' };
       if (record.revision !== revision) return { status: 'moved-on', record };
-      const latest = record.latestVersion;
-      if (latest && isEmptyDiff(diffFormulas(latest.formula, record.formula))) {
-        return { status: 'unchanged', version: latest };
+      const base = record.baseVersion;
+      if (base && sameContent(base.formula, record.formula)) {
+        return { status: 'unchanged', version: base, record };
       }
       const row = {
         formulaId: id,
-        number: (latest?.number ?? 0) + 1,
+        number: record.latestNumber + 1,
+        parent: record.formula.basedOnVersion,
         content: record.formula,
         note,
+        by,
         createdAt: this.now().toISOString(),
       };
       await tx.insert(versions).values(row);
-      return { status: 'frozen', version: toVersion(row) };
+      await this.write(tx, record, { ...record.formula, basedOnVersion: row.number });
+      return { status: 'frozen', version: toVersion(row), record: (await readRecord(tx, id))! };
     });
+    await this.listed(id);
+    return outcome;
+  }
+
+  /** Puts a formula on the shelf, into the archive or into the bin. Nothing is destroyed by it. */
+  async move(id: FormulaId, shelf: Shelf): Promise<FormulaRecord | null> {
+    const at = this.now().toISOString();
+    await this.db.update(formulas).set({ shelf, shelfSince: at }).where(eq(formulas.id, id));
+    return this.listed(id);
+  }
+
+  /** Empties what has lain in the bin for {@link BIN_DAYS} days. */
+  async emptyBin(): Promise<void> {
+    const before = new Date(this.now().getTime() - BIN_DAYS * 86_400_000).toISOString();
+    await this.db.delete(formulas).where(and(eq(formulas.shelf, 'bin'), lt(formulas.shelfSince, before)));
   }
 
   async isEmpty(): Promise<boolean> {
     const [row] = await this.db.select({ count: sql<number>`count(*)::int` }).from(formulas);
     return row!.count === 0;
   }
+
+  private async write(tx: Transaction, record: FormulaRecord, content: Formula): Promise<number> {
+    const revision = record.revision + 1;
+    const updatedAt = this.now().toISOString();
+    await tx.update(formulas).set({ content, revision, updatedAt }).where(eq(formulas.id, record.id));
+    return revision;
+  }
+
+  /** Reads a formula after a change and brings the kept list up to it. */
+  private async listed(id: FormulaId): Promise<FormulaRecord | null> {
+    const record = await readRecord(this.db, id);
+    if (record) {
+      const { baseVersion, ...rest } = record;
+      this.shelfList.put({ ...rest, changed: isChanged(record.formula, baseVersion?.formula) });
+    }
+    return record;
+  }
 }
+
+const isChanged = (working: Formula, base: Formula | undefined): boolean =>
+  base !== undefined && !sameContent(base, working);
 
 async function readRecord(db: Database | Transaction, id: FormulaId): Promise<FormulaRecord | null> {
   const [row] = await db.select().from(formulas).where(eq(formulas.id, id));
   if (!row) return null;
   const [latest] = await db
-    .select()
+    .select({ number: versions.number })
     .from(versions)
     .where(eq(versions.formulaId, id))
     .orderBy(desc(versions.number))
     .limit(1);
-  return toRecord(row, latest);
+  const base = row.content.basedOnVersion;
+  const found =
+    base === null
+      ? []
+      : await db
+          .select()
+          .from(versions)
+          .where(and(eq(versions.formulaId, id), inArray(versions.number, [base])));
+  return {
+    ...common(row, latest?.number ?? 0),
+    baseVersion: found[0] ? toVersion(found[0]) : null,
+  };
 }
 
 const isoTime = (value: string): string => new Date(value).toISOString();
 
-function toVersion(row: typeof versions.$inferSelect): VersionRecord {
+function toVersion(row: VersionRow): VersionRecord {
   return {
     number: row.number,
+    parent: row.parent,
     note: row.note,
     formula: row.content,
+    by: row.by,
     createdAt: isoTime(row.createdAt),
   };
 }
 
-function toRecord(
-  row: typeof formulas.$inferSelect,
-  latest: typeof versions.$inferSelect | undefined,
-): FormulaRecord {
+function common(row: FormulaRow, latestNumber: number): Omit<FormulaRecord, 'baseVersion'> {
   return {
     id: row.id,
     revision: row.revision,
     formula: row.content,
-    latestVersion: latest ? toVersion(latest) : null,
+    shelf: row.shelf,
+    latestNumber,
     createdAt: isoTime(row.createdAt),
     updatedAt: isoTime(row.updatedAt),
   };
+}
+
+function toShelfRecord(row: FormulaRow, all: readonly VersionRow[]): ShelfRecord {
+  const base = all.find(({ number }) => number === row.content.basedOnVersion);
+  const latest = Math.max(0, ...all.map(({ number }) => number));
+  return { ...common(row, latest), changed: isChanged(row.content, base?.content) };
 }

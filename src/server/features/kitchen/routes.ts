@@ -1,5 +1,12 @@
 import { Router } from 'express';
-import { ingredientRowSchema, settingsSchema } from '#contract';
+import {
+  cookSchema,
+  ingredientIdSchema,
+  ingredientRowSchema,
+  pantryEntrySchema,
+  settingsSchema,
+  vesselSchema,
+} from '#contract';
 import { ApiError, parse } from '../../http/apiError';
 import type { KitchenStore } from './store';
 
@@ -15,6 +22,33 @@ export function kitchenRoutes(store: KitchenStore): Router {
 
   router.get('/vessels', async (_request, response) => {
     response.json(await store.vessels());
+  });
+
+  router.put('/vessels/:id', async (request, response) => {
+    const vessel = parse(vesselSchema, request.body, 'Vessel');
+    if (vessel.id !== request.params.id) {
+      throw new ApiError('invalid', 'The vessel’s id is not the one in the address.');
+    }
+    response.json(await store.saveVessel(vessel));
+  });
+
+  router.get('/cooks', async (_request, response) => {
+    response.json(await store.cooks());
+  });
+  router.put('/cooks/:id', async (request, response) => {
+    const cook = parse(cookSchema, request.body, 'Cook');
+    if (cook.id !== request.params.id) {
+      throw new ApiError('invalid', 'The cook’s id is not the one in the address.');
+    }
+    response.json(await store.saveCook(cook));
+  });
+
+  router.get('/pantry', async (_request, response) => {
+    response.json(await store.pantry());
+  });
+  router.put('/pantry/:id', async (request, response) => {
+    const id = parse(ingredientIdSchema, request.params.id, 'Ingredient id');
+    response.json(await store.savePantry(id, parse(pantryEntrySchema, request.body, 'Pantry entry')));
   });
 
   router.get('/ingredients', async (_request, response) => {

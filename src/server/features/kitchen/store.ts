@@ -1,8 +1,8 @@
 import { eq } from 'drizzle-orm';
-import { DEFAULT_SETTINGS, type OwnIngredient, type Settings } from '#contract';
+import { DEFAULT_SETTINGS, type Cook, type OwnIngredient, type PantryEntry, type Settings } from '#contract';
 import { STARTING_VESSELS, type Vessel } from '#core/vessel';
 import type { Database } from '../../db/client';
-import { ingredients, settings, vessels } from '../../db/schema';
+import { cooks, ingredients, pantry, settings, vessels } from '../../db/schema';
 
 const KITCHEN = 'kitchen';
 
@@ -36,6 +36,43 @@ export class KitchenStore {
       .insert(vessels)
       .values(STARTING_VESSELS.map((content, position) => ({ id: content.id, content, position })))
       .onConflictDoNothing();
+  }
+
+  /** Adds a vessel of the kitchen's own, or changes one. */
+  async saveVessel(content: Vessel): Promise<Vessel> {
+    const position = (await this.vessels()).length;
+    await this.db
+      .insert(vessels)
+      .values({ id: content.id, content, position })
+      .onConflictDoUpdate({ target: vessels.id, set: { content } });
+    return content;
+  }
+
+  async cooks(): Promise<Cook[]> {
+    const rows = await this.db.select().from(cooks).orderBy(cooks.createdAt, cooks.id);
+    return rows.map((row) => row.content);
+  }
+
+  async saveCook(content: Cook): Promise<Cook> {
+    await this.db
+      .insert(cooks)
+      .values({ id: content.id, content, createdAt: this.now().toISOString() })
+      .onConflictDoUpdate({ target: cooks.id, set: { content } });
+    return content;
+  }
+
+  async pantry(): Promise<Record<string, PantryEntry>> {
+    const rows = await this.db.select().from(pantry);
+    return Object.fromEntries(rows.map((row) => [row.ingredientId, row.content]));
+  }
+
+  async savePantry(ingredientId: string, content: PantryEntry): Promise<PantryEntry> {
+    const values = { ingredientId, content, updatedAt: this.now().toISOString() };
+    await this.db
+      .insert(pantry)
+      .values(values)
+      .onConflictDoUpdate({ target: pantry.ingredientId, set: values });
+    return content;
   }
 
   async ownIngredients(): Promise<OwnIngredient[]> {

@@ -17,18 +17,20 @@ import {
 import { PHASES, type AdditionId, type Phase } from '#core/formula';
 import type { Reckoning } from '#core/reckoning';
 import type { Settings } from '#contract';
-import { AdditionRow, PHASE_NAMES, type RowActions } from './AdditionRow';
+import { AdditionRow } from './AdditionRow';
+import { PHASE_NAMES, type RowActions } from './rowActions';
 
 interface AdditionListProps {
   readonly reckoning: Reckoning;
   readonly settings: Settings;
   readonly spoons: Settings['spoons'];
   readonly actions: RowActions;
+  readonly selection: ReadonlySet<AdditionId>;
   readonly onDrop: (id: AdditionId, order: readonly (AdditionId | Phase)[]) => void;
 }
 
 /** Base, oil, finish: one list, so that a row can be carried from one into the other. */
-export function AdditionList({ reckoning, settings, spoons, actions, onDrop }: AdditionListProps) {
+export function AdditionList({ reckoning, settings, spoons, actions, selection, onDrop }: AdditionListProps) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -58,6 +60,7 @@ export function AdditionList({ reckoning, settings, spoons, actions, onDrop }: A
                 settings={settings}
                 spoons={spoons}
                 actions={actions}
+                selected={selection.has(reckoned.addition.id)}
               />
             ) : (
               <PhaseHeading key={entry} phase={entry as Phase} empty={!hasPhase(reckoning, entry as Phase)} />

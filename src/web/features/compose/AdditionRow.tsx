@@ -1,48 +1,41 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { DropdownMenu } from 'radix-ui';
-import { GripVertical, Minus, MoreHorizontal, Plus } from 'lucide-react';
+import { Check, GripVertical, Lock, Minus, Plus } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
-import { PHASES, type Addition, type AdditionId, type Phase } from '#core/formula';
+import type { Addition } from '#core/formula';
 import { componentOf, isPoured, spoonVolumeMl } from '#core/ingredient';
-import {
-  isExact,
-  nearestSpoons,
-  nudgeAmount,
-  sayDoubt,
-  sayProblem,
-  type Doubt,
-  type Problem,
-} from '#core/quantity';
+import { isExact, nearestSpoons, nudgeAmount } from '#core/quantity';
 import type { ReckonedAddition } from '#core/reckoning';
 import type { Settings } from '#contract';
 import { ComponentMark } from '../../drawing/ComponentMark';
 import { formatAmount, formatPercent } from '../../format';
 import { IconButton } from '../../ui/Button';
 import { AmountField } from './AmountField';
-
-export interface RowActions {
-  readonly draft: (id: AdditionId, text: string | null) => void;
-  readonly patch: (id: AdditionId, patch: Partial<Addition>) => void;
-  readonly step: (id: AdditionId, direction: 'up' | 'down') => void;
-  readonly toPhase: (id: AdditionId, phase: Phase) => void;
-  readonly remove: (id: AdditionId) => void;
-  /** Settles which ingredient an unread line means. */
-  readonly name: (id: AdditionId, ingredientName: string) => void;
-  readonly details: (id: AdditionId) => void;
-}
+import type { RowActions } from './rowActions';
+import { DoubtLine, ProblemLine } from './RowHints';
+import { RowMenu } from './RowMenu';
 
 interface AdditionRowProps {
   readonly reckoned: ReckonedAddition;
   readonly settings: Settings;
   readonly spoons: Settings['spoons'];
   readonly actions: RowActions;
+  readonly selected: boolean;
 }
 
-export const PHASE_NAMES: Record<Phase, string> = {
-  base: 'Base first',
-  oil: 'Oil last, in a thin stream',
-  finish: 'To finish',
+const ALT_KEYS: Readonly<Record<string, (addition: Addition, actions: RowActions) => void>> = {
+  o: ({ id, optional }, { patch }) => {
+    patch(id, { optional: !optional });
+  },
+  l: ({ id, locked }, { patch }) => {
+    patch(id, { locked: !locked });
+  },
+  x: ({ id }, { select }) => {
+    select(id);
+  },
+  d: ({ id }, { details }) => {
+    details(id);
+  },
 };
 
 /** Moves the focus to the amount of the row before or after. */
@@ -53,7 +46,7 @@ function focusNeighbour(from: HTMLElement, by: number): void {
   next?.select();
 }
 
-export function AdditionRow({ reckoned, settings, spoons, actions }: AdditionRowProps) {
+export function AdditionRow({ reckoned, settings, spoons, actions, selected }: AdditionRowProps) {
   const { addition, reading, counted, massFraction } = reckoned;
   const { id } = addition;
   const drag = useSortable({ id });
@@ -74,9 +67,11 @@ export function AdditionRow({ reckoned, settings, spoons, actions }: AdditionRow
       event.preventDefault();
       focusNeighbour(event.currentTarget, -1);
       actions.remove(id);
-    } else if (event.altKey && event.key.toLowerCase() === 'o') {
+    } else if (event.altKey) {
+      const act = ALT_KEYS[event.key.toLowerCase()];
+      if (!act) return;
       event.preventDefault();
-      actions.patch(id, { optional: !addition.optional });
+      act(addition, actions);
     }
   };
   const hintId = `hint-${id}`;
@@ -85,7 +80,7 @@ export function AdditionRow({ reckoned, settings, spoons, actions }: AdditionRow
     <li
       ref={drag.setNodeRef}
       style={{ transform: CSS.Translate.toString(drag.transform), transition: drag.transition }}
-      className={`grid grid-cols-[18px_22px_minmax(0,112px)_minmax(0,1fr)_auto] items-center gap-x-2 border-b border-rule py-[5px] sm:grid-cols-[18px_22px_106px_minmax(0,1fr)_66px_50px_auto] ${drag.isDragging ? 'relative z-10 bg-tape-soft' : ''} ${counted ? '' : 'text-quiet'}`}
+      className={`grid grid-cols-[18px_22px_minmax(0,112px)_minmax(0,1fr)_auto] items-center gap-x-2 border-b border-rule py-[5px] sm:grid-cols-[18px_22px_106px_minmax(0,1fr)_66px_50px_auto] ${drag.isDragging ? 'relative z-10' : ''} ${drag.isDragging || selected ? 'bg-tape-soft' : ''} ${counted ? '' : 'text-quiet'}`}
       data-testid="addition"
       data-addition-id={id}
     >
@@ -98,7 +93,23 @@ export function AdditionRow({ reckoned, settings, spoons, actions }: AdditionRow
       >
         <GripVertical size={16} aria-hidden />
       </button>
-      <ComponentMark component={read ? componentOf(reading.ingredient) : null} />
+      <button
+        type="button"
+        aria-pressed={selected}
+        aria-label={`Select ${name}`}
+        title="Select"
+        className="relative grid h-8 place-items-center rounded-md"
+        onClick={() => {
+          actions.select(id);
+        }}
+      >
+        <ComponentMark component={read ? componentOf(reading.ingredient) : null} />
+        {selected && (
+          <span className="absolute inset-x-0 grid h-[22px] place-items-center rounded-md bg-ink text-white">
+            <Check size={15} aria-hidden />
+          </span>
+        )}
+      </button>
       <AmountField
         className="col-start-3 row-start-2 sm:col-start-auto sm:row-start-auto"
         value={addition.amountText}
@@ -116,6 +127,9 @@ export function AdditionRow({ reckoned, settings, spoons, actions }: AdditionRow
       <span className="col-span-3 col-start-3 row-start-1 min-w-0 pb-1 sm:col-span-1 sm:col-start-auto sm:row-start-auto sm:pb-0">
         <span className="line-clamp-2 leading-[1.15rem] font-semibold break-words" title={name}>
           {name}
+          {addition.locked && (
+            <Lock size={13} className="mb-0.5 ml-1.5 inline" role="img" aria-label="amount locked" />
+          )}
         </span>
         <SubLine addition={addition} counted={counted} />
       </span>
@@ -214,108 +228,5 @@ function Mass({ reckoned, settings, spoons }: Pick<AdditionRowProps, 'reckoned' 
       {near && <span aria-label="about">≈ </span>}
       {text}
     </span>
-  );
-}
-
-function DoubtLine({ doubt, onChoose }: { doubt: Doubt; onChoose: (text: string) => void }) {
-  if (doubt.code !== 'ounce-weight-or-volume') {
-    return <span className="block text-quiet">{sayDoubt(doubt)}</span>;
-  }
-  return (
-    <span className="flex flex-wrap items-center gap-2 text-quiet">
-      By weight or by volume?
-      {doubt.choices.map((choice) => (
-        <button
-          key={choice}
-          type="button"
-          className="min-h-8 rounded-md border border-edge bg-paper px-2 font-semibold text-ink"
-          onClick={() => {
-            onChoose(choice);
-          }}
-        >
-          {choice}
-        </button>
-      ))}
-    </span>
-  );
-}
-
-function ProblemLine({ problem, onChoose }: { problem: Problem; onChoose: (name: string) => void }) {
-  const near = 'near' in problem ? problem.near : [];
-  if (near.length === 0) return <span className="text-acid-ink">{sayProblem(problem)}</span>;
-  return (
-    <span className="flex flex-wrap items-center gap-1.5">
-      <span className="text-acid-ink">
-        “{'text' in problem ? problem.text : ''}” is not clear. Which one?
-      </span>
-      {near.map((name) => (
-        <button
-          key={name}
-          type="button"
-          className="min-h-8 rounded-md border border-edge bg-paper px-2 font-semibold"
-          onClick={() => {
-            onChoose(name);
-          }}
-        >
-          {name}
-        </button>
-      ))}
-    </span>
-  );
-}
-
-function RowMenu({ addition, name, actions }: { addition: Addition; name: string; actions: RowActions }) {
-  const item = 'flex min-h-8 items-center rounded px-3 outline-none data-highlighted:bg-mint';
-  return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger asChild>
-        <IconButton label={`More about ${name}`} className="border-transparent bg-transparent">
-          <MoreHorizontal size={16} aria-hidden />
-        </IconButton>
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="end"
-          className="z-50 min-w-48 rounded-md border border-edge bg-paper p-1 shadow-lg"
-        >
-          <DropdownMenu.Item
-            className={item}
-            onSelect={() => {
-              actions.details(addition.id);
-            }}
-          >
-            Ingredient, form and note…
-          </DropdownMenu.Item>
-          <DropdownMenu.Item
-            className={item}
-            onSelect={() => {
-              actions.patch(addition.id, { optional: !addition.optional });
-            }}
-          >
-            {addition.optional ? 'Always in' : 'Make optional'}
-          </DropdownMenu.Item>
-          {PHASES.filter((phase) => phase !== addition.phase).map((phase) => (
-            <DropdownMenu.Item
-              key={phase}
-              className={item}
-              onSelect={() => {
-                actions.toPhase(addition.id, phase);
-              }}
-            >
-              Move to: {PHASE_NAMES[phase].toLowerCase()}
-            </DropdownMenu.Item>
-          ))}
-          <DropdownMenu.Separator className="my-1 h-px bg-rule" />
-          <DropdownMenu.Item
-            className={`${item} text-acid-ink`}
-            onSelect={() => {
-              actions.remove(addition.id);
-            }}
-          >
-            Take out
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
   );
 }

@@ -1,10 +1,12 @@
 import { useMemo, useRef, useState } from 'react';
 import type { AdditionId, Formula } from '#core/formula';
+import { costOf } from '#core/composition';
 import { findIngredient } from '#core/ingredient';
 import { reckonFormula } from '#core/reckoning';
 import { sayError, useFreezeMutation, useSaveSettingsMutation } from '../../api/kitchenApi';
 import { formatAmount, formatRatio } from '../../format';
-import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
+import { byNow, newId } from '../../store/device';
+import { contextFor, packPriceOf, useKitchen, vesselOf } from '../../store/kitchen';
 import { useAppDispatch } from '../../store/store';
 import {
   conflictSettled,
@@ -19,31 +21,43 @@ import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
 import { AddLine } from './AddLine';
 import { AdditionList } from './AdditionList';
 import { AdditionPanel } from './AdditionPanel';
-import type { RowActions } from './AdditionRow';
 import { ConflictNotice } from './ConflictNotice';
 import {
   addTyped,
   dropAddition,
+  moveAll,
   patchAddition,
+  patchAll,
   placeAddition,
   removeAddition,
+  removeAll,
   setRatio,
   stepAddition,
-} from './edits';
+} from '../../store/edits';
 import { FormulaHeader } from './FormulaHeader';
 import { JarPanel } from './JarPanel';
 import { PalateRail } from './PalateRail';
 import { RatioBar } from './RatioBar';
+import type { RowActions } from './rowActions';
+import { ScalePanel } from './ScalePanel';
+import { SelectionBar } from './SelectionBar';
+import { VesselPanel } from './VesselPanel';
 
 const ROW_KEYS = [
   { keys: ['ArrowUp', 'ArrowDown'], does: 'to the amount above or below' },
   { keys: ['shift+ArrowUp', 'shift+ArrowDown'], does: 'next kitchen step more or less' },
   { keys: ['alt+ArrowUp', 'alt+ArrowDown'], does: 'move the addition up or down' },
   { keys: ['alt+o'], does: 'optional, or always in' },
+  { keys: ['alt+l'], does: 'lock the amount, or unlock it' },
+  { keys: ['alt+d'], does: 'ingredient, form and note' },
+  { keys: ['alt+x'], does: 'select, or let go' },
   { keys: ['shift+Delete'], does: 'take the addition out' },
 ];
 
-const newAdditionId = (): AdditionId => crypto.randomUUID() as AdditionId;
+const newAdditionId = (): AdditionId => newId() as AdditionId;
+
+type OpenPanel = 'keys' | 'scale' | 'vessel' | { readonly detailsOf: AdditionId };
+const NONE: ReadonlySet<AdditionId> = new Set();
 
 /** The bench: jar, additions, palate, and everything that changes them. */
 export function ComposeBench({ working }: { working: WorkingFormula }) {
@@ -53,8 +67,9 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
   const { settings } = kitchen;
   const [draft, setDraft] = useState<{ id: AdditionId; text: string } | null>(null);
   const [editingRatio, setEditingRatio] = useState(false);
-  const [showKeys, setShowKeys] = useState(false);
-  const [detailsOf, setDetailsOf] = useState<AdditionId | null>(null);
+  const [blocked, setBlocked] = useState<string | null>(null);
+  const [panel, setPanel] = useState<OpenPanel | null>(null);
+  const [selection, setSelection] = useState(NONE);
   const [freeze, freezing] = useFreezeMutation();
   const [saveSettings] = useSaveSettingsMutation();
   const addField = useRef<HTMLInputElement>(null);
@@ -74,10 +89,10 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
   const switchUnits = (): void =>
     void saveSettings({ ...settings, amountsIn: settings.amountsIn === 'grams' ? 'spoons' : 'grams' });
   const freezeNow = (): void => {
-    void freeze({ id, revision: working.revision, note: '' })
+    void freeze({ id, revision: working.revision, note: '', by: byNow() })
       .unwrap()
       .then(
-        (version) => dispatch(versionFrozen({ id, version })),
+        ({ record }) => dispatch(versionFrozen({ id, record })),
         () => undefined,
       );
   };
@@ -103,7 +118,16 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
       const { id: ingredientId, name } = found.ingredient;
       edit(patchAddition(formula, rowId, { ingredientId, ingredientText: name }));
     },
-    details: setDetailsOf,
+    details: (detailsOf) => {
+      setPanel({ detailsOf });
+    },
+    select: (rowId) => {
+      setSelection((now) => {
+        const next = new Set(now);
+        if (!next.delete(rowId)) next.add(rowId);
+        return next;
+      });
+    },
   };
 
   const shortcuts: readonly Shortcut[] = [
@@ -127,13 +151,34 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
         edit({ ...formula, countsOptional: !formula.countsOptional });
       },
     },
+    {
+      keys: ['s'],
+      does: 'scale this jar',
+      run: () => {
+        setPanel('scale');
+      },
+    },
+    {
+      keys: ['v'],
+      does: 'make a vessel of your own',
+      run: () => {
+        setPanel('vessel');
+      },
+    },
+    {
+      keys: ['Escape'],
+      does: 'let the selection go',
+      run: () => {
+        setSelection(NONE);
+      },
+    },
     { keys: ['mod+z'], does: 'undo', run: undo, inFields: true },
     { keys: ['mod+shift+z', 'mod+y'], does: 'redo', run: redo, inFields: true },
     {
       keys: ['?'],
       does: 'these keys',
       run: () => {
-        setShowKeys(true);
+        setPanel('keys');
       },
     },
   ];
@@ -147,7 +192,21 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
     const after = formatRatio(totals.measures.oilToAcidVolumeRatio, settings);
     return `makes ${volume}${before === after ? '' : `, ratio ${before} → ${after}`}.`;
   };
-  const details = formula.additions.find((addition) => addition.id === detailsOf);
+  const details =
+    typeof panel === 'object'
+      ? formula.additions.find(({ id: rowId }) => rowId === panel?.detailsOf)
+      : undefined;
+  const selected = new Set(
+    formula.additions.map(({ id: rowId }) => rowId).filter((rowId) => selection.has(rowId)),
+  );
+  const onSelected = (next: Formula): void => {
+    edit(next);
+    setSelection(NONE);
+  };
+  const closePanel = (): void => {
+    setPanel(null);
+  };
+  const cost = costOf(reckoning.portions, packPriceOf(kitchen.pantry));
   const hasOptional = formula.additions.some(({ optional }) => optional);
   return (
     <div className="flex flex-col lg:h-[calc(100dvh-78px)] lg:min-h-[560px]">
@@ -161,7 +220,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
         onFreeze={freezeNow}
         onUnits={switchUnits}
         onKeys={() => {
-          setShowKeys(true);
+          setPanel('keys');
         }}
       />
       {freezing.isError && (
@@ -169,7 +228,10 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
           Not frozen. {sayError(freezing.error)}
         </p>
       )}
-      <ConflictNotice working={working} onSettle={(keep) => dispatch(conflictSettled({ id, keep }))} />
+      <ConflictNotice
+        working={working}
+        onSettle={(conflict, keep) => dispatch(conflictSettled({ id, conflict, keep }))}
+      />
       <div className="grid min-h-0 flex-1 gap-3.5 lg:grid-cols-[262px_minmax(0,1fr)_330px] xl:grid-cols-[262px_minmax(0,1fr)_352px]">
         <div className="order-2 grid min-h-0 lg:order-1">
           <JarPanel
@@ -181,6 +243,12 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
             onVessel={(vesselId) => {
               edit({ ...formula, vesselId });
             }}
+            onNewVessel={() => {
+              setPanel('vessel');
+            }}
+            onScale={() => {
+              setPanel('scale');
+            }}
           />
         </div>
         <section aria-label="Additions" className="card order-1 flex min-h-0 flex-col p-4 lg:order-2">
@@ -188,13 +256,40 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
             formula={formula}
             reckoning={reckoning}
             settings={settings}
+            cost={cost}
             editing={editingRatio}
             onEditing={setEditingRatio}
             onSet={(wanted, follows) => {
               const next = setRatio(formula, reckoning, wanted, follows, context);
-              if (next) edit(next);
+              setBlocked('blocked' in next ? next.blocked : null);
+              if (!('blocked' in next)) edit(next);
             }}
           />
+          {blocked && (
+            <p role="alert" className="text-sm text-acid-ink">
+              {blocked}
+            </p>
+          )}
+          {selected.size > 0 && (
+            <SelectionBar
+              count={selected.size}
+              onPhase={(phase) => {
+                onSelected(moveAll(formula, selected, phase));
+              }}
+              onOptional={(optional) => {
+                onSelected(patchAll(formula, selected, { optional }));
+              }}
+              onLock={(locked) => {
+                onSelected(patchAll(formula, selected, { locked }));
+              }}
+              onRemove={() => {
+                onSelected(removeAll(formula, selected));
+              }}
+              onClear={() => {
+                setSelection(NONE);
+              }}
+            />
+          )}
           <div className="min-h-0 flex-1 lg:overflow-auto">
             {formula.additions.length === 0 && (
               <p className="my-4 text-quiet">
@@ -207,6 +302,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
               settings={settings}
               spoons={formula.spoons}
               actions={actions}
+              selection={selected}
               onDrop={(rowId, order) => {
                 edit(dropAddition(formula, rowId, order));
               }}
@@ -247,16 +343,31 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
           onSave={(patch) => {
             edit(patchAddition(formula, details.id, patch));
           }}
-          onClose={() => {
-            setDetailsOf(null);
+          onClose={closePanel}
+        />
+      )}
+      {panel === 'scale' && (
+        <ScalePanel
+          formula={formula}
+          reckoning={reckoning}
+          vessel={vessel}
+          context={context}
+          settings={settings}
+          onScale={edit}
+          onClose={closePanel}
+        />
+      )}
+      {panel === 'vessel' && (
+        <VesselPanel
+          onMade={(vesselId) => {
+            edit({ ...formula, vesselId });
           }}
+          onClose={closePanel}
         />
       )}
       <KeyHelp
-        open={showKeys}
-        onClose={() => {
-          setShowKeys(false);
-        }}
+        open={panel === 'keys'}
+        onClose={closePanel}
         groups={[
           { title: 'Anywhere on this page', shortcuts },
           { title: 'In an amount', shortcuts: ROW_KEYS },

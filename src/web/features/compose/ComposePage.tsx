@@ -2,7 +2,7 @@ import { Link, useParams } from 'react-router';
 import type { FormulaId } from '#core/formula';
 import { Loading, Trouble } from '../../ui/PageState';
 import { ComposeBench } from './ComposeBench';
-import { useWorking } from './useWorking';
+import { useWorking } from '../../store/useWorking';
 
 export function ComposePage() {
   const id = useParams().id as FormulaId;

@@ -9,52 +9,60 @@ const FIELD_NAMES: Partial<Record<string, string>> = {
   rank: 'place',
   vesselId: 'vessel',
   name: 'name',
+  basedOnVersion: 'version it grows from',
 };
 
-/** The same field changed twice: both values, and the cook's choice. */
+/** The same field changed twice: both values, and the cook's choice, field by field. */
 export function ConflictNotice({
   working,
   onSettle,
 }: {
   working: WorkingFormula;
-  onSettle: (keep: 'mine' | 'theirs') => void;
+  onSettle: (conflict: Conflict, keep: 'mine' | 'theirs') => void;
 }) {
   if (working.save !== 'conflict') return null;
   return (
     <div role="alert" className="card mb-3 border-l-4 border-l-acid p-3">
       <p className="font-semibold">Changed elsewhere while you worked. Which stays?</p>
-      <ul className="my-1 list-disc pl-6">
-        {working.conflicts.map((conflict) => (
-          <li key={`${conflict.change.additionId}-${conflict.change.field}`}>
-            {sayConflict(conflict, working)}
-          </li>
-        ))}
+      <ul className="mt-2 grid gap-2">
+        {working.conflicts.map((conflict) => {
+          const { what, mine, theirs } = told(conflict, working);
+          return (
+            <li
+              key={`${conflict.change.additionId}-${conflict.change.field}`}
+              className="flex flex-wrap items-center gap-3"
+            >
+              <span>{what}</span>
+              <Button
+                kind="main"
+                disabled={conflict.kind !== 'field'}
+                onClick={() => {
+                  onSettle(conflict, 'mine');
+                }}
+              >
+                Keep mine: {mine}
+              </Button>
+              <Button
+                onClick={() => {
+                  onSettle(conflict, 'theirs');
+                }}
+              >
+                Take theirs: {theirs}
+              </Button>
+            </li>
+          );
+        })}
       </ul>
-      <div className="flex gap-3">
-        <Button
-          kind="main"
-          onClick={() => {
-            onSettle('mine');
-          }}
-        >
-          Keep mine
-        </Button>
-        <Button
-          onClick={() => {
-            onSettle('theirs');
-          }}
-        >
-          Take theirs
-        </Button>
-      </div>
     </div>
   );
 }
 
-function sayConflict(conflict: Conflict, working: WorkingFormula): string {
+function told(conflict: Conflict, working: WorkingFormula): { what: string; mine: string; theirs: string } {
   const { change } = conflict;
   const addition = working.formula.additions.find(({ id }) => id === change.additionId);
-  const what = `${FIELD_NAMES[change.field] ?? change.field}${addition ? ` of ${addition.ingredientText}` : ''}`;
-  if (conflict.kind === 'removed-meanwhile') return `${what}: yours “${change.to}”; taken out elsewhere.`;
-  return `${what}: yours “${change.to}”, theirs “${conflict.current}”.`;
+  return {
+    what: `${FIELD_NAMES[change.field] ?? change.field}${addition ? ` of ${addition.ingredientText}` : ''}`,
+    mine: String(change.to),
+    theirs: conflict.kind === 'field' ? String(conflict.current) : 'taken out',
+  };
 }

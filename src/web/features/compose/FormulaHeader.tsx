@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { sayVersion } from '#core/formula';
 import type { SaveState, WorkingFormula } from '../../store/workingSlice';
 import { Button, IconButton } from '../../ui/Button';
+import { FormulaStages } from '../../ui/FormulaStages';
 
 interface FormulaHeaderProps {
   readonly working: WorkingFormula;
@@ -19,9 +20,11 @@ const SAVE_WORDS: Record<SaveState, string> = {
   waiting: 'Kept, saving…',
   sending: 'Kept, saving…',
   unreachable: 'Server away: kept in this browser, sent when it is back',
+  'signed-out': 'Signed out: kept in this browser, sent once you are back in',
   conflict: 'Changed elsewhere: choose below',
   refused: 'Not taken by the server',
 };
+const CALM: ReadonlySet<SaveState> = new Set<SaveState>(['saved', 'waiting', 'sending']);
 
 export function FormulaHeader({
   working,
@@ -32,12 +35,9 @@ export function FormulaHeader({
   onUnits,
   onKeys,
 }: FormulaHeaderProps) {
-  const { latestVersion, formula } = working;
-  const version = sayVersion(formula, latestVersion);
-  const next = (latestVersion?.number ?? 0) + 1;
-  const unfrozen = version.includes('changes') || !latestVersion;
-  const troubled =
-    working.save === 'unreachable' || working.save === 'conflict' || working.save === 'refused';
+  const { baseVersion, latestNumber, formula } = working;
+  const version = sayVersion(formula, baseVersion);
+  const unfrozen = baseVersion === null || version.includes('changes');
   return (
     <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
       <div className="tape flex max-w-full min-w-0 -rotate-[0.6deg] items-baseline gap-3 px-4 py-1.5">
@@ -49,14 +49,14 @@ export function FormulaHeader({
       <p
         role="status"
         data-testid="save-state"
-        className={`text-sm ${troubled ? 'font-semibold text-acid-ink' : 'text-quiet'}`}
+        className={`text-sm ${CALM.has(working.save) ? 'text-quiet' : 'font-semibold text-acid-ink'}`}
       >
         {SAVE_WORDS[working.save]}
         {working.refusal && `: ${working.refusal}`}
         {working.unmirrored &&
           ' This browser keeps no copy of its own: stay on the page until it says Saved.'}
       </p>
-      <div className="ml-auto flex items-center gap-1.5">
+      <div className="ml-auto flex flex-wrap items-center gap-1.5">
         <IconButton label="Undo" onClick={onUndo} disabled={working.past.length === 0}>
           <Undo2 size={17} aria-hidden />
         </IconButton>
@@ -73,8 +73,9 @@ export function FormulaHeader({
           onClick={onFreeze}
           disabled={!unfrozen || working.save !== 'saved' || formula.additions.length === 0}
         >
-          Freeze as v{next}
+          Freeze as v{latestNumber + 1}
         </Button>
+        <FormulaStages id={working.id} />
       </div>
     </div>
   );
@@ -91,8 +92,7 @@ function NameField({ name, onRename }: { name: string; onRename: (name: string) 
   return (
     <input
       aria-label="Name of the formula"
-      className="font-name min-w-0 bg-transparent text-xl font-bold"
-      style={{ width: `${Math.max(6, shown.length * 0.62)}em`, maxWidth: 'min(72vw, 46rem)' }}
+      className="font-name field-sizing-content max-w-[min(72vw,30rem)] min-w-24 bg-transparent text-xl font-bold"
       value={shown}
       maxLength={120}
       onChange={(event) => {

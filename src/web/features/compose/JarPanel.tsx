@@ -1,3 +1,4 @@
+import { Ruler, Scaling } from 'lucide-react';
 import type { Formula, VesselId } from '#core/formula';
 import type { Reckoning } from '#core/reckoning';
 import type { Headspace, Vessel } from '#core/vessel';
@@ -6,6 +7,7 @@ import type { Settings } from '#contract';
 import { Jar } from '../../drawing/Jar';
 import { jarParts } from '../../drawing/jarParts';
 import { formatAmount, formatPercent } from '../../format';
+import { IconButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 
 interface JarPanelProps {
@@ -15,6 +17,8 @@ interface JarPanelProps {
   readonly vessels: readonly Vessel[];
   readonly settings: Settings;
   readonly onVessel: (id: VesselId) => void;
+  readonly onNewVessel: () => void;
+  readonly onScale: () => void;
 }
 
 const WARNING: Partial<Record<Headspace, string>> = {
@@ -23,7 +27,15 @@ const WARNING: Partial<Record<Headspace, string>> = {
   overflows: 'border-l-acid',
 };
 
-export function JarPanel({ reckoning, vessel, vessels, settings, onVessel }: JarPanelProps) {
+export function JarPanel({
+  reckoning,
+  vessel,
+  vessels,
+  settings,
+  onVessel,
+  onNewVessel,
+  onScale,
+}: JarPanelProps) {
   const { headspace } = reckoning;
   const volumeMl = reckoning.totals.mixedVolumeMl;
   const sentence = sayHeadspace(headspace, vessel, volumeMl, settings);
@@ -37,9 +49,19 @@ export function JarPanel({ reckoning, vessel, vessels, settings, onVessel }: Jar
           onChange={onVessel}
           className="w-full"
         />
-        <span className="text-sm text-quiet" data-testid="fill">
-          {formatPercent(reckoning.fillShare, settings, 0)} of brimful
-        </span>
+        <div className="flex flex-wrap items-center justify-between gap-x-2">
+          <span className="text-sm text-quiet" data-testid="fill">
+            {formatPercent(reckoning.fillShare, settings, 0)} of brimful
+          </span>
+          <span className="flex gap-1">
+            <IconButton label="Scale this jar" onClick={onScale} disabled={volumeMl <= 0}>
+              <Scaling size={16} aria-hidden />
+            </IconButton>
+            <IconButton label="A vessel of your own" onClick={onNewVessel}>
+              <Ruler size={16} aria-hidden />
+            </IconButton>
+          </span>
+        </div>
       </div>
       <div className="flex min-h-0 flex-1 items-end justify-center py-2">
         <Jar

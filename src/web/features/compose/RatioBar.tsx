@@ -1,22 +1,23 @@
 import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
-import { RATIO_LIMITS, type RatioSide } from '#core/composition';
+import { RATIO_LIMITS, type Cost, type RatioSide } from '#core/composition';
 import type { Formula } from '#core/formula';
 import type { Reckoning } from '#core/reckoning';
 import type { Settings } from '#contract';
-import { formatAmount, formatRatio, formatSpan } from '../../format';
+import { formatAmount, formatMoney, formatRatio, formatSpan } from '../../format';
 import { Button } from '../../ui/Button';
 
 interface RatioBarProps {
   readonly formula: Formula;
   readonly reckoning: Reckoning;
   readonly settings: Settings;
+  readonly cost: Cost;
   readonly editing: boolean;
   readonly onEditing: (editing: boolean) => void;
   readonly onSet: (ratio: number, follows: RatioSide) => void;
 }
 
-export function RatioBar({ formula, reckoning, settings, editing, onEditing, onSet }: RatioBarProps) {
+export function RatioBar({ formula, reckoning, settings, cost, editing, onEditing, onSet }: RatioBarProps) {
   const { totals, servings } = reckoning;
   const ratio = totals.measures.oilToAcidVolumeRatio;
   const bounds = totals.ranges.oilToAcidVolumeRatio;
@@ -65,6 +66,17 @@ export function RatioBar({ formula, reckoning, settings, editing, onEditing, onS
           {servings} {servings === 1 ? 'serving' : 'servings'} of{' '}
           {formatAmount(formula.servingVolumeMl, 'ml', settings)}
         </span>
+        {cost.lines.length > 0 && (
+          <span
+            className="block text-right text-sm text-quiet"
+            title={cost.unpriced.length > 0 ? 'Prices are kept in the pantry' : undefined}
+            data-testid="cost"
+          >
+            {formatMoney(cost.total, settings)} a jar
+            {servings > 0 && `, ${formatMoney(cost.total / servings, settings)} a serving`}
+            {cost.unpriced.length > 0 && `; ${cost.unpriced.length} without a price`}
+          </span>
+        )}
       </p>
     </div>
   );

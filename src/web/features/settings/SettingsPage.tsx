@@ -88,6 +88,22 @@ function SettingsForm({ saved }: { saved: Settings }) {
           <span className="text-sm font-normal text-quiet">For new formulas.</span>
           <Complaint text={problems.get('servingVolumeMl')} />
         </label>
+        <label className="grid gap-1 font-semibold">
+          Currency
+          <input
+            className="field font-normal"
+            value={draft.currency}
+            maxLength={4}
+            aria-invalid={problems.has('currency')}
+            onChange={(event) => {
+              set({ currency: event.target.value });
+            }}
+          />
+          <span className="text-sm font-normal text-quiet">
+            The sign before prices; nothing is converted.
+          </span>
+          <Complaint text={problems.get('currency')} />
+        </label>
         <div className="grid gap-1">
           <span className="font-semibold">Spoons and cups of new formulas</span>
           <Choice

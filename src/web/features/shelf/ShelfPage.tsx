@@ -1,120 +1,339 @@
+import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { Plus } from 'lucide-react';
-import { useMemo } from 'react';
-import { Link, useNavigate } from 'react-router';
-import type { FormulaRecord } from '#contract';
-import { emptyFormula, sayVersion, type FormulaId } from '#core/formula';
-import { reckonFormula } from '#core/reckoning';
-import { brimHeightMm, DEFAULT_VESSEL_ID } from '#core/vessel';
-import { sayError, useCreateFormulaMutation, useFormulasQuery } from '../../api/kitchenApi';
-import { Jar } from '../../drawing/Jar';
-import { jarParts } from '../../drawing/jarParts';
-import { formatAmount, formatPercent, formatRatio } from '../../format';
-import { contextFor, useKitchen, vesselOf, type Kitchen } from '../../store/kitchen';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import type { Shelf, ShelfRecord } from '#contract';
+import { emptyFormula, type AdditionId, type Formula, type FormulaId } from '#core/formula';
+import { formulaFromStyle } from '#core/palate';
+import { DEFAULT_VESSEL_ID } from '#core/vessel';
+import {
+  sayError,
+  useChangeFormulaMutation,
+  useCreateFormulaMutation,
+  useFormulasQuery,
+  useMoveFormulaMutation,
+} from '../../api/kitchenApi';
+import { newId } from '../../store/device';
+import { addTyped } from '../../store/edits';
+import { contextFor, useKitchen, type Kitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
+import { KeyHelp } from '../../ui/KeyHelp';
 import { Loading, Trouble } from '../../ui/PageState';
-import { useShortcuts } from '../../ui/shortcuts';
+import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
+import { allergenGroup } from './facets';
+import { filterFrom, isFiltered, paramsFrom, type ShelfFilter } from './filter';
+import { NewFormulaPanel, type NewFrom } from './NewFormulaPanel';
+import { RenamePanel } from './RenamePanel';
+import { ShelfJar, type JarActions } from './ShelfJar';
+import { ShelfTools } from './ShelfTools';
+import { useShelfView } from './useShelfView';
 
-/** Pixels per millimetre on the shelf: all jars to one scale, so that a litre looks like a litre. */
-const SHELF_SCALE = 1.06;
+const ROW_PX = 352;
+const JAR_PX = 236;
 
 export function ShelfPage() {
   const kitchen = useKitchen();
-  const { data, error, refetch } = useFormulasQuery();
-  const [create, creating] = useCreateFormulaMutation();
-  const navigate = useNavigate();
-  const addNew = (): void => {
-    const id = crypto.randomUUID() as FormulaId;
-    const formula = {
-      ...emptyFormula('New dressing', DEFAULT_VESSEL_ID, kitchen.settings.spoons),
-      servingVolumeMl: kitchen.settings.servingVolumeMl,
-    };
-    void create({ id, formula })
-      .unwrap()
-      .then(
-        () => navigate(`/formulas/${id}/compose`),
-        () => undefined,
-      );
-  };
-  useShortcuts([{ keys: ['n'], does: 'new formula', run: addNew }]);
+  const { data, error, refetch } = useFormulasQuery(undefined, { refetchOnMountOrArgChange: true });
   if (!data) {
     return error ? <Trouble error={error} retry={() => void refetch()} /> : <Loading what="the shelf" />;
   }
+  return <ShelfBoard records={data} kitchen={kitchen} />;
+}
+
+type OpenPanel = 'new' | 'keys' | { readonly rename: ShelfRecord };
+interface Moved {
+  readonly record: ShelfRecord;
+  readonly to: Shelf;
+}
+
+function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kitchen: Kitchen }) {
+  const [params, setParams] = useSearchParams();
+  const filter = useMemo(() => filterFrom(params), [params]);
+  const onFilter = (patch: Partial<ShelfFilter>): void => {
+    setParams(paramsFrom({ ...filter, ...patch }), { replace: true });
+  };
+  const view = useShelfView(records, filter, kitchen);
+  const [create, creating] = useCreateFormulaMutation();
+  const [change, changing] = useChangeFormulaMutation();
+  const [move, moving] = useMoveFormulaMutation();
+  const [panel, setPanel] = useState<OpenPanel | null>(null);
+  const [moved, setMoved] = useState<Moved | null>(null);
+  const search = useRef<HTMLInputElement>(null);
+  const navigate = useNavigate();
+
+  const make = (formula: Formula, open: boolean): void => {
+    const id = newId() as FormulaId;
+    void create({ id, formula })
+      .unwrap()
+      .then(
+        () => {
+          setPanel(null);
+          if (open) void navigate(`/formulas/${id}/compose`);
+        },
+        () => undefined,
+      );
+  };
+  const actions: JarActions = {
+    rename: (record) => {
+      setPanel({ rename: record });
+    },
+    duplicate: (record) => {
+      make({ ...record.formula, name: `${record.formula.name} (copy)`.slice(0, 120) }, false);
+    },
+    move: (record, to) => {
+      void move({ id: record.id, shelf: to });
+      setMoved({ record, to });
+    },
+  };
+  const undoMove = (): void => {
+    if (!moved) return;
+    void move({ id: moved.record.id, shelf: moved.record.shelf });
+    setMoved(null);
+  };
+  const shortcuts: readonly Shortcut[] = [
+    {
+      keys: ['n'],
+      does: 'new formula',
+      run: () => {
+        setPanel('new');
+      },
+    },
+    { keys: ['/'], does: 'search the shelf', run: () => search.current?.focus() },
+    { keys: ['mod+z'], does: 'undo archiving or deleting', run: undoMove },
+    {
+      keys: ['?'],
+      does: 'these keys',
+      run: () => {
+        setPanel('keys');
+      },
+    },
+  ];
+  useShortcuts(shortcuts);
+  const { acids, allergens } = useMemo(() => choicesOf(records, kitchen), [records, kitchen]);
+  const failed = [changing, moving].find(({ isError }) => isError);
   return (
-    <div className="pt-2">
-      <div className="mb-2 flex items-center justify-between gap-4">
+    <div className="pt-1">
+      <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="font-name text-2xl font-bold">Shelf</h1>
-        <Button kind="main" onClick={addNew} disabled={creating.isLoading} title="Key: N">
+        <p role="status" className="text-sm text-quiet" data-testid="shelf-count">
+          {sayCount(view.shown.length, records, filter, view.pending)}
+        </p>
+        <Button
+          kind="main"
+          className="ml-auto"
+          title="Key: N"
+          onClick={() => {
+            setPanel('new');
+          }}
+        >
           <Plus size={18} aria-hidden /> New formula
         </Button>
       </div>
-      {creating.isError && (
-        <p role="alert" className="mb-3 font-semibold text-acid-ink">
-          Not made. {sayError(creating.error)}
+      <ShelfTools
+        filter={filter}
+        onFilter={onFilter}
+        searchRef={search}
+        acids={acids}
+        allergens={allergens}
+        stockKnown={Object.values(kitchen.pantry).some(({ onHandG }) => onHandG !== null)}
+      />
+      {failed && (
+        <p role="alert" className="mt-2 font-semibold text-acid-ink">
+          Not done. {sayError(failed.error)}
         </p>
       )}
-      {data.length === 0 ? (
-        <p className="card mx-auto mt-12 max-w-lg p-6">
-          The shelf is empty. Press <strong>New formula</strong> and type the first addition as you would say
-          it: “30 ml cider vinegar”.
-        </p>
+      {moved && <MovedNotice moved={moved} onUndo={undoMove} />}
+      {view.shown.length > 0 ? (
+        <Boards shown={view.shown} kitchen={kitchen} actions={actions} />
       ) : (
-        <ul className="grid grid-cols-2 gap-x-0 gap-y-6 overflow-x-clip sm:grid-cols-3 lg:grid-cols-4 xl:grid-cols-5">
-          {data.map((record) => (
-            <ShelfJar key={record.id} record={record} kitchen={kitchen} />
-          ))}
-        </ul>
+        <Empty
+          filter={filter}
+          total={records.length}
+          pending={view.pending}
+          onPlain={() => {
+            setParams({}, { replace: true });
+          }}
+        />
       )}
+      {panel === 'new' && (
+        <NewFormulaPanel
+          busy={creating.isLoading}
+          trouble={creating.isError ? sayError(creating.error) : null}
+          onMake={(what) => {
+            make(startOf(what, kitchen), true);
+          }}
+          onClose={() => {
+            setPanel(null);
+          }}
+        />
+      )}
+      {typeof panel === 'object' && panel && (
+        <RenamePanel
+          name={panel.rename.formula.name}
+          onRename={(name) => {
+            const { id, revision, formula } = panel.rename;
+            const updated = [{ additionId: null, field: 'name' as const, from: formula.name, to: name }];
+            setPanel(null);
+            void change({
+              id,
+              change: {
+                baseRevision: revision,
+                idempotencyKey: newId(),
+                diff: { added: [], removed: [], updated },
+              },
+            });
+          }}
+          onClose={() => {
+            setPanel(null);
+          }}
+        />
+      )}
+      <KeyHelp
+        open={panel === 'keys'}
+        onClose={() => {
+          setPanel(null);
+        }}
+        groups={[{ title: 'On the shelf', shortcuts }]}
+      />
     </div>
   );
 }
 
-function ShelfJar({ record, kitchen }: { record: FormulaRecord; kitchen: Kitchen }) {
-  const { formula } = record;
-  const { settings } = kitchen;
-  const vessel = vesselOf(formula, kitchen.vessels);
-  const reckoning = useMemo(
-    () => reckonFormula(formula, vessel, contextFor(formula, kitchen)),
-    [formula, vessel, kitchen],
-  );
-  const widest = 2 * Math.max(...vessel.outline.map(({ radiusMm }) => radiusMm));
-  const ratio = reckoning.totals.measures.oilToAcidVolumeRatio;
-  const fat = reckoning.totals.measures.fatMassFraction;
-  const volume = formatAmount(reckoning.totals.mixedVolumeMl, 'ml', settings);
-  const unread = reckoning.additions.filter(({ reading }) => reading.status === 'unread').length;
+function startOf(what: NewFrom, kitchen: Kitchen): Formula {
+  const { spoons, servingVolumeMl } = kitchen.settings;
+  const additionId = (): AdditionId => newId() as AdditionId;
+  if (what.from === 'style') {
+    const formula = formulaFromStyle(what.style, DEFAULT_VESSEL_ID, kitchen.catalogue, additionId);
+    return { ...formula, servingVolumeMl };
+  }
+  const empty = { ...emptyFormula('New dressing', DEFAULT_VESSEL_ID, spoons), servingVolumeMl };
+  if (what.from === 'nothing') return empty;
+  const context = contextFor(empty, kitchen);
+  const lines = what.text.split(/\r?\n/).filter((line) => line.trim());
+  return lines.reduce((formula, line) => addTyped(formula, line, context, additionId), empty);
+}
+
+/** Acids and allergens that occur on this shelf: a filter that can only be empty is none. */
+function choicesOf(records: readonly ShelfRecord[], { catalogue }: Kitchen) {
+  const acids = new Set<string>();
+  const allergens = new Set<string>();
+  for (const { formula } of records) {
+    for (const { ingredientId } of formula.additions) {
+      const ingredient = ingredientId && catalogue.get(ingredientId);
+      if (!ingredient) continue;
+      if (ingredient.isAcidLiquid) acids.add(ingredient.name);
+      for (const allergen of ingredient.allergensEu14) allergens.add(allergenGroup(allergen));
+    }
+  }
+  return { acids: [...acids].sort(), allergens: [...allergens].sort() };
+}
+
+function sayCount(
+  shown: number,
+  records: readonly ShelfRecord[],
+  filter: ShelfFilter,
+  pending: number,
+): string {
+  const here = records.filter(({ shelf }) => shelf === filter.place).length;
+  const count = shown === here ? `${here} ${here === 1 ? 'formula' : 'formulas'}` : `${shown} of ${here}`;
+  return pending > 0 ? `${count}, ${pending} still to be reckoned` : count;
+}
+
+function MovedNotice({ moved, onUndo }: { moved: Moved; onUndo: () => void }) {
+  const where: Record<Shelf, string> = {
+    shelf: 'is back on the shelf',
+    archive: 'is in the archive',
+    bin: 'is in the bin, kept for 30 days',
+  };
   return (
-    <li className="group/jar">
-      <Link
-        to={`/formulas/${record.id}/compose`}
-        className="group flex h-full flex-col"
-        aria-label={`${formula.name}, ${volume}`}
-      >
-        <span className="board relative flex h-[236px] items-end justify-center pb-[7px]">
-          <Jar
-            vessel={vessel}
-            parts={jarParts(reckoning)}
-            width={Math.ceil(widest * SHELF_SCALE) + 8}
-            height={Math.ceil(brimHeightMm(vessel.outline) * SHELF_SCALE) + 8}
-            label={`${vessel.name}, ${formatPercent(reckoning.fillShare, settings, 0)} full`}
-          />
-        </span>
-        <span className="flex flex-col items-center px-2 pt-2 text-center">
-          <span className="tape font-name line-clamp-2 max-w-full px-3 py-1 leading-5 font-semibold">
-            {formula.name}
-          </span>
-          <span className="pt-1 text-sm">
-            {ratio !== null && ratio > 0
-              ? formatRatio(ratio, settings)
-              : `${formatPercent(fat, settings, 0)} fat`}{' '}
-            · {volume}
-          </span>
-          <span className="text-sm text-quiet">{sayVersion(formula, record.latestVersion)}</span>
-          {unread > 0 && (
-            <span className="text-sm font-semibold text-acid-ink">
-              {unread} {unread === 1 ? 'line' : 'lines'} not read
-            </span>
-          )}
-        </span>
-      </Link>
-    </li>
+    <p role="status" className="card mt-2 flex items-center gap-3 px-3 py-1.5">
+      “{moved.record.formula.name}” {where[moved.to]}.<Button onClick={onUndo}>Undo</Button>
+    </p>
+  );
+}
+
+/** Rows of jars; only those near the window are drawn, so that a thousand scroll as eight do. */
+function Boards({
+  shown,
+  kitchen,
+  actions,
+}: {
+  shown: readonly ShelfRecord[];
+  kitchen: Kitchen;
+  actions: JarActions;
+}) {
+  const holder = useRef<HTMLDivElement>(null);
+  const [columns, setColumns] = useState(5);
+  const [offset, setOffset] = useState(0);
+  useLayoutEffect(() => {
+    setOffset(holder.current?.offsetTop ?? 0);
+  }, []);
+  useEffect(() => {
+    const watcher = new ResizeObserver(([entry]) => {
+      setColumns(Math.max(2, Math.floor((entry?.contentRect.width ?? 0) / JAR_PX)));
+    });
+    if (holder.current) watcher.observe(holder.current);
+    return () => {
+      watcher.disconnect();
+    };
+  }, []);
+  const rows = useWindowVirtualizer({
+    count: Math.ceil(shown.length / columns),
+    estimateSize: () => ROW_PX,
+    overscan: 2,
+    scrollMargin: offset,
+  });
+  return (
+    <div ref={holder} className="relative mt-4 overflow-x-clip" style={{ height: rows.getTotalSize() }}>
+      {rows.getVirtualItems().map((row) => (
+        <ul
+          key={row.key}
+          className="absolute inset-x-0 top-0 grid"
+          style={{
+            gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))`,
+            height: ROW_PX,
+            transform: `translateY(${row.start - offset}px)`,
+          }}
+        >
+          {shown.slice(row.index * columns, (row.index + 1) * columns).map((record) => (
+            <ShelfJar key={record.id} record={record} kitchen={kitchen} actions={actions} />
+          ))}
+        </ul>
+      ))}
+    </div>
+  );
+}
+
+function Empty({
+  filter,
+  total,
+  pending,
+  onPlain,
+}: {
+  filter: ShelfFilter;
+  total: number;
+  pending: number;
+  onPlain: () => void;
+}) {
+  if (pending > 0) return <Loading what="what fits the filter" />;
+  if (isFiltered(filter) || (filter.place !== 'shelf' && total > 0)) {
+    return (
+      <div className="card mx-auto mt-12 max-w-lg p-6">
+        <p className="mb-3">
+          {isFiltered(filter)
+            ? 'Nothing here fits the filter.'
+            : filter.place === 'archive'
+              ? 'The archive is empty.'
+              : 'The bin is empty.'}
+        </p>
+        <Button onClick={onPlain}>Show the whole shelf</Button>
+      </div>
+    );
+  }
+  return (
+    <p className="card mx-auto mt-12 max-w-lg p-6">
+      The shelf is empty. Press <strong>New formula</strong> and type the first addition as you would say it:
+      “30 ml cider vinegar”.
+    </p>
   );
 }

@@ -1,0 +1,23 @@
+/** Starting values, apart from the schemas: the interface needs these at once and the checks only later. */
+import { DEFAULT_SMALL_MEASURES } from '#core/quantity';
+import type { By } from './formula';
+import type { PantryEntry, Settings } from './kitchen';
+
+export const DEFAULT_SETTINGS: Settings = {
+  kitchenName: 'My kitchen',
+  spoons: 'us',
+  decimalSign: 'point',
+  amountsIn: 'grams',
+  servingVolumeMl: 30,
+  currency: '€',
+  smallMeasures: DEFAULT_SMALL_MEASURES,
+};
+
+export const EMPTY_PANTRY_ENTRY: PantryEntry = {
+  onHandG: null,
+  price: null,
+  packMassG: null,
+  bottle: { label: '', acidityGPer100Ml: null, ph: null, openedOn: null, useBy: null },
+};
+
+export const NOBODY: By = { cookId: null, deviceId: '' };

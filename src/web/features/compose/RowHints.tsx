@@ -1,0 +1,50 @@
+import { sayDoubt, sayProblem, type Doubt, type Problem } from '#core/quantity';
+
+/** What a reading leaves open; where the cook can settle it, with the choices. */
+export function DoubtLine({ doubt, onChoose }: { doubt: Doubt; onChoose: (text: string) => void }) {
+  if (doubt.code !== 'ounce-weight-or-volume') {
+    return <span className="block text-quiet">{sayDoubt(doubt)}</span>;
+  }
+  return (
+    <span className="flex flex-wrap items-center gap-2 text-quiet">
+      By weight or by volume?
+      {doubt.choices.map((choice) => (
+        <button
+          key={choice}
+          type="button"
+          className="min-h-8 rounded-md border border-edge bg-paper px-2 font-semibold text-ink"
+          onClick={() => {
+            onChoose(choice);
+          }}
+        >
+          {choice}
+        </button>
+      ))}
+    </span>
+  );
+}
+
+/** What could not be made out, and what it may have been. */
+export function ProblemLine({ problem, onChoose }: { problem: Problem; onChoose: (name: string) => void }) {
+  const near = 'near' in problem ? problem.near : [];
+  if (near.length === 0) return <span className="text-acid-ink">{sayProblem(problem)}</span>;
+  return (
+    <span className="flex flex-wrap items-center gap-1.5">
+      <span className="text-acid-ink">
+        “{'text' in problem ? problem.text : ''}” is not clear. Which one?
+      </span>
+      {near.map((name) => (
+        <button
+          key={name}
+          type="button"
+          className="min-h-8 rounded-md border border-edge bg-paper px-2 font-semibold"
+          onClick={() => {
+            onChoose(name);
+          }}
+        >
+          {name}
+        </button>
+      ))}
+    </span>
+  );
+}

@@ -1,0 +1,141 @@
+import { useState } from 'react';
+import type { Formula, ReadingContext } from '#core/formula';
+import { reckonFormula, type Reckoning } from '#core/reckoning';
+import { SHAKE_LINE_SHARE, type Vessel } from '#core/vessel';
+import type { Settings } from '#contract';
+import { formatAmount, formatRatio } from '../../format';
+import { readDecimal } from '../../readDecimal';
+import { Button } from '../../ui/Button';
+import { Panel } from '../../ui/Panel';
+import { fillFactor, scaleAll } from '../../store/edits';
+
+interface ScalePanelProps {
+  readonly formula: Formula;
+  readonly reckoning: Reckoning;
+  readonly vessel: Vessel;
+  readonly context: ReadingContext;
+  readonly settings: Settings;
+  readonly onScale: (next: Formula) => void;
+  readonly onClose: () => void;
+}
+
+/** The whole jar larger or smaller: to a volume, to the shake line, or by a factor; locked amounts stay. */
+export function ScalePanel({
+  formula,
+  reckoning,
+  vessel,
+  context,
+  settings,
+  onScale,
+  onClose,
+}: ScalePanelProps) {
+  const now = reckoning.totals.mixedVolumeMl;
+  const shakeLine = Math.floor(vessel.brimfulVolumeMl * SHAKE_LINE_SHARE);
+  const [text, setText] = useState(String(Math.round(now)));
+  const wanted = readDecimal(text);
+  const outcome = wanted !== null && wanted > 0 ? fillFactor(reckoning, wanted) : null;
+  const next = outcome?.status === 'scale' ? scaleAll(formula, reckoning, outcome.factor, context) : null;
+  const scaled = next && reckonFormula(next, vessel, context);
+  return (
+    <Panel title="Scale this jar" open onClose={onClose}>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!next) return;
+          onScale(next);
+          onClose();
+        }}
+      >
+        <div className="flex flex-wrap items-end gap-3">
+          <label className="grid gap-1 font-semibold">
+            To fill, ml
+            <input
+              autoFocus
+              className="field w-32 font-normal"
+              inputMode="decimal"
+              value={text}
+              aria-invalid={!next}
+              aria-describedby="scale-says"
+              onFocus={(event) => {
+                event.target.select();
+              }}
+              onChange={(event) => {
+                setText(event.target.value);
+              }}
+            />
+          </label>
+          <Button
+            onClick={() => {
+              setText(String(shakeLine));
+            }}
+          >
+            Fit this vessel: {shakeLine} ml, its shake line
+          </Button>
+          {[0.5, 2, 3].map((factor) => (
+            <Button
+              key={factor}
+              onClick={() => {
+                setText(String(Math.round(now * factor)));
+              }}
+            >
+              {factor === 0.5 ? 'Half' : `${factor} times`}
+            </Button>
+          ))}
+        </div>
+        <p id="scale-says" role="status" className="my-3 min-h-5 text-sm">
+          {sayOutcome(outcome, scaled, settings)}
+        </p>
+        {scaled && next && (
+          <table className="mb-4 w-full text-left text-sm">
+            <caption className="sr-only">Amounts before and after</caption>
+            <thead>
+              <tr className="text-quiet">
+                <th className="font-normal">Addition</th>
+                <th className="font-normal">now</th>
+                <th className="font-normal">then</th>
+              </tr>
+            </thead>
+            <tbody>
+              {reckoning.additions.map(({ addition, reading }) => {
+                const after = next.additions.find(({ id }) => id === addition.id)?.amountText;
+                return (
+                  <tr key={addition.id} className="border-t border-rule">
+                    <td className="py-1 pr-2">
+                      {reading.status === 'read' ? reading.ingredient.name : addition.ingredientText}
+                    </td>
+                    <td className="pr-2">{addition.amountText}</td>
+                    <td className={after === addition.amountText ? 'text-quiet' : 'font-semibold'}>
+                      {addition.locked ? `${after ?? ''} (locked)` : after}
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        )}
+        <div className="flex gap-3">
+          <Button kind="main" type="submit" disabled={!next}>
+            Scale
+          </Button>
+          <Button onClick={onClose}>Leave as it was</Button>
+        </div>
+      </form>
+    </Panel>
+  );
+}
+
+function sayOutcome(
+  outcome: ReturnType<typeof fillFactor> | null,
+  scaled: Reckoning | null,
+  settings: Settings,
+): string {
+  if (!outcome) return 'A volume in ml, such as 500.';
+  if (outcome.status === 'nothing-to-scale') {
+    return 'Nothing here can grow: add something, or unlock an amount.';
+  }
+  if (outcome.status === 'locked-too-large') {
+    return `The locked amounts alone take ${formatAmount(outcome.lockedMl, 'ml', settings)}. Ask for more, or unlock one.`;
+  }
+  const { mixedVolumeMl, measures } = scaled!.totals;
+  return `Times ${outcome.factor.toFixed(2)}: ${formatAmount(mixedVolumeMl, 'ml', settings)} after rounding to spoons and whole things, ratio ${formatRatio(measures.oilToAcidVolumeRatio, settings)}.`;
+}

@@ -1,0 +1,27 @@
+import type { Addition, AdditionId, Phase } from '#core/formula';
+
+/** What a row can ask of the bench. */
+export interface RowActions {
+  readonly draft: (id: AdditionId, text: string | null) => void;
+  readonly patch: (id: AdditionId, patch: Partial<Addition>) => void;
+  readonly step: (id: AdditionId, direction: 'up' | 'down') => void;
+  readonly toPhase: (id: AdditionId, phase: Phase) => void;
+  readonly remove: (id: AdditionId) => void;
+  /** Settles which ingredient an unread line means. */
+  readonly name: (id: AdditionId, ingredientName: string) => void;
+  readonly details: (id: AdditionId) => void;
+  /** Into the selection, or out of it. */
+  readonly select: (id: AdditionId) => void;
+}
+
+export const PHASE_NAMES: Record<Phase, string> = {
+  base: 'Base first',
+  oil: 'Oil last, in a thin stream',
+  finish: 'To finish',
+};
+
+export const PHASE_SHORT: Record<Phase, string> = {
+  base: 'To the base',
+  oil: 'To the oil',
+  finish: 'To the finish',
+};

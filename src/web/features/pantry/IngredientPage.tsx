@@ -1,0 +1,205 @@
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import type { OwnIngredient } from '#contract';
+import { COMPONENTS, GROUP_TAGS, type Ingredient, type IngredientId } from '#core/ingredient';
+import {
+  sayError,
+  useOwnIngredientsQuery,
+  usePantryQuery,
+  useSaveIngredientMutation,
+} from '../../api/kitchenApi';
+import { formatNumber, formatPercent } from '../../format';
+import { newId } from '../../store/device';
+import { entryOf, useKitchen, type Kitchen } from '../../store/kitchen';
+import { Button } from '../../ui/Button';
+import { Loading } from '../../ui/PageState';
+import { EntryForm } from './EntryForm';
+import { LabelForm } from './LabelForm';
+import { copiedRow, RowForm } from './RowForm';
+import { CATEGORY_WORDS, COMPONENT_WORDS, HAZARD_WORDS, TAG_WORDS } from './words';
+
+const NEW = 'new';
+
+export function IngredientPage() {
+  const id = useParams().id as IngredientId;
+  const kitchen = useKitchen();
+  const own = useOwnIngredientsQuery();
+  const pantry = usePantryQuery();
+  if (id === (NEW as IngredientId)) return <LabelForm kitchen={kitchen} />;
+  if (own.isLoading || pantry.isLoading) return <Loading what="the ingredient" />;
+  const ingredient = kitchen.catalogue.get(id);
+  if (!ingredient) {
+    return (
+      <div className="mx-auto max-w-xl p-10">
+        <h1 className="font-name mb-2 text-2xl font-bold">This ingredient is not in the pantry</h1>
+        <Link to="/pantry" className="font-semibold text-bottle underline">
+          Back to the pantry
+        </Link>
+      </div>
+    );
+  }
+  const ownRow = own.data?.find((row) => row.id === id);
+  return <IngredientView key={id} ingredient={ingredient} ownRow={ownRow} kitchen={kitchen} />;
+}
+
+function IngredientView({
+  ingredient,
+  ownRow,
+  kitchen,
+}: {
+  ingredient: Ingredient;
+  ownRow: OwnIngredient | undefined;
+  kitchen: Kitchen;
+}) {
+  const { settings } = kitchen;
+  const [editing, setEditing] = useState(false);
+  const [save, saving] = useSaveIngredientMutation();
+  const navigate = useNavigate();
+  const copy = (): void => {
+    const row = copiedRow(ingredient, `own_${newId()}`);
+    void save(row)
+      .unwrap()
+      .then(
+        () => navigate(`/pantry/${row.id}`),
+        () => undefined,
+      );
+  };
+  return (
+    <div className="pt-1">
+      <Link to="/pantry" className="text-sm font-semibold text-bottle underline">
+        Pantry
+      </Link>
+      <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h1 className="font-name text-2xl font-bold [overflow-wrap:anywhere]">{ingredient.name}</h1>
+        <span className="text-quiet">{CATEGORY_WORDS[ingredient.category]}</span>
+        <span className="ml-auto flex gap-2">
+          {ownRow && !editing && (
+            <Button
+              onClick={() => {
+                setEditing(true);
+              }}
+            >
+              Change its values
+            </Button>
+          )}
+          <Button onClick={copy} disabled={saving.isLoading}>
+            Copy as our own
+          </Button>
+        </span>
+      </div>
+      {saving.isError && (
+        <p role="alert" className="mb-2 font-semibold text-acid-ink">
+          Not copied. {sayError(saving.error)}
+        </p>
+      )}
+      <div className="grid items-start gap-3.5 lg:grid-cols-2">
+        <EntryForm ingredient={ingredient} entry={entryOf(kitchen.pantry, ingredient.id)} kitchen={kitchen} />
+        {editing && ownRow ? (
+          <RowForm
+            row={ownRow}
+            onDone={() => {
+              setEditing(false);
+            }}
+          />
+        ) : (
+          <Facts ingredient={ingredient} settings={settings} />
+        )}
+      </div>
+    </div>
+  );
+}
+
+function Facts({ ingredient, settings }: { ingredient: Ingredient; settings: Kitchen['settings'] }) {
+  const { composition, unitWeightsG, allergensEu14, allergensUs9, allergensMayBeIn, hazards } = ingredient;
+  const parts = COMPONENTS.filter((key) => composition[key] > 0);
+  const list = (words: readonly string[]): string => (words.length ? words.join(', ') : 'none known');
+  return (
+    <section aria-label="What it is made of" className="card p-4">
+      <h2 className="font-name mb-2 text-lg font-bold">Per 100 g</h2>
+      <table className="w-full">
+        <tbody>
+          {parts.map((key) => (
+            <tr key={key} className="border-b border-rule">
+              <th
+                scope="row"
+                className={`py-1 text-left font-normal ${key === 'fibre' || key === 'polyol' ? 'pl-5 text-quiet' : ''}`}
+              >
+                {COMPONENT_WORDS[key]}
+              </th>
+              <td className="w-1/3">
+                <span className="block h-2.5 rounded bg-track" aria-hidden>
+                  <span
+                    className="block h-full rounded bg-bottle-soft"
+                    style={{ width: `${Math.min(100, composition[key] * 100)}%` }}
+                  />
+                </span>
+              </td>
+              <td className="py-1 pl-3 text-right">
+                {formatPercent(composition[key], settings, composition[key] < 0.01 ? 2 : 1)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <dl className="mt-4 grid grid-cols-[10rem_1fr] gap-x-3 gap-y-1.5">
+        <dt className="text-quiet">A spoon holds</dt>
+        <dd>{formatNumber(ingredient.spoonDensityGPerMl, 2, settings)} g per ml</dd>
+        <dt className="text-quiet">pH</dt>
+        <dd>
+          {ingredient.typicalPh === null
+            ? 'too dry to have one'
+            : `about ${formatNumber(ingredient.typicalPh, 1, settings)} (${GROUP_TAGS.acidsAndPh})`}
+        </dd>
+        <dt className="text-quiet">Energy</dt>
+        <dd>{Math.round(ingredient.energyKcalPer100G)} kcal</dd>
+        {Object.keys(unitWeightsG).length > 0 && (
+          <>
+            <dt className="text-quiet">One weighs</dt>
+            <dd>
+              {Object.entries(unitWeightsG)
+                .map(([unit, { nominal, low, high }]) =>
+                  low === high
+                    ? `${unit.replace('_', ' ')} ${nominal} g`
+                    : `${unit.replace('_', ' ')} ${nominal} g (${low} to ${high})`,
+                )
+                .join(', ')}
+            </dd>
+          </>
+        )}
+        <dt className="text-quiet">Allergens, EU</dt>
+        <dd>{list(allergensEu14)}</dd>
+        <dt className="text-quiet">Allergens, US</dt>
+        <dd>{list(allergensUs9)}</dd>
+        {allergensMayBeIn.length > 0 && (
+          <>
+            <dt className="text-quiet">May be in it</dt>
+            <dd>{allergensMayBeIn.join(', ')}: read the label</dd>
+          </>
+        )}
+        <dt className="text-quiet">Care</dt>
+        <dd>
+          {hazards.length
+            ? hazards.map((hazard) => HAZARD_WORDS[hazard]).join(', ')
+            : 'keeps in the cupboard'}
+        </dd>
+        {ingredient.shelfNote && (
+          <>
+            <dt className="text-quiet">Keeps</dt>
+            <dd>{ingredient.shelfNote}</dd>
+          </>
+        )}
+        {ingredient.emulsifierNote && (
+          <>
+            <dt className="text-quiet">Binding</dt>
+            <dd>{ingredient.emulsifierNote}</dd>
+          </>
+        )}
+        <dt className="text-quiet">Known from</dt>
+        <dd>
+          {TAG_WORDS[ingredient.tag]}
+          <span className="block text-sm text-quiet">{ingredient.source}</span>
+        </dd>
+      </dl>
+    </section>
+  );
+}

@@ -1,0 +1,221 @@
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { OwnIngredient } from '#contract';
+import {
+  CATEGORIES,
+  findIngredient,
+  ingredientFromLabel,
+  sayLabelProblem,
+  type Category,
+  type LabelReading,
+  type LabelValues,
+} from '#core/ingredient';
+import { sayError, useSaveIngredientMutation } from '../../api/kitchenApi';
+import { readDecimal } from '../../readDecimal';
+import { newId } from '../../store/device';
+import type { Kitchen } from '../../store/kitchen';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { ALLERGENS, CATEGORY_WORDS } from './words';
+
+const FIGURES = [
+  { key: 'fatG', label: 'Fat, g', needed: true },
+  { key: 'carbohydrateG', label: 'Carbohydrate, g', needed: true },
+  { key: 'sugarsG', label: 'of it sugars, g', needed: true },
+  { key: 'proteinG', label: 'Protein, g', needed: true },
+  { key: 'saltG', label: 'Salt, g', needed: true },
+  { key: 'acidityGPer100Ml', label: 'Acidity, %', needed: false },
+  { key: 'densityGPerMl', label: 'g per ml, if known', needed: false },
+  { key: 'ph', label: 'pH, if known', needed: false },
+] as const;
+type FigureKey = (typeof FIGURES)[number]['key'];
+const LIMITS: Partial<Record<FigureKey, readonly [number, number]>> = {
+  densityGPerMl: [0.05, 2.5],
+  ph: [0, 14],
+};
+
+/** An ingredient of our own from its label: asks only what a label says, and says what it had to guess. */
+export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
+  const [id] = useState(() => `own_${newId()}`);
+  const [name, setName] = useState('');
+  const [category, setCategory] = useState<Category>('savoury');
+  const [per, setPer] = useState<LabelValues['per']>('100 g');
+  const [figures, setFigures] = useState<Partial<Record<FigureKey, string>>>({});
+  const [allergens, setAllergens] = useState<readonly string[]>([]);
+  const [keeps, setKeeps] = useState(false);
+  const [save, saving] = useSaveIngredientMutation();
+  const navigate = useNavigate();
+
+  const values = new Map(
+    FIGURES.map(({ key, needed }) => [key, readFigure(key, figures[key] ?? '', needed)]),
+  );
+  const complete = [...values.values()].every((value) => value !== 'wrong' && value !== 'missing');
+  const number = (key: FigureKey): number | null => {
+    const value = values.get(key);
+    return typeof value === 'number' ? value : null;
+  };
+  const reading: LabelReading | null =
+    complete && name.trim()
+      ? ingredientFromLabel({
+          id,
+          name: name.trim(),
+          category,
+          per,
+          fatG: number('fatG') ?? 0,
+          carbohydrateG: number('carbohydrateG') ?? 0,
+          sugarsG: number('sugarsG') ?? 0,
+          proteinG: number('proteinG') ?? 0,
+          saltG: number('saltG') ?? 0,
+          acidityGPer100Ml: number('acidityGPer100Ml'),
+          densityGPerMl: number('densityGPerMl'),
+          ph: number('ph'),
+          allergensEu14: allergens,
+          keepsUnopened: keeps,
+        })
+      : null;
+  const found = findIngredient(name, kitchen.catalogue);
+  const taken = name.trim() && found.status === 'found' && !found.guessed ? found.ingredient.name : null;
+  return (
+    <div className="mx-auto max-w-3xl pt-1">
+      <Link to="/pantry" className="text-sm font-semibold text-bottle underline">
+        Pantry
+      </Link>
+      <form
+        className="card mt-1 grid gap-4 p-5"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (reading?.status !== 'read') return;
+          void save(reading.row as OwnIngredient)
+            .unwrap()
+            .then(
+              () => navigate(`/pantry/${id}`),
+              () => undefined,
+            );
+        }}
+      >
+        <h1 className="font-name text-2xl font-bold">Our own ingredient, from its label</h1>
+        <div className="grid gap-3 sm:grid-cols-2">
+          <Field
+            label="Name"
+            autoFocus
+            value={name}
+            onText={setName}
+            maxLength={120}
+            hint={taken ? `The pantry has ${taken}. Another name keeps them apart.` : 'no brand needed'}
+          />
+          <div className="grid content-start gap-1">
+            <span className="font-semibold">What kind of thing</span>
+            <Choice
+              label="Kind"
+              value={category}
+              options={CATEGORIES.map((value) => ({ value, label: CATEGORY_WORDS[value] }))}
+              onChange={setCategory}
+            />
+          </div>
+        </div>
+        <fieldset>
+          <legend className="mb-1 flex items-center gap-3 font-semibold">
+            The label’s figures per
+            <Choice
+              label="Figures per"
+              value={per}
+              options={[
+                { value: '100 g', label: '100 g' },
+                { value: '100 ml', label: '100 ml' },
+              ]}
+              onChange={setPer}
+            />
+          </legend>
+          <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+            {FIGURES.map(({ key, label }) => (
+              <Field
+                key={key}
+                label={label}
+                className="text-sm"
+                inputMode="decimal"
+                value={figures[key] ?? ''}
+                problem={values.get(key) === 'wrong' ? sayLimits(key) : ''}
+                onText={(text) => {
+                  setFigures((now) => ({ ...now, [key]: text }));
+                }}
+              />
+            ))}
+          </div>
+        </fieldset>
+        <fieldset>
+          <legend className="font-semibold">Allergens on the label</legend>
+          <div className="flex flex-wrap gap-x-4">
+            {ALLERGENS.map((allergen) => (
+              <label key={allergen} className="flex min-h-8 items-center gap-2 text-sm">
+                <input
+                  type="checkbox"
+                  className="size-4 accent-bottle"
+                  checked={allergens.includes(allergen)}
+                  onChange={(event) => {
+                    setAllergens(
+                      event.target.checked
+                        ? [...allergens, allergen]
+                        : allergens.filter((other) => other !== allergen),
+                    );
+                  }}
+                />
+                {allergen}
+              </label>
+            ))}
+          </div>
+        </fieldset>
+        <label className="flex min-h-8 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-bottle"
+            checked={keeps}
+            onChange={(event) => {
+              setKeeps(event.target.checked);
+            }}
+          />
+          It keeps by itself in the cupboard once opened (otherwise it is taken to be perishable)
+        </label>
+        <p role="status" className="min-h-5 text-sm">
+          {sayReading(reading, complete, name)}
+        </p>
+        <div className="flex flex-wrap items-center gap-3">
+          <Button kind="main" type="submit" disabled={reading?.status !== 'read' || saving.isLoading}>
+            Put it in the pantry
+          </Button>
+          {saving.isError && (
+            <span role="alert" className="text-acid-ink">
+              Not kept. {sayError(saving.error)}
+            </span>
+          )}
+        </div>
+      </form>
+    </div>
+  );
+}
+
+type Figure = number | 'wrong' | 'missing' | 'unknown';
+
+function readFigure(key: FigureKey, text: string, needed: boolean): Figure {
+  if (!text.trim()) return needed ? 'missing' : 'unknown';
+  const value = readDecimal(text);
+  const [low, high] = LIMITS[key] ?? [0, 100];
+  return value !== null && value >= low && value <= high ? value : 'wrong';
+}
+
+function sayLimits(key: FigureKey): string {
+  const [low, high] = LIMITS[key] ?? [0, 100];
+  return `A number from ${low} to ${high}.`;
+}
+
+function sayReading(reading: LabelReading | null, complete: boolean, name: string): string {
+  if (!reading) {
+    if (!name.trim()) return 'Give it a name; then the five figures every label has.';
+    return complete
+      ? ''
+      : 'Fat, carbohydrate, sugars, protein and salt stand on every label; 0 where it says 0.';
+  }
+  if (reading.status === 'unread') return sayLabelProblem(reading.problem);
+  const water = reading.row.gPer100G.water ?? 0;
+  return `Reckoned with ${water.toFixed(0)} % water and ${reading.row.spoonDensityGPerMl.toFixed(2)} g per ml. Estimated: ${reading.guessed.join(', ')}.`;
+}

@@ -1,0 +1,309 @@
+import {
+  createColumnHelper,
+  flexRender,
+  getCoreRowModel,
+  getSortedRowModel,
+  useReactTable,
+  type SortingState,
+} from '@tanstack/react-table';
+import { ArrowDown, ArrowUp, Plus, Search } from 'lucide-react';
+import { useMemo, useRef, useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import type { PantryEntry, Settings } from '#contract';
+import { CATEGORIES, componentOf, normaliseName, type Category, type Ingredient } from '#core/ingredient';
+import { useOwnIngredientsQuery, usePantryQuery } from '../../api/kitchenApi';
+import { ComponentMark } from '../../drawing/ComponentMark';
+import { formatAmount, formatMoney, formatNumber } from '../../format';
+import { entryOf, useKitchen } from '../../store/kitchen';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { KeyHelp } from '../../ui/KeyHelp';
+import { Trouble } from '../../ui/PageState';
+import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
+import { CATEGORY_WORDS } from './words';
+
+interface PantryRow {
+  readonly ingredient: Ingredient;
+  readonly entry: PantryEntry;
+  readonly own: boolean;
+  readonly words: string;
+}
+
+const SHOWS = ['all', 'onhand', 'own', 'bottle'] as const;
+type Show = (typeof SHOWS)[number];
+const SHOW_WORDS: Record<Show, string> = {
+  all: 'Everything',
+  onhand: 'On hand',
+  own: 'Our own',
+  bottle: 'With a bottle open',
+};
+
+export function PantryPage() {
+  const kitchen = useKitchen();
+  const { settings } = kitchen;
+  const pantryQuery = usePantryQuery(undefined, { refetchOnMountOrArgChange: true });
+  const own = useOwnIngredientsQuery().data;
+  const [params, setParams] = useSearchParams();
+  const q = params.get('q') ?? '';
+  const category = CATEGORIES.find((word) => word === params.get('category')) ?? null;
+  const show = SHOWS.find((word) => word === params.get('show')) ?? 'all';
+  const set = (patch: Record<string, string>): void => {
+    const next = new URLSearchParams(params);
+    for (const [key, value] of Object.entries(patch)) {
+      if (value) next.set(key, value);
+      else next.delete(key);
+    }
+    setParams(next, { replace: true });
+  };
+  const [sorting, setSorting] = useState<SortingState>([{ id: 'name', desc: false }]);
+  const [showKeys, setShowKeys] = useState(false);
+  const search = useRef<HTMLInputElement>(null);
+  const navigate = useNavigate();
+  const addOwn = (): void => void navigate('/pantry/new');
+  const shortcuts: readonly Shortcut[] = [
+    { keys: ['/'], does: 'search the pantry', run: () => search.current?.focus() },
+    { keys: ['n'], does: 'add one of your own', run: addOwn },
+    {
+      keys: ['?'],
+      does: 'these keys',
+      run: () => {
+        setShowKeys(true);
+      },
+    },
+  ];
+  useShortcuts(shortcuts);
+
+  const all = useMemo(() => {
+    const ownIds = new Set(own?.map(({ id }) => id as string));
+    return [...kitchen.catalogue.values()].map((ingredient): PantryRow => ({
+      ingredient,
+      entry: entryOf(kitchen.pantry, ingredient.id),
+      own: ownIds.has(ingredient.id),
+      words: normaliseName([ingredient.name, ...ingredient.aliases].join(' ')),
+    }));
+  }, [kitchen, own]);
+  const shown = useMemo(() => {
+    const words = normaliseName(q).split(' ').filter(Boolean);
+    return all.filter(
+      (row) =>
+        (category === null || row.ingredient.category === category) &&
+        (show === 'all' ||
+          (show === 'own' && row.own) ||
+          (show === 'onhand' && row.entry.onHandG !== null) ||
+          (show === 'bottle' && hasBottle(row.entry))) &&
+        words.every((word) => row.words.includes(word)),
+    );
+  }, [all, q, category, show]);
+  const table = useReactTable({
+    data: shown as PantryRow[],
+    columns: useMemo(() => columnsFor(settings), [settings]),
+    state: { sorting },
+    onSortingChange: setSorting,
+    getRowId: ({ ingredient }) => ingredient.id,
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+    sortDescFirst: false,
+  });
+
+  if (pantryQuery.isError && !pantryQuery.data) {
+    return <Trouble error={pantryQuery.error} retry={() => void pantryQuery.refetch()} />;
+  }
+  return (
+    <div className="pt-1">
+      <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h1 className="font-name text-2xl font-bold">Pantry</h1>
+        <p role="status" className="text-sm text-quiet" data-testid="pantry-count">
+          {shown.length === all.length ? `${all.length} ingredients` : `${shown.length} of ${all.length}`}
+        </p>
+        <Button kind="main" className="ml-auto" title="Key: N" onClick={addOwn}>
+          <Plus size={18} aria-hidden /> Our own ingredient
+        </Button>
+      </div>
+      <div role="search" className="mb-3 flex flex-wrap items-center gap-2 text-sm">
+        <label className="field flex min-w-44 flex-1 items-center gap-2 sm:max-w-72">
+          <Search size={16} aria-hidden className="shrink-0 text-quiet" />
+          <input
+            ref={search}
+            type="search"
+            aria-label="Search the pantry"
+            placeholder="Name"
+            className="w-full bg-transparent outline-none"
+            value={q}
+            onChange={(event) => {
+              set({ q: event.target.value });
+            }}
+          />
+        </label>
+        <Choice
+          label="Kind"
+          value={category ?? 'any'}
+          options={[
+            { value: 'any', label: 'Any kind' },
+            ...CATEGORIES.map((value: Category) => ({ value, label: CATEGORY_WORDS[value] })),
+          ]}
+          onChange={(value) => {
+            set({ category: value === 'any' ? '' : value });
+          }}
+        />
+        <Choice
+          label="Show"
+          value={show}
+          options={SHOWS.map((value) => ({ value, label: SHOW_WORDS[value] }))}
+          onChange={(value) => {
+            set({ show: value === 'all' ? '' : value });
+          }}
+        />
+      </div>
+      {shown.length === 0 ? (
+        <div className="card mx-auto mt-10 max-w-lg p-6">
+          <p className="mb-3">
+            {show === 'onhand' && !q && !category
+              ? 'Nobody has said what is on hand. Open an ingredient and type how much there is.'
+              : `Nothing here is called that. Add it from its label.`}
+          </p>
+          <div className="flex gap-3">
+            <Button
+              onClick={() => {
+                setParams({}, { replace: true });
+              }}
+            >
+              Show everything
+            </Button>
+            <Button kind="main" onClick={addOwn}>
+              Our own ingredient
+            </Button>
+          </div>
+        </div>
+      ) : (
+        <div className="card overflow-x-auto" tabIndex={0} role="region" aria-label="Pantry table">
+          <table className="w-full min-w-[640px] text-left">
+            <thead className="text-sm">
+              {table.getHeaderGroups().map((group) => (
+                <tr key={group.id} className="border-b border-rule">
+                  {group.headers.map((header) => {
+                    const sorted = header.column.getIsSorted();
+                    return (
+                      <th
+                        key={header.id}
+                        scope="col"
+                        aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+                        className="px-3 py-1"
+                      >
+                        <button
+                          type="button"
+                          className="inline-flex min-h-8 items-center gap-1 font-semibold"
+                          onClick={header.column.getToggleSortingHandler()}
+                        >
+                          {flexRender(header.column.columnDef.header, header.getContext())}
+                          {sorted === 'asc' && <ArrowUp size={14} aria-hidden />}
+                          {sorted === 'desc' && <ArrowDown size={14} aria-hidden />}
+                        </button>
+                      </th>
+                    );
+                  })}
+                </tr>
+              ))}
+            </thead>
+            <tbody>
+              {table.getRowModel().rows.map((row) => (
+                <tr key={row.id} className="border-b border-rule last:border-0 hover:bg-mint">
+                  {row.getVisibleCells().map((cell) => (
+                    <td key={cell.id} className="px-3 py-0.5 align-middle">
+                      {flexRender(cell.column.columnDef.cell, cell.getContext())}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+      <KeyHelp
+        open={showKeys}
+        onClose={() => {
+          setShowKeys(false);
+        }}
+        groups={[{ title: 'In the pantry', shortcuts }]}
+      />
+    </div>
+  );
+}
+
+const hasBottle = ({ bottle }: PantryEntry): boolean =>
+  bottle.label !== '' ||
+  bottle.openedOn !== null ||
+  bottle.useBy !== null ||
+  bottle.acidityGPer100Ml !== null ||
+  bottle.ph !== null;
+
+const column = createColumnHelper<PantryRow>();
+/** Nothing known sorts last, whichever way. */
+const numberColumn = (
+  id: string,
+  header: string,
+  value: (row: PantryRow) => number | null,
+  show: (value: number) => string,
+) =>
+  column.accessor((row) => value(row) ?? undefined, {
+    id,
+    header,
+    sortUndefined: 'last',
+    cell: ({ getValue }) => {
+      const found = getValue();
+      return found === undefined ? <span className="text-quiet">–</span> : show(found);
+    },
+  });
+
+const columnsFor = (settings: Settings) => [
+  column.accessor((row) => row.ingredient.name, {
+    id: 'name',
+    header: 'Name',
+    sortingFn: 'text',
+    cell: ({ row: { original } }) => (
+      <Link
+        to={`/pantry/${original.ingredient.id}`}
+        className="inline-flex min-h-8 items-center gap-2 font-semibold underline-offset-4 hover:underline"
+      >
+        <ComponentMark component={componentOf(original.ingredient)} />
+        {original.ingredient.name}
+        {original.own && <span className="rounded bg-tape-soft px-1.5 text-sm font-normal">ours</span>}
+      </Link>
+    ),
+  }),
+  column.accessor((row) => CATEGORY_WORDS[row.ingredient.category], { id: 'kind', header: 'Kind' }),
+  numberColumn(
+    'onhand',
+    'On hand',
+    ({ entry }) => entry.onHandG,
+    (g) => formatAmount(g, 'g', settings),
+  ),
+  numberColumn(
+    'price',
+    'Price per kg',
+    ({ entry }) => (entry.price !== null && entry.packMassG ? (entry.price / entry.packMassG) * 1000 : null),
+    (money) => formatMoney(money, settings),
+  ),
+  column.accessor((row) => row.entry.bottle.useBy ?? undefined, {
+    id: 'useby',
+    header: 'Use by',
+    sortUndefined: 'last',
+    cell: ({ getValue }) => getValue() ?? <span className="text-quiet">–</span>,
+  }),
+  numberColumn(
+    'ph',
+    'pH',
+    ({ ingredient }) => ingredient.typicalPh,
+    (ph) => formatNumber(ph, 1, settings),
+  ),
+  numberColumn(
+    'density',
+    'g per ml',
+    ({ ingredient }) => ingredient.spoonDensityGPerMl,
+    (density) => formatNumber(density, 2, settings),
+  ),
+  column.accessor((row) => row.ingredient.tag, {
+    id: 'tag',
+    header: 'Known from',
+    cell: ({ getValue }) => <span className="text-sm text-quiet">{getValue()}</span>,
+  }),
+];

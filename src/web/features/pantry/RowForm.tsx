@@ -1,0 +1,179 @@
+import { useState } from 'react';
+import type { OwnIngredient } from '#contract';
+import {
+  COMPONENTS,
+  HAZARDS,
+  ingredientFromRow,
+  type Composition,
+  type Ingredient,
+  type IngredientId,
+} from '#core/ingredient';
+import { sayError, useSaveIngredientMutation } from '../../api/kitchenApi';
+import { readDecimal } from '../../readDecimal';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { COMPONENT_WORDS, HAZARD_WORDS } from './words';
+
+/** A row of our own that begins as a copy; it says so. */
+export function copiedRow(ingredient: Ingredient, id: string): OwnIngredient {
+  return {
+    id: id as IngredientId,
+    name: `${ingredient.name} (ours)`.slice(0, 120),
+    aliases: [],
+    category: ingredient.category,
+    spoonDensityGPerMl: ingredient.spoonDensityGPerMl,
+    gPer100G: Object.fromEntries(
+      COMPONENTS.flatMap((key) => {
+        const value = ingredient.composition[key];
+        return value > 0 ? [[key, Number((value * 100).toFixed(4))]] : [];
+      }),
+    ),
+    typicalPh: ingredient.typicalPh,
+    energyKcalPer100G: ingredient.energyKcalPer100G,
+    unitWeightsG: Object.fromEntries(
+      Object.entries(ingredient.unitWeightsG).map(([unit, { nominal, low, high }]) => [
+        unit,
+        [nominal, low, high],
+      ]),
+    ),
+    edibleYieldFraction: ingredient.edibleYieldFraction,
+    allergensEu14: [...ingredient.allergensEu14],
+    allergensUs9: [...ingredient.allergensUs9],
+    allergensMayBeIn: [...ingredient.allergensMayBeIn],
+    emulsifierClass: ingredient.emulsifierClass,
+    emulsifierNote: ingredient.emulsifierNote,
+    hazards: [...ingredient.hazards],
+    strength: ingredient.strength,
+    shelfNote: ingredient.shelfNote,
+    proteinBufferMmolPerPhPerG: ingredient.proteinBufferMmolPerPhPerG,
+    pungencyIndex: ingredient.pungencyIndex,
+    bodyIndex: ingredient.bodyIndex,
+    otherSweetnessSucroseGPer100G: ingredient.otherSweetnessAsSucrose * 100,
+    tag: 'estimate',
+    source: `copied from ${ingredient.name}, changed by hand`,
+  };
+}
+
+const LARGEST_SUM_G = 101;
+
+/** Changes the values of one of our own ingredients. */
+export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => void }) {
+  const [name, setName] = useState(row.name);
+  const [density, setDensity] = useState(String(row.spoonDensityGPerMl));
+  const [ph, setPh] = useState(row.typicalPh === null ? '' : String(row.typicalPh));
+  const [parts, setParts] = useState<Partial<Record<keyof Composition, string>>>(
+    Object.fromEntries(COMPONENTS.map((key) => [key, String(row.gPer100G[key] ?? '')])),
+  );
+  const [hazards, setHazards] = useState<readonly string[]>(row.hazards);
+  const [save, saving] = useSaveIngredientMutation();
+  const values = COMPONENTS.map((key) => ({
+    key,
+    value: parts[key]?.trim() ? readDecimal(parts[key]) : 0,
+  }));
+  const sum = values
+    .filter(({ key }) => key !== 'fibre' && key !== 'polyol')
+    .reduce((total, { value }) => total + (value ?? 0), 0);
+  const numbers = { density: readDecimal(density), ph: ph.trim() ? readDecimal(ph) : null };
+  const wrong =
+    !name.trim() ||
+    values.some(({ value }) => value === null || value < 0) ||
+    sum > LARGEST_SUM_G ||
+    !(numbers.density !== null && numbers.density >= 0.05 && numbers.density <= 2.5) ||
+    (ph.trim() !== '' && !(numbers.ph !== null && numbers.ph >= 0 && numbers.ph <= 14));
+  return (
+    <form
+      aria-label="Its values"
+      className="card grid gap-3 p-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (wrong) return;
+        const next: OwnIngredient = {
+          ...row,
+          name: name.trim(),
+          spoonDensityGPerMl: numbers.density!,
+          typicalPh: numbers.ph,
+          gPer100G: Object.fromEntries(values.flatMap(({ key, value }) => (value ? [[key, value]] : []))),
+          hazards: [...hazards],
+        };
+        // What would not load again is not sent.
+        ingredientFromRow(next);
+        void save(next)
+          .unwrap()
+          .then(onDone, () => undefined);
+      }}
+    >
+      <Field
+        label="Name"
+        value={name}
+        onText={setName}
+        maxLength={120}
+        problem={name.trim() ? '' : 'It needs a name.'}
+      />
+      <div className="grid gap-3 sm:grid-cols-2">
+        <Field
+          label="A spoon holds, g per ml"
+          value={density}
+          onText={setDensity}
+          inputMode="decimal"
+          hint="0.05 to 2.5"
+        />
+        <Field label="pH" value={ph} onText={setPh} inputMode="decimal" hint="empty where it is dry" />
+      </div>
+      <fieldset>
+        <legend className="font-semibold">Per 100 g</legend>
+        <div className="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3">
+          {values.map(({ key, value }) => (
+            <Field
+              key={key}
+              label={COMPONENT_WORDS[key]}
+              className="text-sm"
+              inputMode="decimal"
+              value={parts[key] ?? ''}
+              problem={value === null || value < 0 ? 'A number of grams.' : ''}
+              onText={(text) => {
+                setParts((now) => ({ ...now, [key]: text }));
+              }}
+            />
+          ))}
+        </div>
+        <p className={`mt-1 text-sm ${sum > LARGEST_SUM_G ? 'text-acid-ink' : 'text-quiet'}`}>
+          Together {sum.toFixed(1)} g of 100 g
+          {sum > LARGEST_SUM_G
+            ? ': more than there is. Lower one of them.'
+            : '; the rest is reckoned as solids.'}
+        </p>
+      </fieldset>
+      <fieldset>
+        <legend className="font-semibold">Care</legend>
+        <div className="flex flex-wrap gap-x-4">
+          {HAZARDS.map((hazard) => (
+            <label key={hazard} className="flex min-h-8 items-center gap-2 text-sm">
+              <input
+                type="checkbox"
+                className="size-4 accent-bottle"
+                checked={hazards.includes(hazard)}
+                onChange={(event) => {
+                  setHazards(
+                    event.target.checked ? [...hazards, hazard] : hazards.filter((other) => other !== hazard),
+                  );
+                }}
+              />
+              {HAZARD_WORDS[hazard]}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <div className="flex flex-wrap items-center gap-3">
+        <Button kind="main" type="submit" disabled={wrong || saving.isLoading}>
+          Keep
+        </Button>
+        <Button onClick={onDone}>Leave as it was</Button>
+        {saving.isError && (
+          <span role="alert" className="text-acid-ink">
+            Not kept. {sayError(saving.error)}
+          </span>
+        )}
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,85 @@
+import { useState } from 'react';
+import { STYLE_IDS, STYLE_RECIPES, type StyleId } from '#core/palate';
+import { Button } from '../../ui/Button';
+import { Panel } from '../../ui/Panel';
+
+export type NewFrom =
+  | { readonly from: 'nothing' }
+  | { readonly from: 'style'; readonly style: StyleId }
+  | { readonly from: 'text'; readonly text: string };
+
+/** A new formula: empty, from a style's invented start, or from pasted lines. */
+export function NewFormulaPanel({
+  busy,
+  trouble,
+  onMake,
+  onClose,
+}: {
+  busy: boolean;
+  trouble: string | null;
+  onMake: (what: NewFrom) => void;
+  onClose: () => void;
+}) {
+  const [text, setText] = useState('');
+  return (
+    <Panel title="New formula" open onClose={onClose}>
+      {trouble && (
+        <p role="alert" className="mb-3 font-semibold text-acid-ink">
+          Not made. {trouble}
+        </p>
+      )}
+      <Button
+        kind="main"
+        autoFocus
+        disabled={busy}
+        onClick={() => {
+          onMake({ from: 'nothing' });
+        }}
+      >
+        Empty jar
+      </Button>
+      <h3 className="font-name mt-5 mb-1 font-bold">Or start from a style</h3>
+      <p className="mb-2 text-sm text-quiet">Invented amounts, to be changed at once.</p>
+      <ul className="grid gap-1 sm:grid-cols-2">
+        {STYLE_IDS.map((style) => (
+          <li key={style}>
+            <button
+              type="button"
+              disabled={busy}
+              className="w-full rounded-md border border-rule bg-paper px-3 py-1.5 text-left hover:border-bottle hover:bg-mint"
+              onClick={() => {
+                onMake({ from: 'style', style });
+              }}
+            >
+              <span className="block font-semibold">{STYLE_RECIPES[style].name}</span>
+              <span className="block text-sm text-quiet">{STYLE_RECIPES[style].says}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form
+        className="mt-5 grid gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (text.trim()) onMake({ from: 'text', text });
+        }}
+      >
+        <label className="grid gap-1 font-semibold">
+          Or paste a list, one addition a line
+          <textarea
+            className="field min-h-24 font-normal"
+            maxLength={20_000}
+            placeholder={'30 ml cider vinegar\n1 tsp honey\n90 ml rapeseed oil'}
+            value={text}
+            onChange={(event) => {
+              setText(event.target.value);
+            }}
+          />
+        </label>
+        <Button type="submit" disabled={busy || !text.trim()} className="justify-self-start">
+          Make it from these lines
+        </Button>
+      </form>
+    </Panel>
+  );
+}

@@ -1,0 +1,112 @@
+import { Link } from 'react-router';
+import type { Shelf, ShelfRecord } from '#contract';
+import { sayStanding } from '#core/formula';
+import { brimHeightMm } from '#core/vessel';
+import { Jar } from '../../drawing/Jar';
+import { jarParts } from '../../drawing/jarParts';
+import { formatAmount, formatPercent, formatRatio } from '../../format';
+import { vesselOf, type Kitchen } from '../../store/kitchen';
+import { Menu } from '../../ui/Menu';
+import { facetsOf } from './facets';
+
+/** Pixels per millimetre on the shelf: all jars to one scale, so that a litre looks like a litre. */
+const SHELF_SCALE = 1.06;
+/** A canister would hide its neighbours: the tallest and widest that stand here. */
+const TALLEST_PX = 226;
+const WIDEST_PX = 210;
+
+export interface JarActions {
+  readonly rename: (record: ShelfRecord) => void;
+  readonly duplicate: (record: ShelfRecord) => void;
+  readonly move: (record: ShelfRecord, shelf: Shelf) => void;
+}
+
+export function ShelfJar({
+  record,
+  kitchen,
+  actions,
+}: {
+  record: ShelfRecord;
+  kitchen: Kitchen;
+  actions: JarActions;
+}) {
+  const { formula } = record;
+  const { settings } = kitchen;
+  const vessel = vesselOf(formula, kitchen.vessels);
+  const { reckoning } = facetsOf(record, kitchen);
+  const widest = 2 * Math.max(...vessel.outline.map(({ radiusMm }) => radiusMm));
+  const { oilToAcidVolumeRatio: ratio, fatMassFraction: fat } = reckoning.totals.measures;
+  const volume = formatAmount(reckoning.totals.mixedVolumeMl, 'ml', settings);
+  const unread = reckoning.additions.filter(({ reading }) => reading.status === 'unread').length;
+  return (
+    <li className="group/jar relative">
+      <Link
+        to={`/formulas/${record.id}/compose`}
+        className="group flex h-full flex-col"
+        aria-label={`${formula.name}, ${volume}`}
+      >
+        <span className="board relative flex h-[236px] items-end justify-center pb-[7px]">
+          <Jar
+            vessel={vessel}
+            parts={jarParts(reckoning)}
+            width={Math.min(WIDEST_PX, Math.ceil(widest * SHELF_SCALE) + 8)}
+            height={Math.min(TALLEST_PX, Math.ceil(brimHeightMm(vessel.outline) * SHELF_SCALE) + 8)}
+            label={`${vessel.name}, ${formatPercent(reckoning.fillShare, settings, 0)} full`}
+          />
+        </span>
+        <span className="flex flex-col items-center px-6 pt-2 text-center">
+          <span className="tape font-name line-clamp-2 max-w-full px-3 py-1 leading-5 font-semibold [overflow-wrap:anywhere]">
+            {formula.name}
+          </span>
+          <span className="pt-1 text-sm">
+            {ratio !== null && ratio > 0
+              ? formatRatio(ratio, settings)
+              : `${formatPercent(fat, settings, 0)} fat`}{' '}
+            · {volume}
+          </span>
+          <span className="text-sm text-quiet">{sayStanding(formula.basedOnVersion, record.changed)}</span>
+          {unread > 0 && (
+            <span className="text-sm font-semibold text-acid-ink">
+              {unread} {unread === 1 ? 'line' : 'lines'} not read
+            </span>
+          )}
+        </span>
+      </Link>
+      <span className="absolute top-[244px] right-1">
+        <Menu label={`More about ${formula.name}`} groups={menuOf(record, actions)} />
+      </span>
+    </li>
+  );
+}
+
+function menuOf(record: ShelfRecord, actions: JarActions) {
+  const to = (label: string, shelf: Shelf, grave = false) => ({
+    label,
+    grave,
+    onSelect: () => {
+      actions.move(record, shelf);
+    },
+  });
+  const edit = [
+    {
+      label: 'Duplicate',
+      onSelect: () => {
+        actions.duplicate(record);
+      },
+    },
+    {
+      label: 'Rename…',
+      onSelect: () => {
+        actions.rename(record);
+      },
+    },
+  ];
+  switch (record.shelf) {
+    case 'shelf':
+      return [[...edit, to('Archive', 'archive')], [to('Delete', 'bin', true)]];
+    case 'archive':
+      return [[...edit, to('Back on the shelf', 'shelf')], [to('Delete', 'bin', true)]];
+    case 'bin':
+      return [[to('Back on the shelf', 'shelf')]];
+  }
+}

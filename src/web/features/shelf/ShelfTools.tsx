@@ -1,0 +1,129 @@
+import { Search } from 'lucide-react';
+import type { Ref } from 'react';
+import type { Shelf } from '#contract';
+import { Choice } from '../../ui/Choice';
+import type { Kind, ShelfFilter, Sort, StateFilter } from './filter';
+
+interface ShelfToolsProps {
+  readonly filter: ShelfFilter;
+  readonly onFilter: (patch: Partial<ShelfFilter>) => void;
+  readonly searchRef: Ref<HTMLInputElement>;
+  readonly acids: readonly string[];
+  readonly allergens: readonly string[];
+  /** Nobody has said what is on hand: the filter would only ever be empty. */
+  readonly stockKnown: boolean;
+}
+
+const PLACES: Record<Shelf, string> = { shelf: 'On the shelf', archive: 'Archive', bin: 'Bin' };
+const STATES: Record<StateFilter, string> = {
+  any: 'Any state',
+  unfrozen: 'Not frozen yet',
+  draft: 'Draft',
+  changes: 'With changes',
+};
+const KINDS: Record<Kind, string> = { any: 'Clear or creamy', clear: 'Clear', creamy: 'Creamy' };
+const SORTS: Record<Sort, string> = {
+  shelf: 'As they came',
+  name: 'By name',
+  changed: 'Last changed first',
+  sharpest: 'Least oil to acid first',
+  largest: 'Largest first',
+};
+
+const options = <T extends string>(names: Record<T, string>) =>
+  (Object.keys(names) as T[]).map((value) => ({ value, label: names[value] }));
+
+/** Choices cannot be empty strings; this stands for "any". */
+const ANY = 'any';
+const anyOf = (label: string, values: readonly string[]) => [
+  { value: ANY, label },
+  ...values.map((value) => ({ value, label: value })),
+];
+
+export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stockKnown }: ShelfToolsProps) {
+  return (
+    <div role="search" className="flex flex-wrap items-center gap-2 text-sm">
+      <label className="field flex min-w-44 flex-1 items-center gap-2 sm:max-w-72">
+        <Search size={16} aria-hidden className="shrink-0 text-quiet" />
+        <input
+          ref={searchRef}
+          type="search"
+          aria-label="Search the shelf"
+          placeholder="Name or ingredient"
+          className="w-full bg-transparent outline-none"
+          value={filter.q}
+          onChange={(event) => {
+            onFilter({ q: event.target.value });
+          }}
+        />
+      </label>
+      <Choice
+        label="State"
+        value={filter.state}
+        options={options(STATES)}
+        onChange={(state) => {
+          onFilter({ state });
+        }}
+      />
+      <Choice
+        label="Clear or creamy"
+        value={filter.kind}
+        options={options(KINDS)}
+        onChange={(kind) => {
+          onFilter({ kind });
+        }}
+      />
+      <Choice
+        label="Acid"
+        value={filter.acid || ANY}
+        options={anyOf('Any acid', acids)}
+        className="max-w-44"
+        onChange={(acid) => {
+          onFilter({ acid: acid === ANY ? '' : acid });
+        }}
+      />
+      <Choice
+        label="Allergen to avoid"
+        value={filter.avoid || ANY}
+        options={anyOf('Avoid nothing', allergens)}
+        className="max-w-44"
+        onChange={(avoid) => {
+          onFilter({ avoid: avoid === ANY ? '' : avoid });
+        }}
+      />
+      <label
+        className={`flex min-h-8 items-center gap-2 ${stockKnown ? '' : 'text-quiet'}`}
+        title={stockKnown ? undefined : 'Say in the Pantry what is on hand'}
+      >
+        <input
+          type="checkbox"
+          className="size-4 accent-bottle"
+          disabled={!stockKnown}
+          checked={filter.onHand}
+          onChange={(event) => {
+            onFilter({ onHand: event.target.checked });
+          }}
+        />
+        From what is on hand
+      </label>
+      <span className="ml-auto flex gap-2">
+        <Choice
+          label="Order"
+          value={filter.sort}
+          options={options(SORTS)}
+          onChange={(sort) => {
+            onFilter({ sort });
+          }}
+        />
+        <Choice
+          label="Place"
+          value={filter.place}
+          options={options(PLACES)}
+          onChange={(place) => {
+            onFilter({ place });
+          }}
+        />
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,59 @@
+/** What the shelf can sort and filter by, reckoned once a formula and kitchen. */
+import type { ShelfRecord } from '#contract';
+import { contributions, shortages } from '#core/composition';
+import { normaliseName } from '#core/ingredient';
+import { isCreamy } from '#core/palate';
+import { reckonFormula, type Reckoning } from '#core/reckoning';
+import { contextFor, entryOf, vesselOf, type Kitchen } from '../../store/kitchen';
+
+export interface Facets {
+  readonly reckoning: Reckoning;
+  /** Name of the acid that brings most; null without one. */
+  readonly acid: string | null;
+  readonly creamy: boolean | null;
+  readonly allergens: ReadonlySet<string>;
+  /** How many ingredients are short or of unknown stock. */
+  readonly missing: number;
+}
+
+const known = new WeakMap<Kitchen, WeakMap<ShelfRecord, Facets>>();
+
+export function facetsOf(record: ShelfRecord, kitchen: Kitchen): Facets {
+  let ofKitchen = known.get(kitchen);
+  if (!ofKitchen) known.set(kitchen, (ofKitchen = new WeakMap()));
+  let facets = ofKitchen.get(record);
+  if (!facets) ofKitchen.set(record, (facets = reckonFacets(record, kitchen)));
+  return facets;
+}
+
+export const hasFacets = (record: ShelfRecord, kitchen: Kitchen): boolean =>
+  known.get(kitchen)?.has(record) ?? false;
+
+function reckonFacets({ formula }: ShelfRecord, kitchen: Kitchen): Facets {
+  const reckoning = reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen));
+  const { portions } = reckoning;
+  const acids = portions.filter(({ ingredient }) => ingredient.isAcidLiquid);
+  const first = contributions(acids, 'water')[0];
+  return {
+    reckoning,
+    acid: first?.ingredient.name ?? null,
+    creamy: isCreamy(portions),
+    allergens: new Set(portions.flatMap(({ ingredient }) => ingredient.allergensEu14.map(allergenGroup))),
+    missing: shortages(portions, (id) => entryOf(kitchen.pantry, id).onHandG).length,
+  };
+}
+
+/** "cereals containing gluten (wheat)" → "cereals containing gluten". */
+export const allergenGroup = (allergen: string): string => allergen.replace(/\s*\(.*\)$/, '');
+
+const texts = new WeakMap<ShelfRecord, string>();
+/** Name and ingredients as plain words to search in; needs no reckoning. */
+export function searchText(record: ShelfRecord): string {
+  let text = texts.get(record);
+  if (text === undefined) {
+    const { name, additions } = record.formula;
+    text = normaliseName([name, ...additions.map(({ ingredientText }) => ingredientText)].join(' '));
+    texts.set(record, text);
+  }
+  return text;
+}

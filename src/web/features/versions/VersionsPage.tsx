@@ -1,0 +1,264 @@
+import { useMemo } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import type { VersionRecord } from '#contract';
+import {
+  describeChange,
+  restoredFrom,
+  sameContent,
+  sayChange,
+  sayVersion,
+  type Formula,
+  type FormulaId,
+} from '#core/formula';
+import { reckonFormula } from '#core/reckoning';
+import { useCooksQuery, useVersionsQuery } from '../../api/kitchenApi';
+import { Jar } from '../../drawing/Jar';
+import { jarParts } from '../../drawing/jarParts';
+import { formatAmount, formatMoment, formatPercent, formatRatio } from '../../format';
+import { contextFor, useKitchen, vesselOf, type Kitchen } from '../../store/kitchen';
+import { useAppDispatch } from '../../store/store';
+import { useWorking } from '../../store/useWorking';
+import { edited, undone, type WorkingFormula } from '../../store/workingSlice';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { FormulaStages } from '../../ui/FormulaStages';
+import { Loading, Trouble } from '../../ui/PageState';
+import { useShortcuts } from '../../ui/shortcuts';
+import { lineageOf, type LineageRow } from './lineage';
+
+export function VersionsPage() {
+  const id = useParams().id as FormulaId;
+  const { working, error, retry } = useWorking(id);
+  const versions = useVersionsQuery(id);
+  const trouble = error ?? versions.error;
+  if (working && versions.data) return <Versions working={working} versions={versions.data} />;
+  if (trouble) {
+    return (
+      <Trouble
+        error={trouble}
+        retry={() => {
+          retry();
+          void versions.refetch();
+        }}
+      >
+        <Link to="/" className="inline-flex items-center font-semibold text-bottle underline">
+          Back to the shelf
+        </Link>
+      </Trouble>
+    );
+  }
+  return <Loading what="the versions" />;
+}
+
+/** The working state among the versions one may compare. */
+const WORKING = 'working';
+
+function Versions({ working, versions }: { working: WorkingFormula; versions: readonly VersionRecord[] }) {
+  const kitchen = useKitchen();
+  const dispatch = useAppDispatch();
+  const [params, setParams] = useSearchParams();
+  const { id, formula, baseVersion } = working;
+  const undo = (): void => void dispatch(undone(id));
+  useShortcuts([{ keys: ['mod+z'], does: 'undo', run: undo }]);
+  const rows = useMemo(() => lineageOf(versions), [versions]);
+  const changed = baseVersion === null || !sameContent(baseVersion.formula, formula);
+  const stateOf = (key: string): Formula =>
+    versions.find(({ number }) => String(number) === key)?.formula ?? formula;
+  const from = params.get('from') ?? String(baseVersion?.number ?? WORKING);
+  const to = params.get('to') ?? WORKING;
+  const choose = (patch: { from?: string; to?: string }): void => {
+    setParams({ from, to, ...patch }, { replace: true });
+  };
+  const nameOf = (key: string): string =>
+    key === WORKING ? `now (${sayVersion(formula, baseVersion)})` : `v${key}`;
+  return (
+    <div>
+      <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h1 className="tape font-name -rotate-[0.6deg] px-4 py-1.5 text-xl font-bold [overflow-wrap:anywhere]">
+          {formula.name} <span className="font-sans text-sm font-semibold">versions</span>
+        </h1>
+        <span className="ml-auto">
+          <FormulaStages id={id} />
+        </span>
+      </div>
+      <div className="grid gap-3.5 lg:grid-cols-[minmax(0,440px)_minmax(0,1fr)]">
+        <section aria-label="Lineage" className="card p-4">
+          <h2 className="font-name mb-2 text-lg font-bold">Lineage</h2>
+          {versions.length === 0 ? (
+            <p className="text-quiet">
+              Nothing frozen yet. On Compose, press <strong>Freeze as v1</strong> when a state is worth coming
+              back to.
+            </p>
+          ) : (
+            <ol>
+              {changed && (
+                <li className="border-b border-rule py-2 font-semibold">
+                  {sayVersion(formula, baseVersion)}, as it stands now
+                </li>
+              )}
+              {rows.map((row) => (
+                <VersionRow
+                  key={row.version.number}
+                  row={row}
+                  isBase={row.version.number === baseVersion?.number}
+                  onCompare={() => {
+                    choose({ from: String(row.version.number), to: WORKING });
+                  }}
+                  onRestore={() => {
+                    dispatch(edited({ id, formula: restoredFrom(row.version) }));
+                  }}
+                />
+              ))}
+            </ol>
+          )}
+        </section>
+        <section aria-label="What changed" className="card min-w-0 p-4">
+          <div className="mb-3 flex flex-wrap items-center gap-2">
+            <h2 className="font-name mr-2 text-lg font-bold">What changed</h2>
+            {(['from', 'to'] as const).map((side) => (
+              <span key={side} className="flex items-center gap-2">
+                {side}
+                <Choice
+                  label={side === 'from' ? 'Compare from' : 'Compare to'}
+                  value={side === 'from' ? from : to}
+                  options={[
+                    { value: WORKING, label: nameOf(WORKING) },
+                    ...versions.map(({ number }) => ({ value: String(number), label: `v${number}` })),
+                  ]}
+                  onChange={(key) => {
+                    choose({ [side]: key });
+                  }}
+                />
+              </span>
+            ))}
+          </div>
+          <Comparison
+            before={stateOf(from)}
+            after={stateOf(to)}
+            names={[nameOf(from), nameOf(to)]}
+            kitchen={kitchen}
+          />
+        </section>
+      </div>
+    </div>
+  );
+}
+
+function VersionRow({
+  row,
+  isBase,
+  onCompare,
+  onRestore,
+}: {
+  row: LineageRow;
+  isBase: boolean;
+  onCompare: () => void;
+  onRestore: () => void;
+}) {
+  const { version, depth } = row;
+  const cooks = useCooksQuery().data ?? [];
+  const cook = cooks.find(({ id }) => id === version.by.cookId);
+  return (
+    <li
+      className="grid grid-cols-[2.6rem_1fr_auto] items-center gap-x-2 border-b border-rule py-2"
+      style={{ paddingLeft: `${depth * 18}px` }}
+      data-testid={`version-${version.number}`}
+    >
+      <span className={`font-name font-bold ${isBase ? 'justify-self-start bg-tape px-1.5' : ''}`}>
+        v{version.number}
+      </span>
+      <span className="text-sm">
+        draft
+        {version.parent !== null && row.branches && `, branched from v${version.parent}`}
+      </span>
+      <span className="flex gap-1.5">
+        <Button onClick={onCompare}>Compare</Button>
+        <Button
+          onClick={onRestore}
+          disabled={isBase}
+          title={isBase ? 'The working changes grow from this one' : undefined}
+        >
+          Bring back
+        </Button>
+      </span>
+      <span className="col-span-2 col-start-2 text-sm text-quiet">
+        <time dateTime={version.createdAt}>{formatMoment(version.createdAt)}</time>
+        {cook && ` by ${cook.name}`}
+        {version.note && `: ${version.note}`}
+      </span>
+    </li>
+  );
+}
+
+function Comparison({
+  before,
+  after,
+  names,
+  kitchen,
+}: {
+  before: Formula;
+  after: Formula;
+  names: readonly [string, string];
+  kitchen: Kitchen;
+}) {
+  const lines = useMemo(
+    () =>
+      describeChange(before, after, {
+        ingredient: ({ ingredientId, ingredientText }) =>
+          (ingredientId && kitchen.catalogue.get(ingredientId)?.name) || ingredientText,
+        vessel: (id) => kitchen.vessels.find((vessel) => vessel.id === id)?.name ?? id,
+      }),
+    [before, after, kitchen],
+  );
+  return (
+    <>
+      {lines.length === 0 ? (
+        <p className="text-quiet">Nothing: the two are the same.</p>
+      ) : (
+        <ul className="grid gap-1" data-testid="changes">
+          {lines.map((line) => (
+            <li key={`${line.kind}-${line.what}-${line.to}`}>{sayChange(line)}</li>
+          ))}
+        </ul>
+      )}
+      <div className="mt-5 grid grid-cols-2 gap-4">
+        {[before, after].map((formula, index) => (
+          <Side key={index} formula={formula} name={names[index]!} kitchen={kitchen} />
+        ))}
+      </div>
+    </>
+  );
+}
+
+function Side({ formula, name, kitchen }: { formula: Formula; name: string; kitchen: Kitchen }) {
+  const { settings } = kitchen;
+  const vessel = vesselOf(formula, kitchen.vessels);
+  const { totals, fillShare, additions } = reckonFormula(formula, vessel, contextFor(formula, kitchen));
+  const { measures } = totals;
+  return (
+    <figure className="min-w-0">
+      <figcaption className="font-semibold">{name}</figcaption>
+      <div className="flex flex-wrap items-end gap-4">
+        <Jar
+          vessel={vessel}
+          parts={jarParts({ additions })}
+          width={130}
+          height={190}
+          label={`${name}: ${vessel.name}, ${formatPercent(fillShare, settings, 0)} full`}
+        />
+        <dl className="grid grid-cols-[auto_auto] gap-x-3 text-sm">
+          <dt className="text-quiet">Oil to acid</dt>
+          <dd>{formatRatio(measures.oilToAcidVolumeRatio, settings)}</dd>
+          <dt className="text-quiet">Volume</dt>
+          <dd>{formatAmount(totals.mixedVolumeMl, 'ml', settings)}</dd>
+          <dt className="text-quiet">Fat</dt>
+          <dd>{formatPercent(measures.fatMassFraction, settings)}</dd>
+          <dt className="text-quiet">Salt</dt>
+          <dd>{formatPercent(measures.saltEquivalentMassFraction, settings)}</dd>
+          <dt className="text-quiet">Sugars</dt>
+          <dd>{formatPercent(measures.sugarMassFraction, settings)}</dd>
+        </dl>
+      </div>
+    </figure>
+  );
+}

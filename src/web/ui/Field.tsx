@@ -1,0 +1,35 @@
+import { useId, type ComponentProps, type ReactNode } from 'react';
+
+interface FieldProps extends Omit<ComponentProps<'input'>, 'onChange' | 'value'> {
+  readonly label: string;
+  readonly value: string;
+  readonly onText: (text: string) => void;
+  /** What is wrong with it; empty when nothing is. */
+  readonly problem?: string | null | undefined;
+  readonly hint?: ReactNode;
+}
+
+/** A labelled line of text with its hint and complaint. */
+export function Field({ label, value, onText, problem, hint, className = '', ...rest }: FieldProps) {
+  const id = useId();
+  return (
+    <label className={`grid content-start gap-1 font-semibold ${className}`}>
+      {label}
+      <input
+        {...rest}
+        className={`field w-full font-normal ${problem ? 'border-acid-ink bg-acid-wash' : ''}`}
+        value={value}
+        aria-invalid={Boolean(problem)}
+        aria-describedby={problem || hint ? id : undefined}
+        onChange={(event) => {
+          onText(event.target.value);
+        }}
+      />
+      {(problem || hint) && (
+        <span id={id} className={`text-sm font-normal ${problem ? 'text-acid-ink' : 'text-quiet'}`}>
+          {problem || hint}
+        </span>
+      )}
+    </label>
+  );
+}

@@ -1,0 +1,25 @@
+import { NavLink } from 'react-router';
+
+const STAGES = [
+  { path: 'compose', label: 'Compose' },
+  { path: 'versions', label: 'Versions' },
+] as const;
+
+/** The stages of one formula, in working order. */
+export function FormulaStages({ id }: { id: string }) {
+  return (
+    <nav aria-label="Stages" className="flex border-b-2 border-rule">
+      {STAGES.map(({ path, label }) => (
+        <NavLink
+          key={path}
+          to={`/formulas/${id}/${path}`}
+          className={({ isActive }) =>
+            `-mb-0.5 inline-flex min-h-9 items-center border-b-4 px-3 font-semibold ${isActive ? 'border-bottle' : 'border-transparent text-quiet hover:border-rule'}`
+          }
+        >
+          {label}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}
