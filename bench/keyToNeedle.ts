@@ -1,43 +1,7 @@
 /** From a key press in an amount to the changed ratio on the screen, against a bare text field that echoes into a span. */
-import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
+import type { DemoServer } from '../e2e/demoServer';
 import { median, printLine } from './measure';
-
-export interface DemoServer {
-  readonly address: string;
-  readonly stop: () => Promise<void>;
-}
-
-export function startDemo(): Promise<DemoServer> {
-  const data = mkdtempSync(join(tmpdir(), 'ygrana-bench-'));
-  const child = spawn(process.execPath, ['dist/main.js', '--demo', '--data', data], {
-    env: { ...process.env, PORT: '0' },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  return new Promise((resolve, reject) => {
-    child.once('exit', () => {
-      reject(new Error('The server ended before it was open.'));
-    });
-    child.stdout.on('data', (chunk: Buffer) => {
-      const address = /open at (\S+)/.exec(chunk.toString())?.[1];
-      if (!address) return;
-      resolve({
-        address,
-        stop: () =>
-          new Promise((done) => {
-            child.removeAllListeners('exit').once('exit', () => {
-              rmSync(data, { recursive: true, force: true });
-              done();
-            });
-            child.kill('SIGTERM');
-          }),
-      });
-    });
-  });
-}
 
 /** Types into `field` again and again; ms from the key event to the first frame after `shown` changed. */
 async function typingMs(page: Page, field: string, shown: string): Promise<number> {

@@ -1,5 +1,6 @@
 /** `npm run bench`: milliseconds are printed as goals; only ratios measured in one run say anything. */
-import { benchKeyToNeedle, startDemo } from './keyToNeedle';
+import { startDemo } from '../e2e/demoServer';
+import { benchKeyToNeedle } from './keyToNeedle';
 import { benchRecalculation } from './recalculation';
 
 benchRecalculation();

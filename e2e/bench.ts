@@ -14,6 +14,7 @@ export class Compose {
   async fresh(...lines: string[]): Promise<void> {
     await this.page.goto('/');
     await this.page.getByRole('button', { name: 'New formula' }).click();
+    await this.page.getByRole('button', { name: 'Empty jar' }).click();
     await expect(this.addLine).toBeVisible();
     for (const line of lines) await this.add(line);
   }

@@ -143,3 +143,45 @@ test('is accessible, wide and on a phone', async ({ page }) => {
   const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
   expect(overflow).toBeLessThanOrEqual(0);
 });
+
+test('locks an amount, scales the jar, works on several lines at once, by keyboard', async ({ page }) => {
+  const compose = new Compose(page);
+  await compose.fresh(...VINAIGRETTE, '2 yolks');
+  await compose.amount('Fine sea salt').press('Alt+l');
+  await expect(compose.row('Fine sea salt').getByLabel('amount locked')).toBeVisible();
+  await page.getByRole('heading', { name: 'What is in it' }).click();
+  await page.keyboard.press('s');
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('To fill, ml').fill('lots');
+  await expect(dialog).toContainText('A volume in ml');
+  await dialog.getByRole('button', { name: '2 times' }).click();
+  await dialog.getByRole('button', { name: 'Scale', exact: true }).click();
+  await expect(compose.amount('Egg yolk, raw')).toHaveValue('4 yolks');
+  await expect(compose.amount('Fine sea salt')).toHaveValue('1 tsp');
+  await compose.amount('Fine sea salt').press('Alt+x');
+  await compose.amount('Egg yolk, raw').press('Alt+x');
+  await expect(page.getByRole('toolbar')).toContainText('2 selected');
+  await page.getByRole('button', { name: 'Optional', exact: true }).click();
+  await expect(compose.row('Egg yolk, raw')).toContainText('optional');
+  await page.keyboard.press('Control+z');
+  await expect(compose.row('Egg yolk, raw')).not.toContainText('optional');
+});
+
+test('makes a vessel off a ruler and uses it', async ({ page }) => {
+  const compose = new Compose(page);
+  await compose.fresh(...VINAIGRETTE);
+  await page.getByRole('button', { name: 'A vessel of your own' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Name').fill('Honey jar');
+  await dialog.getByRole('combobox', { name: 'How its shape is known' }).click();
+  await page.getByRole('option', { name: 'Measure with a ruler' }).click();
+  await dialog.getByLabel('Width 1, mm').fill('80');
+  await dialog.getByLabel('Height 2, mm').fill('0');
+  await dialog.getByLabel('Width 2, mm').fill('80');
+  await expect(dialog).toContainText('Row 2 is not above');
+  await dialog.getByLabel('Height 2, mm').fill('100');
+  await expect(dialog).toContainText('Holds 503 ml to the brim.');
+  await dialog.getByRole('button', { name: 'Keep and use' }).click();
+  await expect(page.getByRole('combobox', { name: 'Vessel' })).toHaveText('Honey jar');
+  await compose.saved();
+});

@@ -1,5 +1,11 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from './axe';
+import { Compose } from './bench';
+
+async function openShelf(page: Page): Promise<void> {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible();
+}
 
 test('shows the demo kitchen as jars and opens one', async ({ page }) => {
   await page.goto('/');
@@ -9,6 +15,63 @@ test('shows the demo kitchen as jars and opens one', async ({ page }) => {
   await page.getByRole('link', { name: /^Plum & thyme/ }).click();
   await expect(page).toHaveURL(/formulas\/plum-thyme\/compose/);
   await expect(page.getByTestId('ratio')).toHaveText('3.3 : 1');
+});
+
+test('filters by words, kind, allergen and stock; the filter is in the address', async ({ page }) => {
+  await openShelf(page);
+  await page.keyboard.press('/');
+  await page.getByRole('searchbox').fill('tahini lemon');
+  await expect(page.getByRole('link', { name: /^Date tahini/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Plum/ })).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('searchbox')).toHaveValue('tahini lemon');
+  await page.goto('/?kind=creamy&avoid=milk');
+  await expect(page.getByRole('link', { name: /^Horseradish/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Buttermilk/ })).toHaveCount(0);
+  await page.goto('/');
+  await page.getByRole('checkbox', { name: 'From what is on hand' }).click();
+  await expect(page.getByRole('link', { name: /^Walnut/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Plum/ })).toHaveCount(0);
+  await page.goto('/?q=moonlight');
+  await expect(page.getByText('Nothing here fits the filter.')).toBeVisible();
+  await page.getByRole('button', { name: 'Show the whole shelf' }).click();
+  await expect(page.getByRole('link', { name: /^Plum/ })).toBeVisible();
+});
+
+test('starts from a style or pasted lines, duplicates, renames, archives, deletes and undoes', async ({
+  page,
+}) => {
+  const compose = new Compose(page);
+  await openShelf(page);
+  await page.keyboard.press('n');
+  await page.getByRole('button', { name: /^Lemon and oil/ }).click();
+  await expect(compose.amount('Lemon juice')).toHaveValue('30 ml');
+  await openShelf(page);
+  await page.keyboard.press('n');
+  await page.getByLabel('Or paste a list').fill('30 ml cider vinegar\n- 1 tsp honey\n\nsomething odd');
+  await page.getByRole('button', { name: 'Make it from these lines' }).click();
+  await expect(compose.rows).toHaveCount(3);
+  await page.getByLabel('Name of the formula').fill('Pasted one');
+  await page.getByLabel('Name of the formula').press('Enter');
+  await compose.saved();
+
+  await page.goto('/?q=pasted');
+  const menu = (name: string) => page.getByRole('button', { name: `More about ${name}`, exact: true });
+  await menu('Pasted one').click();
+  await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+  await menu('Pasted one (copy)').click();
+  await page.getByRole('menuitem', { name: 'Rename…' }).click();
+  await page.getByRole('dialog').getByLabel('Name of the formula').fill('Pasted twice');
+  await page.getByRole('button', { name: 'Rename' }).click();
+  await menu('Pasted twice').click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await expect(page.getByRole('link', { name: /^Pasted twice/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: /^Pasted twice/ })).toBeVisible();
+  await menu('Pasted twice').click();
+  await page.getByRole('menuitem', { name: 'Archive' }).click();
+  await page.goto('/?place=archive');
+  await expect(page.getByRole('link', { name: /^Pasted twice/ })).toBeVisible();
 });
 
 test('an unknown formula and an unknown page say so and lead back', async ({ page }) => {
@@ -27,4 +90,36 @@ test('settings are kept, and a wrong value is said before it is sent', async ({ 
   await expect(page.getByText('at least 1 ml')).toBeVisible();
   await serving.fill('30');
   await expectAccessible(page);
+});
+
+test('the shelf fits a phone and a page at 200 %', async ({ page }) => {
+  for (const size of [
+    { width: 360, height: 740 },
+    { width: 640, height: 400 },
+  ]) {
+    await page.setViewportSize(size);
+    for (const path of ['/', '/pantry', '/pantry/honey', '/settings', '/formulas/walnut-cider/versions']) {
+      await page.goto(path);
+      await expect(page.getByRole('main')).not.toBeEmpty();
+      await page.waitForLoadState('networkidle');
+      const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect(overflow, `${path} at ${size.width}`).toBeLessThanOrEqual(0);
+    }
+  }
+});
+
+test('what is loaded before the first picture stays below 250 kB', async ({ page }) => {
+  const sizes: Promise<number>[] = [];
+  page.on('response', (response) => {
+    if (/\.js$/.test(new URL(response.url()).pathname)) {
+      sizes.push(
+        response.body().then(async (body) => (await import('node:zlib')).gzipSync(body, { level: 9 }).length),
+      );
+    }
+  });
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: /^Plum/ })).toBeVisible();
+  const total = (await Promise.all(sizes)).reduce((sum, size) => sum + size, 0);
+  expect(total / 1024).toBeGreaterThan(50);
+  expect(total / 1024).toBeLessThan(250);
 });

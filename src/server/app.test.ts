@@ -1,6 +1,16 @@
 import { request } from 'node:http';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { FormulaRecord, Settings, VersionRecord } from '#contract';
+import type {
+  Cook,
+  FormulaRecord,
+  FreezeAnswer,
+  PantryEntry,
+  Settings,
+  ShelfRecord,
+  VersionRecord,
+} from '#contract';
+import { EMPTY_PANTRY_ENTRY } from '#contract';
+import { STARTING_VESSELS } from '#core/vessel';
 import type { AdditionId, FieldChange, FormulaDiff } from '#core/formula';
 import type { Conflict } from '#core/formula';
 import type { RunningKitchen } from './start';
@@ -40,6 +50,19 @@ const send = (id: string, patch: FormulaDiff, idempotencyKey = `test-key-${++key
   });
 const create = (id: string) => client.post<FormulaRecord>('formulas', { id, formula: sampleFormula(id) });
 
+/** Without what `fetch` adds of its own. */
+function plainGet(path: string, headers: Record<string, string>): Promise<number> {
+  const { port } = new URL(kitchen.address);
+  return new Promise((resolve, reject) => {
+    request({ host: '127.0.0.1', port, path, headers }, (response) => {
+      resolve(response.statusCode ?? 0);
+      response.resume();
+    })
+      .on('error', reject)
+      .end();
+  });
+}
+
 describe('formulas over HTTP', () => {
   it('makes one, lists it, gives it back', async () => {
     expect((await create('first')).status).toBe(201);
@@ -78,20 +101,48 @@ describe('formulas over HTTP', () => {
     expect(conflicts[0]).toMatchObject({ kind: 'field', current: '40 ml', change: { to: '50 ml' } });
   });
 
-  it('freezes what the cook saw, and nothing newer', async () => {
+  it('freezes what the cook saw, and nothing newer; versions know what they grew from', async () => {
     await create('frozen');
-    const v1 = await client.post<VersionRecord>('formulas/frozen/versions', { revision: 0, note: 'first' });
-    expect([v1.status, v1.body.number]).toEqual([201, 1]);
-    const same = await client.post<VersionRecord>('formulas/frozen/versions', { revision: 0 });
-    expect([same.status, same.body.number]).toEqual([200, 1]);
+    const freeze = (revision: number) =>
+      client.post<FreezeAnswer & Refused['body']>('formulas/frozen/versions', {
+        revision,
+        note: 'tasted',
+        by: { cookId: 'ida', deviceId: 'tablet' },
+      });
+    const v1 = await freeze(0);
+    expect([v1.status, v1.body.version.number, v1.body.version.parent]).toEqual([201, 1, null]);
+    expect(v1.body.record).toMatchObject({ revision: 1, latestNumber: 1, formula: { basedOnVersion: 1 } });
+    expect(v1.body.version.by).toEqual({ cookId: 'ida', deviceId: 'tablet' });
+    expect((await freeze(1)).status).toBe(200);
     await send('frozen', diff(change('amountText', '30 ml', '35 ml', 'one')));
-    const stale = await client.post<Refused['body']>('formulas/frozen/versions', { revision: 0 });
-    expect(stale.status).toBe(409);
-    const v2 = await client.post<VersionRecord>('formulas/frozen/versions', { revision: 1 });
-    expect(v2.body.number).toBe(2);
+    expect((await freeze(1)).status).toBe(409);
+    expect((await freeze(2)).body.version).toMatchObject({ number: 2, parent: 1 });
+    // Back to v1, changed and frozen: a branch.
+    await send(
+      'frozen',
+      diff(change('basedOnVersion', 2, 1, null), change('amountText', '35 ml', '25 ml', 'one')),
+    );
+    expect((await freeze(4)).body.version).toMatchObject({ number: 3, parent: 1 });
     const all = await client.get<VersionRecord[]>('formulas/frozen/versions');
-    expect(all.body.map(({ number }) => number)).toEqual([2, 1]);
-    expect(all.body[1]!.formula.additions[0]!.amountText).toBe('30 ml');
+    expect(all.body.map(({ number }) => number)).toEqual([3, 2, 1]);
+    expect(all.body[2]!.formula.additions[0]!.amountText).toBe('30 ml');
+  });
+
+  it('archives, bins and brings back; the list says so, and is not sent again while nothing changed', async () => {
+    await create('moved');
+    const placeOf = async () =>
+      (await client.get<ShelfRecord[]>('formulas')).body.find(({ id }) => id === 'moved')!.shelf;
+    for (const shelf of ['archive', 'bin', 'shelf'] as const) {
+      expect((await client.post('formulas/moved/shelf', { shelf })).status).toBe(200);
+      expect(await placeOf()).toBe(shelf);
+    }
+    expect((await client.post('formulas/moved/shelf', { shelf: 'attic' })).status).toBe(400);
+    expect((await client.post('formulas/nobody/shelf', { shelf: 'bin' })).status).toBe(404);
+    const first = await fetch(`${kitchen.address}/api/formulas`);
+    const tag = first.headers.get('etag')!;
+    expect(await plainGet('/api/formulas', { 'If-None-Match': tag })).toBe(304);
+    await send('moved', diff(change('name', 'moved', 'Moved', null)));
+    expect(await plainGet('/api/formulas', { 'If-None-Match': tag })).toBe(200);
   });
 });
 
@@ -136,18 +187,7 @@ describe('bad input is answered, never a 500', () => {
   });
 
   it('refuses a Host it was not started with, and says so to nobody else', async () => {
-    const { port } = new URL(kitchen.address);
-    const status = await new Promise<number>((resolve, reject) => {
-      request(
-        { host: '127.0.0.1', port, path: '/api/formulas', headers: { Host: 'elsewhere.example' } },
-        (response) => {
-          resolve(response.statusCode ?? 0);
-          response.resume();
-        },
-      )
-        .on('error', reject)
-        .end();
-    });
+    const status = await plainGet('/api/formulas', { Host: 'elsewhere.example' });
     expect(status).toBe(403);
   });
 
@@ -169,6 +209,27 @@ describe('settings and vessels', () => {
       decimalSign: 'comma',
     });
   });
+  it('keeps cooks, stock and vessels, and says what is wrong with them', async () => {
+    await client.put('cooks/runa', { id: 'runa', name: 'Runa', initials: 'RU' });
+    expect((await client.get<Cook[]>('cooks')).body).toEqual([{ id: 'runa', name: 'Runa', initials: 'RU' }]);
+    expect((await client.put('cooks/runa', { id: 'runa', name: ' ', initials: 'RU' })).status).toBe(400);
+    const entry: PantryEntry = { ...EMPTY_PANTRY_ENTRY, onHandG: 750 };
+    await client.put('pantry/honey', entry);
+    expect((await client.get<Record<string, PantryEntry>>('pantry')).body.honey).toEqual(entry);
+    for (const wrong of [
+      { ...entry, onHandG: -1 },
+      { ...entry, bottle: { ...entry.bottle, acidityGPer100Ml: 80 } },
+      { ...entry, bottle: { ...entry.bottle, useBy: '2026-02-31x' } },
+    ]) {
+      expect((await client.put('pantry/honey', wrong)).status).toBe(400);
+    }
+    const jar = { ...STARTING_VESSELS[0]!, id: 'own_jar', name: 'Honey jar' };
+    expect((await client.put('vessels/own_jar', jar)).status).toBe(200);
+    const upsideDown = { ...jar, outline: [...jar.outline].reverse() };
+    expect((await client.put('vessels/own_jar', upsideDown)).status).toBe(400);
+    expect((await client.put('vessels/other', jar)).status).toBe(400);
+  });
+
   it('starts with vessels', async () => {
     const { body } = await client.get<{ id: string }[]>('vessels');
     expect(body.length).toBeGreaterThan(5);

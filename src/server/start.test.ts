@@ -98,3 +98,69 @@ describe('the demo kitchen', () => {
     },
   );
 });
+
+describe('letting others in', () => {
+  it('refuses to listen beyond this machine without a passcode, and says why', async () => {
+    const data = folder();
+    await expect(openKitchen(data, { host: '0.0.0.0' })).rejects.toThrow('YGRANA_PASSCODE');
+    await expect(openKitchen(data, { host: '0.0.0.0', passcode: 'short' })).rejects.toThrow('too short');
+    expect(existsSync(join(data, 'in-use.json'))).toBe(false);
+  });
+
+  it('asks for the passcode, lets in with a strict cookie, and remembers it over a restart', async () => {
+    const data = folder();
+    const options = { host: '0.0.0.0', passcode: 'tarn at dusk' };
+    const first = await openKitchen(data, options);
+    const port = Number(new URL(first.address).port);
+    const address = `http://127.0.0.1:${port}`;
+    const client = new Client(address);
+    expect((await client.get('formulas')).status).toBe(401);
+    expect((await client.get('session')).body).toEqual({ needed: true, signedIn: false });
+    expect((await client.post('session', { passcode: 'tarn at dawn' })).status).toBe(403);
+    const answer = await fetch(`${address}/api/session`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json', Origin: address },
+      body: JSON.stringify({ passcode: 'tarn at dusk' }),
+    });
+    const cookie = answer.headers.get('set-cookie')!;
+    expect(cookie).toMatch(/HttpOnly/i);
+    expect(cookie).toMatch(/SameSite=Strict/i);
+    const headers = { Cookie: cookie.split(';')[0]! };
+    expect((await client.send('GET', 'formulas', undefined, headers)).status).toBe(200);
+    const forged = { Cookie: headers.Cookie.replace(/=\d/, '=9') };
+    expect((await client.send('GET', 'formulas', undefined, forged)).status).toBe(401);
+    await first.stop();
+    const second = await start(data, { ...options, port });
+    expect((await client.send('GET', 'formulas', undefined, headers)).status).toBe(200);
+    await second.stop();
+    await start(data, { ...options, port, passcode: 'another one now' });
+    expect((await client.send('GET', 'formulas', undefined, headers)).status).toBe(401);
+  });
+
+  it('slows down guessing', async () => {
+    const kitchen = await start(folder(), { passcode: 'tarn at dusk' });
+    const client = new Client(kitchen.address);
+    const statuses: number[] = [];
+    for (let i = 0; i < 12; i++) {
+      statuses.push((await client.post('session', { passcode: `guess ${i}` })).status);
+    }
+    expect(statuses.slice(0, 10)).toEqual(Array.from({ length: 10 }, () => 403));
+    expect(statuses.slice(10)).toEqual([429, 429]);
+  });
+});
+
+describe('the bin', () => {
+  it('is emptied of what has lain in it for thirty days, at a start', async () => {
+    const data = folder();
+    const [before, later] = ['2026-05-01T08:00:00Z', '2026-06-02T08:00:00Z'].map((at) => () => new Date(at));
+    const first = await openKitchen(data, { now: before! });
+    const client = new Client(first.address);
+    await client.post('formulas', { id: 'gone', formula: sampleFormula('Gone') });
+    await client.post('formulas', { id: 'kept', formula: sampleFormula('Kept') });
+    await client.post('formulas/gone/shelf', { shelf: 'bin' });
+    await first.stop();
+    const second = await start(data, { now: later! });
+    const { body } = await new Client(second.address).get<FormulaRecord[]>('formulas');
+    expect(body.map(({ id }) => id)).toEqual(['kept']);
+  });
+});

@@ -222,7 +222,10 @@ const slice = createSlice({
     ) {
       return change(state, payload.id, (working) => {
         const { conflict, keep } = payload;
-        const conflicts = working.conflicts.filter((other) => other !== conflict);
+        const conflicts = working.conflicts.filter(
+          ({ change: { additionId, field } }) =>
+            additionId !== conflict.change.additionId || field !== conflict.change.field,
+        );
         const mine =
           keep === 'mine' && conflict.kind === 'field'
             ? [{ ...conflict.change, from: conflict.current }]

@@ -54,14 +54,14 @@ function SettingsForm({ saved }: { saved: Settings }) {
   const changed = JSON.stringify(draft) !== JSON.stringify(saved);
   return (
     <form
-      className="card mx-auto mt-2 grid max-w-3xl gap-4 p-5"
+      className="card mx-auto mt-2 grid max-w-3xl grid-cols-1 gap-4 p-5"
       onSubmit={(event) => {
         event.preventDefault();
         if (checked.success) void save(checked.data);
       }}
     >
       <h1 className="font-name text-2xl font-bold">Settings</h1>
-      <div className="grid gap-4 sm:grid-cols-2">
+      <div className="grid grid-cols-1 gap-4 sm:grid-cols-2">
         <label className="grid gap-1 font-semibold">
           Kitchen
           <input
@@ -104,7 +104,7 @@ function SettingsForm({ saved }: { saved: Settings }) {
           </span>
           <Complaint text={problems.get('currency')} />
         </label>
-        <div className="grid gap-1">
+        <div className="grid grid-cols-1 gap-1">
           <span className="font-semibold">Spoons and cups of new formulas</span>
           <Choice
             label="Spoons and cups"
@@ -119,7 +119,7 @@ function SettingsForm({ saved }: { saved: Settings }) {
           />
           <span className="text-sm text-quiet">A formula keeps the spoons it was written in.</span>
         </div>
-        <div className="grid gap-1">
+        <div className="grid grid-cols-1 gap-1">
           <span className="font-semibold">Decimal sign</span>
           <Choice
             label="Decimal sign"
@@ -134,7 +134,7 @@ function SettingsForm({ saved }: { saved: Settings }) {
           />
           <span className="text-sm text-quiet">0,5 and 0.5 are both read either way.</span>
         </div>
-        <div className="grid gap-1">
+        <div className="grid grid-cols-1 gap-1">
           <span className="font-semibold">Beside each amount</span>
           <Choice
             label="Beside each amount"
@@ -154,7 +154,7 @@ function SettingsForm({ saved }: { saved: Settings }) {
         <p className="mb-2 text-sm text-quiet">
           Common practice, and loose: the usual amount, and what it may be.
         </p>
-        <div className="grid grid-cols-[1fr_repeat(3,5.2rem)_2rem] items-center gap-x-2 gap-y-1.5">
+        <div className="grid grid-cols-[minmax(0,1fr)_repeat(3,minmax(3rem,5.2rem))_2rem] items-center gap-x-2 gap-y-1.5">
           <span />
           <span className="text-sm text-quiet">usual</span>
           <span className="text-sm text-quiet">low</span>

@@ -1,0 +1,75 @@
+/** Kills a writing kitchen at random points and counts what was acknowledged and is not there afterwards. */
+import { spawn } from 'node:child_process';
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { mulberry32 } from './random';
+import type { FormulaRecord } from '#contract';
+import { Client, dropFolder, openKitchen, tempFolder } from './kitchen';
+
+const WRITER = join(import.meta.dirname, 'writer.ts');
+const LONGEST_WRITING_MS = 250;
+
+export interface KillReport {
+  readonly acknowledged: number;
+  readonly lost: readonly string[];
+}
+
+/** @param seed printed by the test, so that a failure can be played again */
+export async function killRounds(rounds: number, seed: number): Promise<KillReport> {
+  const folder = tempFolder();
+  const ledger = join(folder, 'ledger.txt');
+  const random = mulberry32(seed);
+  try {
+    for (let round = 0; round < rounds; round++) {
+      await writeAndKill(join(folder, 'kitchen'), ledger, String(round), random() * LONGEST_WRITING_MS);
+    }
+    return await checkLedger(join(folder, 'kitchen'), ledger);
+  } finally {
+    dropFolder(folder);
+  }
+}
+
+function writeAndKill(dataFolder: string, ledger: string, session: string, afterMs: number): Promise<void> {
+  const child = spawn(process.execPath, ['--import', 'tsx', WRITER, dataFolder, ledger, session], {
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  return new Promise((resolve, reject) => {
+    let killed = false;
+    let words = '';
+    child.stderr.on('data', (chunk: Buffer) => {
+      words += chunk.toString();
+    });
+    child.stdout.once('data', () => {
+      setTimeout(() => {
+        killed = true;
+        child.kill('SIGKILL');
+      }, afterMs);
+    });
+    child.once('exit', () => {
+      if (killed) resolve();
+      else reject(new Error(`The writer of round ${session} ended by itself: ${words}`));
+    });
+  });
+}
+
+async function checkLedger(dataFolder: string, ledger: string): Promise<KillReport> {
+  const lines = existsSync(ledger) ? readFileSync(ledger, 'utf8').split('\n').filter(Boolean) : [];
+  const last = new Map<string, number>();
+  for (const line of lines) {
+    const [id = '', change = ''] = line.split(' ');
+    last.set(id, change === 'made' ? 0 : Number(change));
+  }
+  const kitchen = await openKitchen(dataFolder);
+  try {
+    const { body } = await new Client(kitchen.address).get<FormulaRecord[]>('formulas');
+    const found = new Map(body.map(({ id, revision }) => [id as string, revision]));
+    const lost = [...last].flatMap(([id, change]) =>
+      (found.get(id) ?? -1) >= change
+        ? []
+        : [`${id}: ${change} acknowledged, ${found.get(id) ?? 'nothing'} there`],
+    );
+    return { acknowledged: lines.length, lost };
+  } finally {
+    await kitchen.stop();
+  }
+}
