@@ -1,6 +1,7 @@
 /** `npm run bench`: milliseconds are printed as goals; only ratios measured in one run say anything. */
 import { startDemo } from '../e2e/demoServer';
 import { benchKeyToNeedle } from './keyToNeedle';
+import { benchLargeShelf } from './largeShelf';
 import { benchRecalculation } from './recalculation';
 
 benchRecalculation();
@@ -10,3 +11,4 @@ try {
 } finally {
   await server.stop();
 }
+await benchLargeShelf();

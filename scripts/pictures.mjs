@@ -17,6 +17,9 @@ const VIEWS = [
   { name: 'shelf-phone', path: '/', size: PHONE },
   { name: 'compose', path: '/formulas/walnut-cider/compose', size: WIDE },
   { name: 'compose-phone', path: '/formulas/walnut-cider/compose', size: PHONE },
+  { name: 'versions', path: '/formulas/walnut-cider/versions?from=3', size: WIDE },
+  { name: 'pantry', path: '/pantry?show=onhand', size: WIDE },
+  { name: 'ingredient', path: '/pantry/vin_cider5', size: WIDE },
 ];
 
 const only = process.argv.slice(2);

@@ -2,8 +2,13 @@
 import { appendFileSync } from 'node:fs';
 import { Client, formulaId, openKitchen, sampleFormula } from './kitchen';
 
-const [dataFolder, ledger, session] = process.argv.slice(2) as [string, string, string];
-const kitchen = await openKitchen(dataFolder);
+const [dataFolder, ledger, session, migrationsFolder] = process.argv.slice(2) as [
+  string,
+  string,
+  string,
+  string,
+];
+const kitchen = await openKitchen(dataFolder, { migrationsFolder });
 const client = new Client(kitchen.address);
 const id = formulaId(`session-${session}`);
 const note = (line: string): void => {

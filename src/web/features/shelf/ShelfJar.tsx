@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Link } from 'react-router';
 import type { Shelf, ShelfRecord } from '#contract';
 import { sayStanding } from '#core/formula';
@@ -21,7 +22,8 @@ export interface JarActions {
   readonly move: (record: ShelfRecord, shelf: Shelf) => void;
 }
 
-export function ShelfJar({
+/** Drawn again only when its formula or the kitchen changes: scrolling must cost nothing. */
+export const ShelfJar = memo(function ShelfJar({
   record,
   kitchen,
   actions,
@@ -77,7 +79,7 @@ export function ShelfJar({
       </span>
     </li>
   );
-}
+});
 
 function menuOf(record: ShelfRecord, actions: JarActions) {
   const to = (label: string, shelf: Shelf, grave = false) => ({
