@@ -6,7 +6,9 @@ const CORE_ORDER = [
   'formula',
   'composition',
   'vessel',
+  'acidity',
   'palate',
+  'safety',
   'reckoning',
 ];
 

@@ -6,7 +6,7 @@ import tseslint from 'typescript-eslint';
 const CORE_PACKAGES = { 'numeric-quantity': 'src/core/quantity/readNumber.ts' };
 
 export default defineConfig(
-  globalIgnores(['dist', 'node_modules', 'data', '**/.types', 'src/server/db/migrations']),
+  globalIgnores(['dist', 'node_modules', 'data', '.cache', '**/.types', 'src/server/db/migrations']),
   tseslint.configs.recommended,
   {
     rules: {

@@ -2,9 +2,11 @@
 import { startDemo } from '../e2e/demoServer';
 import { benchKeyToNeedle } from './keyToNeedle';
 import { benchLargeShelf } from './largeShelf';
+import { benchPh } from './phBalance';
 import { benchRecalculation } from './recalculation';
 
 benchRecalculation();
+benchPh();
 const server = await startDemo();
 try {
   await benchKeyToNeedle(server);

@@ -149,7 +149,7 @@ test('locks an amount, scales the jar, works on several lines at once, by keyboa
   await compose.fresh(...VINAIGRETTE, '2 yolks');
   await compose.amount('Fine sea salt').press('Alt+l');
   await expect(compose.row('Fine sea salt').getByLabel('amount locked')).toBeVisible();
-  await page.getByRole('heading', { name: 'What is in it' }).click();
+  await page.getByRole('heading', { name: 'On the palate' }).click();
   await page.keyboard.press('s');
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('To fill, ml').fill('lots');

@@ -1,6 +1,7 @@
 /** The result as a table for a person at a terminal. */
 import { MEASURE_KEYS, type MeasureKey } from '#core/composition';
 import { sensibleDecimals } from '#core/quantity';
+import { sayPh } from '#core/safety';
 import type { ReckonResult } from './reckonText';
 
 const LABELS: Record<MeasureKey, string> = {
@@ -41,5 +42,22 @@ export function printResult(result: ReckonResult): string {
       return [LABELS[key], show(key, result[key]) + spread];
     }),
   ].map(([label, value]) => `${label!.padEnd(24)} ${value}`);
-  return [...rows, ...unread, '', ...totals, ''].join('\n');
+  return [...rows, ...unread, '', ...totals, ...judged(result), ''].join('\n');
+}
+
+function judged(result: ReckonResult): readonly string[] {
+  if (result.additions.length === 0) return [];
+  const { allergens, verdict } = result;
+  const acid = result.tastedAcidityAsAceticMassFraction;
+  const list = (words: readonly string[]): string => words.join(', ') || 'none known';
+  return [
+    `${'acidity, as acetic'.padEnd(24)} ${acid === null ? '-' : `${(acid * 100).toFixed(2)} %`}`,
+    '',
+    sayPh(result.ph),
+    result.keepingDays.message,
+    `Allergens (EU): ${list(allergens.eu14)}. May be in it: ${list(allergens.mayBeIn)}.`,
+    ...result.cautions.map(({ message }) => `- ${message}`),
+    ...(verdict ? ['', `${verdict.score} of 100 in ${verdict.style}`] : []),
+    ...(verdict?.reasons.map(({ message }) => `- ${message}`) ?? []),
+  ];
 }

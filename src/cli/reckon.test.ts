@@ -15,6 +15,9 @@ const KEYS = [
   ...['additions', 'unread', 'massG', 'mixedVolumeMl', 'oilToAcidVolumeRatio', 'oilToAcidMassRatio'],
   ...['oilMassFraction', 'fatMassFraction', 'oilVolumeFraction', 'waterMassFraction'],
   ...['saltEquivalentMassFraction', 'sugarMassFraction', 'ranges'],
+  ...['titratableAcidityMeqPer100G', 'tastedAcidityAsAceticMassFraction', 'ph', 'waterActivity'],
+  ...['sucroseEquivalentMassFraction', 'sugarToAcidRatio', 'energyKcalPer100G'],
+  ...['allergens', 'cautions', 'keepingDays'],
 ];
 
 describe('reckon', () => {
@@ -50,6 +53,27 @@ describe('reckon', () => {
     const wrong = reckon('', '--spoons', 'roman');
     expect([wrong.status, wrong.stderr.includes('us|metric|imperial|au')]).toEqual([2, true]);
     expect(reckon('', 'no-such-file.txt').status).toBe(2);
+  });
+
+  it('judges against a style, and says cautions and keeping', () => {
+    const { stdout } = reckon(
+      '90 ml olive oil\n30 ml white vinegar\n4 g salt\n1 yolk\n',
+      '--json',
+      '--style',
+      'classic_3_1',
+    );
+    const result = JSON.parse(stdout) as Record<string, unknown>;
+    expect(result.verdict).toMatchObject({
+      style: 'classic_3_1',
+      reasons: [{ measure: 'salt', direction: 'high' }],
+    });
+    expect(result.keepingDays).toMatchObject({ days: 2, reason: 'raw_egg' });
+    expect(result.cautions).toContainEqual(expect.objectContaining({ code: 'raw_egg', limit: null }));
+    expect(result.ph).toMatchObject({
+      status: expect.any(String) as string,
+      reasons: expect.any(Array) as string[],
+    });
+    expect(reckon('', '--style', 'nobody').status).toBe(2);
   });
 
   it('prints a table for people', () => {

@@ -54,6 +54,11 @@ const formulaShape = {
   partVolumeMl: partVolumeSchema,
   servingVolumeMl: servingVolumeSchema,
   countsOptional: z.boolean(),
+  styleId: z
+    .string()
+    .regex(/^[\w-]{1,64}$/)
+    .nullable(),
+  targetRatio: finite.min(0.05).max(50).nullable(),
   basedOnVersion: z.int().min(1).nullable(),
 };
 const MAX_ADDITIONS = 200;

@@ -29,6 +29,7 @@ export {
   pantryEntrySchema,
   rangeSchema,
   settingsSchema,
+  styleSchema,
   vesselSchema,
   type Cook,
   type OwnIngredient,

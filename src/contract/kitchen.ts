@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { IngredientRow } from '#core/ingredient';
 import { ACIDITY_LIMITS, COMPONENTS, CATEGORIES, HAZARDS, TAGS } from '#core/ingredient';
+import { PALATE_KEYS, type PalateKey, type Style } from '#core/palate';
 import type { SmallMeasures } from '#core/quantity';
 import type { Vessel } from '#core/vessel';
 import { ingredientIdSchema, nameSchema, servingVolumeSchema, spoonsSchema, vesselIdSchema } from './formula';
@@ -72,6 +73,7 @@ export const ingredientRowSchema = z.strictObject({
   emulsifierClass: z.enum(['none', 'mild', 'good', 'strong']),
   emulsifierNote: z.string().max(300),
   hazards: z.array(someOf(HAZARDS)),
+  keepsOpened: z.boolean().optional(),
   strength: z.string().max(80),
   shelfNote: z.string().max(300),
   proteinBufferMmolPerPhPerG: z.number().min(0).max(5),
@@ -112,3 +114,15 @@ export const cookSchema = z.strictObject({
   initials: z.string().trim().min(1, 'needs initials').max(3, 'at most 3 letters'),
 });
 export type Cook = z.infer<typeof cookSchema>;
+
+const windowSchema = z
+  .strictObject({ low: z.number().min(0).max(1000), high: z.number().min(0).max(1000) })
+  .refine(({ low, high }) => low < high, { message: 'the low end must be below the high end' });
+
+/** A style of the kitchen's own, or a built-in one with windows the kitchen has moved (same id). */
+export const styleSchema: z.ZodType<Style> = z.strictObject({
+  id: z.string().regex(/^[\w-]{1,64}$/),
+  name: nameSchema,
+  says: z.string().max(300),
+  windows: z.partialRecord(z.enum(PALATE_KEYS as unknown as [PalateKey, ...PalateKey[]]), windowSchema),
+}) as unknown as z.ZodType<Style>;

@@ -230,6 +230,24 @@ describe('settings and vessels', () => {
     expect((await client.put('vessels/other', jar)).status).toBe(400);
   });
 
+  it('keeps windows the kitchen moved, and gives them back', async () => {
+    const style = {
+      id: 'classic_3_1',
+      name: 'Classic',
+      says: 'ours',
+      windows: { salt: { low: 0.01, high: 0.02 } },
+    };
+    expect((await client.put('styles/classic_3_1', style)).status).toBe(200);
+    expect((await client.get<unknown[]>('styles')).body).toEqual([style]);
+    const upsideDown = { ...style, windows: { salt: { low: 0.03, high: 0.02 } } };
+    expect((await client.put('styles/classic_3_1', upsideDown)).status).toBe(400);
+    expect(
+      (await client.put('styles/classic_3_1', { ...style, windows: { luck: style.windows.salt } })).status,
+    ).toBe(400);
+    expect((await client.delete('styles/classic_3_1')).status).toBe(200);
+    expect((await client.get<unknown[]>('styles')).body).toEqual([]);
+  });
+
   it('starts with vessels', async () => {
     const { body } = await client.get<{ id: string }[]>('vessels');
     expect(body.length).toBeGreaterThan(5);

@@ -20,7 +20,11 @@ const formula = (...additions: Addition[]): Formula => ({
   ...emptyFormula('House', 'jar' as VesselId, 'us'),
   additions,
 });
-const naming = { ingredient: (a: Addition) => a.ingredientText, vessel: (id: string) => `the ${id}` };
+const naming = {
+  ingredient: (a: Addition) => a.ingredientText,
+  vessel: (id: string) => `the ${id}`,
+  style: (id: string) => id,
+};
 const say = (before: Formula, after: Formula): string[] =>
   describeChange(before, after, naming).map(sayChange);
 

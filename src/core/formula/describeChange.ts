@@ -15,6 +15,7 @@ export interface ChangeLine {
 export interface Naming {
   readonly ingredient: (addition: Addition) => string;
   readonly vessel: (id: string) => string;
+  readonly style: (id: string) => string;
 }
 
 const PHASE_WORDS: Record<Phase, string> = { base: 'the base', oil: 'the oil', finish: 'the finish' };
@@ -25,6 +26,8 @@ const FORMULA_WORDS: Partial<Record<string, string>> = {
   partVolumeMl: 'one part',
   servingVolumeMl: 'a serving',
   countsOptional: 'optional additions',
+  styleId: 'style aimed at',
+  targetRatio: 'ratio aimed at',
 };
 
 /** Lines in the order of the newer state: amounts first told where they stand, then what went, then the frame. */
@@ -82,6 +85,9 @@ const said = (addition: Addition): string =>
 
 function sayField(field: string, value: unknown, naming: Naming): string {
   if (field === 'vesselId') return naming.vessel(String(value));
+  if (value === null) return 'none';
+  if (field === 'styleId') return naming.style(String(value));
+  if (field === 'targetRatio') return `${Number(value).toFixed(1)} : 1`;
   if (field === 'countsOptional') return value ? 'counted' : 'left out';
   if (typeof value === 'number') return `${value} ml`;
   return String(value);

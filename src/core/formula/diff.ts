@@ -33,7 +33,8 @@ export type ApplyResult =
 
 export const FORMULA_FIELDS = [
   ...(['name', 'vesselId', 'spoons'] as const),
-  ...(['partVolumeMl', 'servingVolumeMl', 'countsOptional', 'basedOnVersion'] as const),
+  ...(['partVolumeMl', 'servingVolumeMl', 'countsOptional'] as const),
+  ...(['styleId', 'targetRatio', 'basedOnVersion'] as const),
 ] as const satisfies readonly FormulaField[];
 export const ADDITION_FIELDS = [
   ...(['amountText', 'ingredientId', 'ingredientText', 'form', 'note'] as const),

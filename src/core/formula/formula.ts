@@ -37,6 +37,10 @@ export interface Formula {
   readonly partVolumeMl: number;
   readonly servingVolumeMl: number;
   readonly countsOptional: boolean;
+  /** The style that is aimed at; null while none is chosen. */
+  readonly styleId: string | null;
+  /** An oil-to-acid ratio that the cook set: the target, whatever the style says. */
+  readonly targetRatio: number | null;
   /** The version these working changes grew from; null before the first freeze. */
   readonly basedOnVersion: number | null;
   readonly additions: readonly Addition[];
@@ -53,6 +57,8 @@ export function emptyFormula(name: string, vesselId: VesselId, spoons: SpoonSyst
     partVolumeMl: DEFAULT_PART_VOLUME_ML,
     servingVolumeMl: DEFAULT_SERVING_VOLUME_ML,
     countsOptional: true,
+    styleId: null,
+    targetRatio: null,
     basedOnVersion: null,
     additions: [],
   };

@@ -24,7 +24,7 @@ export function withBottle(ingredient: Ingredient, bottle: BottleValues): Ingred
     const acetic = acidityGPer100Ml / spoonDensityGPerMl / 100;
     next = { ...composition, acetic, water: Math.max(0, composition.water - (acetic - composition.acetic)) };
   }
-  return { ...ingredient, composition: next, typicalPh: ph ?? ingredient.typicalPh };
+  return { ...ingredient, composition: next, typicalPh: ph ?? ingredient.typicalPh, phMeasured: ph !== null };
 }
 
 export const takesLabelAcidity = (ingredient: Ingredient): boolean => ingredient.composition.acetic > 0;

@@ -10,6 +10,7 @@ export {
   type Hazard,
   type Ingredient,
   type IngredientId,
+  type PungencyKind,
   type Tag,
 } from './ingredient';
 export { ACIDITY_LIMITS, takesLabelAcidity, withBottle, type BottleValues } from './bottle';

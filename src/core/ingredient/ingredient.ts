@@ -71,6 +71,8 @@ export interface Ingredient {
   readonly composition: Composition;
   /** pH of the ingredient alone; null where it holds too little water to have one. */
   readonly typicalPh: number | null;
+  /** The pH is of this very bottle, read with a meter. */
+  readonly phMeasured?: boolean;
   readonly energyKcalPer100G: number;
   /** Edible grams of one unit, e.g. clove, yolk, tsp (US spoon), tbsp_chopped. */
   readonly unitWeightsG: Readonly<Record<string, Range>>;
@@ -83,6 +85,8 @@ export interface Ingredient {
   readonly emulsifierClass: 'none' | 'mild' | 'good' | 'strong';
   readonly emulsifierNote: string;
   readonly hazards: readonly Hazard[];
+  /** Salt, sugar or acid preserve it for months once opened; common practice. */
+  readonly keepsOpened: boolean;
   readonly strength: string;
   readonly shelfNote: string;
   /** Counts as "acid" in the oil-to-acid ratio: vinegars and citrus juices. */

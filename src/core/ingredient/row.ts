@@ -30,6 +30,7 @@ export interface IngredientRow {
   readonly emulsifierClass: string;
   readonly emulsifierNote: string;
   readonly hazards: readonly string[];
+  readonly keepsOpened?: boolean;
   readonly strength: string;
   readonly shelfNote: string;
   readonly proteinBufferMmolPerPhPerG: number;
@@ -67,6 +68,7 @@ export function ingredientFromRow(row: IngredientRow): Ingredient {
     emulsifierClass: oneOf(EMULSIFIER_CLASSES, row.emulsifierClass, row.id),
     emulsifierNote: row.emulsifierNote,
     hazards: row.hazards.map((hazard) => oneOf(HAZARDS, hazard, row.id)),
+    keepsOpened: row.keepsOpened ?? false,
     strength: row.strength,
     shelfNote: row.shelfNote,
     isAcidLiquid: ACID_LIQUID_CATEGORIES.has(category),

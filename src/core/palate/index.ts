@@ -1,3 +1,29 @@
 export { bodyIndexOf, isCreamy } from './body';
+export {
+  PALATE,
+  PALATE_KEYS,
+  palateContributions,
+  palateOf,
+  palateValue,
+  type Palate,
+  type PalateKey,
+  type PalatePortion,
+  type PalateShare,
+  type PalateValue,
+} from './measures';
+export { nutritionOf, type Nutrition } from './nutrition';
+export { formFactor } from './pungency';
+export { MEASURE_WORDS, sayMeasure, sayReason, sayVerdict } from './sayPalate';
 export { formulaFromStyle, recipeLines, type RecipeLine } from './startFromStyle';
 export { STYLE_IDS, STYLE_RECIPES, type StyleId } from './styleRecipes';
+export {
+  STYLES,
+  stylePortions,
+  windowsFrom,
+  withTypedRatio,
+  type Style,
+  type Window,
+  type Windows,
+} from './styles';
+export { sucroseEquivalentOf } from './sweetness';
+export { verdictOf, type Verdict, type VerdictReason } from './verdict';

@@ -40,5 +40,5 @@ export function formulaFromStyle(
     rank,
   }));
   // Recipes are written in metric spoons.
-  return { ...emptyFormula(name, vesselId, 'metric'), additions };
+  return { ...emptyFormula(name, vesselId, 'metric'), styleId, additions };
 }

@@ -1,1 +1,2 @@
-export { reckonFormula, type ReckonedAddition, type Reckoning } from './reckoning';
+export { judge, type Judged, type Judgement } from './judgement';
+export { judgeFormula, reckonFormula, type ReckonedAddition, type Reckoning } from './reckoning';

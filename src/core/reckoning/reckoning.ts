@@ -13,6 +13,7 @@ import {
   type Formula,
   type ReadingContext,
 } from '#core/formula';
+import { judge, type Judgement } from './judgement';
 import { fillLines, fillShare, headspaceOf, type FillLine, type Headspace, type Vessel } from '#core/vessel';
 
 export interface ReckonedAddition {
@@ -71,4 +72,15 @@ export function reckonFormula(formula: Formula, vessel: Vessel, context: Reading
     fillShare: fillShare(vessel, totals.mixedVolumeMl),
     headspace: headspaceOf(vessel, totals.mixedVolumeMl),
   };
+}
+
+/** The judgement of a reckoned formula: what is counted and read, and how many lines could not be. */
+export function judgeFormula({ additions }: Reckoning): Judgement {
+  const counted = additions.filter((entry) => entry.counted);
+  return judge(
+    counted.flatMap(({ addition, reading }) =>
+      reading.status === 'read' ? [{ reading, form: addition.form }] : [],
+    ),
+    counted.filter(({ reading }) => reading.status === 'unread').length,
+  );
 }

@@ -2,6 +2,7 @@
 import { integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
 import type { By, Cook, OwnIngredient, PantryEntry, Settings, Shelf } from '#contract';
 import type { Formula, FormulaId } from '#core/formula';
+import type { Style } from '#core/palate';
 import type { Vessel } from '#core/vessel';
 
 const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' });
@@ -74,4 +75,11 @@ export const cooks = pgTable('cooks', {
   id: text('id').primaryKey(),
   content: jsonb('content').$type<Cook>().notNull(),
   createdAt: moment('created_at').notNull(),
+});
+
+/** Styles of the kitchen's own, and built-in ones it has adjusted. */
+export const styles = pgTable('styles', {
+  id: text('id').primaryKey(),
+  content: jsonb('content').$type<Style>().notNull(),
+  updatedAt: moment('updated_at').notNull(),
 });

@@ -13,6 +13,8 @@ export interface DemoFormula {
   readonly name: string;
   readonly vesselId: string;
   readonly spoons: SpoonSystem;
+  /** What is aimed at. */
+  readonly styleId: string;
   readonly lines: readonly DemoLine[];
   /** Frozen versions in order; none: never frozen. */
   readonly history?: readonly DemoVersion[];
@@ -104,6 +106,7 @@ export const DEMO_FORMULAS: readonly DemoFormula[] = [
     name: 'Walnut & cider house',
     vesselId: 'swing_top_500',
     spoons: 'metric',
+    styleId: 'classic_3_1',
     lines: [
       { text: '90 ml cider vinegar', note: 'label says 5 % acid' },
       { text: '1 tsp fine sea salt' },
@@ -131,6 +134,7 @@ export const DEMO_FORMULAS: readonly DemoFormula[] = [
     name: 'Plum & thyme',
     vesselId: 'jam_jar_200',
     spoons: 'metric',
+    styleId: 'sweet_fruit',
     lines: [
       { text: '30 ml red wine vinegar' },
       { text: '½ tsp fine sea salt' },
@@ -145,6 +149,7 @@ export const DEMO_FORMULAS: readonly DemoFormula[] = [
     name: 'Rice vinegar, ginger & toasted sesame',
     vesselId: 'jam_jar_350',
     spoons: 'metric',
+    styleId: 'brisk_1_5_1',
     lines: [
       { text: '60 ml rice vinegar' },
       { text: '2 tbsp soy sauce' },
@@ -163,6 +168,7 @@ export const DEMO_FORMULAS: readonly DemoFormula[] = [
     name: 'Caraway & beet',
     vesselId: 'preserving_jar_500',
     spoons: 'metric',
+    styleId: 'sharp_2_1',
     lines: [
       { text: '45 ml white wine vinegar' },
       { text: '2 tsp table salt', note: 'tastes too salty, look again' },
@@ -178,6 +184,7 @@ export const DEMO_FORMULAS: readonly DemoFormula[] = [
     name: 'Buttermilk & dill',
     vesselId: 'preserving_jar_1000',
     spoons: 'metric',
+    styleId: 'creamy_yoghurt',
     lines: [
       { text: '1½ cups buttermilk' },
       { text: '½ cup soured cream' },
@@ -196,6 +203,7 @@ export const DEMO_FORMULAS: readonly DemoFormula[] = [
     name: 'Date tahini',
     vesselId: 'preserving_jar_500',
     spoons: 'metric',
+    styleId: 'tahini',
     lines: [
       { text: 'juice of 1½ lemons' },
       { text: '¾ tsp fine sea salt' },
@@ -212,6 +220,7 @@ export const DEMO_FORMULAS: readonly DemoFormula[] = [
     name: 'Horseradish, yolk-built',
     vesselId: 'beaker_800',
     spoons: 'metric',
+    styleId: 'yolk_built',
     lines: [
       { text: '2 yolks, at room temperature', note: 'raw: pasteurised ones for guests who ask' },
       { text: '25 ml white wine vinegar' },
@@ -228,6 +237,7 @@ export const DEMO_FORMULAS: readonly DemoFormula[] = [
     name: 'Lean herb & white bean',
     vesselId: 'preserving_jar_500',
     spoons: 'metric',
+    styleId: 'light_tofu',
     lines: [
       { text: '50 ml cider vinegar' },
       { text: '1 tsp fine sea salt' },

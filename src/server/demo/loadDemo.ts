@@ -69,6 +69,7 @@ async function loadFormula(demo: DemoFormula, formulas: FormulaStore): Promise<v
 export function demoFormula(demo: DemoFormula): { working: Formula; versions: readonly Formula[] } {
   const working: Formula = {
     ...emptyFormula(demo.name, demo.vesselId as VesselId, demo.spoons),
+    styleId: demo.styleId,
     additions: demo.lines.map((line, index) => toAddition(demo, line, index)),
   };
   const versions = (demo.history ?? []).map(({ before }) => ({

@@ -1,6 +1,6 @@
 /** Kills a writing kitchen at random points and counts what was acknowledged and is not there afterwards. */
 import { spawn } from 'node:child_process';
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { mulberry32 } from './random';
 import type { FormulaRecord } from '#contract';
@@ -28,6 +28,7 @@ export async function killRounds(rounds: number, seed: number): Promise<KillRepo
     }
     return await checkLedger(join(folder, 'kitchen'), ledger);
   } finally {
+    rmSync(writer, { force: true });
     dropFolder(folder);
   }
 }

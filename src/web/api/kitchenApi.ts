@@ -17,6 +17,7 @@ import type {
   VersionRecord,
 } from '#contract';
 import type { FormulaId } from '#core/formula';
+import type { Style } from '#core/palate';
 import type { Vessel } from '#core/vessel';
 
 const put = <T extends { readonly id: string }>(place: string, body: T) => ({
@@ -37,6 +38,7 @@ export const kitchenApi = createApi({
     'Ingredients',
     'Pantry',
     'Cooks',
+    'Styles',
     'Session',
   ],
   endpoints: (build) => ({
@@ -107,6 +109,15 @@ export const kitchenApi = createApi({
       query: ({ id, entry }) => ({ url: `pantry/${id}`, method: 'PUT', body: entry }),
       invalidatesTags: ['Pantry'],
     }),
+    styles: build.query<Style[], void>({ query: () => 'styles', providesTags: ['Styles'] }),
+    saveStyle: build.mutation<Style, Style>({
+      query: (style) => put('styles', style),
+      invalidatesTags: ['Styles'],
+    }),
+    dropStyle: build.mutation<unknown, string>({
+      query: (id) => ({ url: `styles/${id}`, method: 'DELETE', body: {} }),
+      invalidatesTags: ['Styles'],
+    }),
     cooks: build.query<Cook[], void>({ query: () => 'cooks', providesTags: ['Cooks'] }),
     saveCook: build.mutation<Cook, Cook>({ query: (cook) => put('cooks', cook), invalidatesTags: ['Cooks'] }),
     settings: build.query<Settings, void>({ query: () => 'settings', providesTags: ['Settings'] }),
@@ -128,6 +139,7 @@ export const {
   useChangeFormulaMutation,
   useCooksQuery,
   useCreateFormulaMutation,
+  useDropStyleMutation,
   useFormulaQuery,
   useFormulasQuery,
   useFreezeMutation,
@@ -138,10 +150,12 @@ export const {
   useSaveIngredientMutation,
   useSavePantryMutation,
   useSaveSettingsMutation,
+  useSaveStyleMutation,
   useSaveVesselMutation,
   useSessionQuery,
   useSettingsQuery,
   useSignInMutation,
+  useStylesQuery,
   useVersionsQuery,
   useVesselsQuery,
 } = kitchenApi;

@@ -5,6 +5,7 @@ import {
   ingredientRowSchema,
   pantryEntrySchema,
   settingsSchema,
+  styleSchema,
   vesselSchema,
 } from '#contract';
 import { ApiError, parse } from '../../http/apiError';
@@ -30,6 +31,21 @@ export function kitchenRoutes(store: KitchenStore): Router {
       throw new ApiError('invalid', 'The vessel’s id is not the one in the address.');
     }
     response.json(await store.saveVessel(vessel));
+  });
+
+  router.get('/styles', async (_request, response) => {
+    response.json(await store.styles());
+  });
+  router.put('/styles/:id', async (request, response) => {
+    const style = parse(styleSchema, request.body, 'Style');
+    if (style.id !== request.params.id) {
+      throw new ApiError('invalid', 'The style’s id is not the one in the address.');
+    }
+    response.json(await store.saveStyle(style));
+  });
+  router.delete('/styles/:id', async (request, response) => {
+    await store.dropStyle(request.params.id);
+    response.json({ status: 'ok' });
   });
 
   router.get('/cooks', async (_request, response) => {

@@ -2,7 +2,8 @@ import { eq } from 'drizzle-orm';
 import { DEFAULT_SETTINGS, type Cook, type OwnIngredient, type PantryEntry, type Settings } from '#contract';
 import { STARTING_VESSELS, type Vessel } from '#core/vessel';
 import type { Database } from '../../db/client';
-import { cooks, ingredients, pantry, settings, vessels } from '../../db/schema';
+import type { Style } from '#core/palate';
+import { cooks, ingredients, pantry, settings, styles, vessels } from '../../db/schema';
 
 const KITCHEN = 'kitchen';
 
@@ -46,6 +47,22 @@ export class KitchenStore {
       .values({ id: content.id, content, position })
       .onConflictDoUpdate({ target: vessels.id, set: { content } });
     return content;
+  }
+
+  async styles(): Promise<Style[]> {
+    const rows = await this.db.select().from(styles).orderBy(styles.id);
+    return rows.map((row) => row.content);
+  }
+
+  async saveStyle(content: Style): Promise<Style> {
+    const values = { id: content.id, content, updatedAt: this.now().toISOString() };
+    await this.db.insert(styles).values(values).onConflictDoUpdate({ target: styles.id, set: values });
+    return content;
+  }
+
+  /** A built-in style goes back to its own windows; one of the kitchen's own is gone. */
+  async dropStyle(id: string): Promise<void> {
+    await this.db.delete(styles).where(eq(styles.id, id));
   }
 
   async cooks(): Promise<Cook[]> {

@@ -2,12 +2,14 @@ import { useMemo, useRef, useState } from 'react';
 import type { AdditionId, Formula } from '#core/formula';
 import { costOf } from '#core/composition';
 import { findIngredient } from '#core/ingredient';
-import { reckonFormula } from '#core/reckoning';
+import type { PalateKey } from '#core/palate';
+import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { sayError, useFreezeMutation, useSaveSettingsMutation } from '../../api/kitchenApi';
 import { formatAmount, formatRatio } from '../../format';
 import { byNow, newId } from '../../store/device';
 import { contextFor, packPriceOf, useKitchen, vesselOf } from '../../store/kitchen';
 import { useAppDispatch } from '../../store/store';
+import { aimOf, useStyles } from '../../store/styles';
 import {
   conflictSettled,
   edited,
@@ -21,6 +23,7 @@ import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
 import { AddLine } from './AddLine';
 import { AdditionList } from './AdditionList';
 import { AdditionPanel } from './AdditionPanel';
+import { CautionPanel } from './CautionPanel';
 import { ConflictNotice } from './ConflictNotice';
 import {
   addTyped,
@@ -36,11 +39,13 @@ import {
 } from '../../store/edits';
 import { FormulaHeader } from './FormulaHeader';
 import { JarPanel } from './JarPanel';
+import { MeasurePanel } from './MeasurePanel';
 import { PalateRail } from './PalateRail';
 import { RatioBar } from './RatioBar';
 import type { RowActions } from './rowActions';
 import { ScalePanel } from './ScalePanel';
 import { SelectionBar } from './SelectionBar';
+import { StylePanel, VerdictLine } from './StylePanel';
 import { VesselPanel } from './VesselPanel';
 
 const ROW_KEYS = [
@@ -56,7 +61,14 @@ const ROW_KEYS = [
 
 const newAdditionId = (): AdditionId => newId() as AdditionId;
 
-type OpenPanel = 'keys' | 'scale' | 'vessel' | { readonly detailsOf: AdditionId };
+type OpenPanel =
+  | 'keys'
+  | 'scale'
+  | 'vessel'
+  | 'style'
+  | 'cautions'
+  | { readonly detailsOf: AdditionId }
+  | { readonly measure: PalateKey };
 const NONE: ReadonlySet<AdditionId> = new Set();
 
 /** The bench: jar, additions, palate, and everything that changes them. */
@@ -80,6 +92,19 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
     const shown = draft ? patchAddition(formula, draft.id, { amountText: draft.text }) : formula;
     return reckonFormula(shown, vessel, context);
   }, [formula, draft, vessel, context]);
+
+  const judgement = useMemo(() => judgeFormula(reckoning), [reckoning]);
+  const styles = useStyles();
+  const style = aimOf(formula, styles);
+  const { baseVersion } = working;
+  const before = useMemo(() => {
+    if (!baseVersion) return null;
+    const base = baseVersion.formula;
+    const { palate } = judgeFormula(
+      reckonFormula(base, vesselOf(base, kitchen.vessels), contextFor(base, kitchen)),
+    );
+    return { palate, name: `v${baseVersion.number}` };
+  }, [baseVersion, kitchen]);
 
   const edit = (next: Formula): void => {
     dispatch(edited({ id, formula: next }));
@@ -152,6 +177,20 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
       },
     },
     {
+      keys: ['y'],
+      does: 'choose the style aimed at',
+      run: () => {
+        setPanel('style');
+      },
+    },
+    {
+      keys: ['c'],
+      does: 'cautions and allergens',
+      run: () => {
+        setPanel('cautions');
+      },
+    },
+    {
       keys: ['s'],
       does: 'scale this jar',
       run: () => {
@@ -193,8 +232,8 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
     return `makes ${volume}${before === after ? '' : `, ratio ${before} → ${after}`}.`;
   };
   const details =
-    typeof panel === 'object'
-      ? formula.additions.find(({ id: rowId }) => rowId === panel?.detailsOf)
+    panel !== null && typeof panel === 'object' && 'detailsOf' in panel
+      ? formula.additions.find(({ id: rowId }) => rowId === panel.detailsOf)
       : undefined;
   const selected = new Set(
     formula.additions.map(({ id: rowId }) => rowId).filter((rowId) => selection.has(rowId)),
@@ -252,6 +291,20 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
           />
         </div>
         <section aria-label="Additions" className="card order-1 flex min-h-0 flex-col p-4 lg:order-2">
+          <button
+            type="button"
+            className="mb-1 min-h-6 self-start rounded-md text-left text-sm underline decoration-rule decoration-2 underline-offset-4 hover:decoration-bottle"
+            data-testid="aim"
+            onClick={() => {
+              setPanel('style');
+            }}
+          >
+            {style && judgement.portions.length > 0 ? (
+              <VerdictLine style={style} judgement={judgement} />
+            ) : (
+              (style?.name ?? 'Choose what it is aiming for')
+            )}
+          </button>
           <RatioBar
             formula={formula}
             reckoning={reckoning}
@@ -262,7 +315,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
             onSet={(wanted, follows) => {
               const next = setRatio(formula, reckoning, wanted, follows, context);
               setBlocked('blocked' in next ? next.blocked : null);
-              if (!('blocked' in next)) edit(next);
+              if (!('blocked' in next)) edit({ ...next, targetRatio: wanted });
             }}
           />
           {blocked && (
@@ -333,7 +386,19 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
           </div>
         </section>
         <div className="order-3 grid min-h-0">
-          <PalateRail reckoning={reckoning} settings={settings} />
+          <PalateRail
+            reckoning={reckoning}
+            judgement={judgement}
+            style={style}
+            before={before}
+            settings={settings}
+            onMeasure={(measure) => {
+              setPanel({ measure });
+            }}
+            onCautions={() => {
+              setPanel('cautions');
+            }}
+          />
         </div>
       </div>
       {details && (
@@ -342,6 +407,33 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
           catalogue={kitchen.catalogue}
           onSave={(patch) => {
             edit(patchAddition(formula, details.id, patch));
+          }}
+          onClose={closePanel}
+        />
+      )}
+      {panel !== null && typeof panel === 'object' && 'measure' in panel && (
+        <MeasurePanel
+          measure={panel.measure}
+          judgement={judgement}
+          style={style}
+          settings={settings}
+          servingMassG={servingMassG(reckoning.totals, formula.servingVolumeMl)}
+          onClose={closePanel}
+        />
+      )}
+      {panel === 'cautions' && <CautionPanel judgement={judgement} onClose={closePanel} />}
+      {panel === 'style' && (
+        <StylePanel
+          styles={styles}
+          chosenId={formula.styleId}
+          typedRatio={formula.targetRatio}
+          judgement={judgement}
+          kitchen={kitchen}
+          onChoose={(styleId) => {
+            edit({ ...formula, styleId });
+          }}
+          onForgetRatio={() => {
+            edit({ ...formula, targetRatio: null });
           }}
           onClose={closePanel}
         />
@@ -375,4 +467,12 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
       />
     </div>
   );
+}
+
+/** What one serving weighs, g; null in an empty jar. */
+function servingMassG(
+  { massG, mixedVolumeMl }: { readonly massG: number; readonly mixedVolumeMl: number },
+  servingVolumeMl: number,
+): number | null {
+  return mixedVolumeMl > 0 ? (massG / mixedVolumeMl) * servingVolumeMl : null;
 }

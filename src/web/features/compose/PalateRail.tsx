@@ -1,134 +1,175 @@
-import { contributions, hiddenSaltG, type ContributedKey } from '#core/composition';
-import { componentOf, type KitchenComponent } from '#core/ingredient';
-import type { Reckoning } from '#core/reckoning';
+import { PALATE_KEYS, type PalateKey, type Palate, type Style } from '#core/palate';
+import type { Judgement, Reckoning } from '#core/reckoning';
+import { sayCaution, sayKeeping, sayPh, type Caution } from '#core/safety';
 import type { Settings } from '#contract';
 import { ComponentMark } from '../../drawing/ComponentMark';
-import { formatAmount, formatPercent, formatRatio, formatSpan, inSentence } from '../../format';
+import { Track } from '../../drawing/Track';
+import { formatPercent } from '../../format';
+import { MEASURE_WORDS } from '#core/palate';
+import { MARKS, sentenceFor, showMeasure } from '../../palateWords';
 
-interface Gauge {
-  readonly key: ContributedKey;
-  readonly measure:
-    'fatMassFraction' | 'saltEquivalentMassFraction' | 'sugarMassFraction' | 'waterMassFraction';
-  readonly title: string;
-  readonly unit: string;
-  readonly mark: KitchenComponent;
+interface PalateRailProps {
+  readonly reckoning: Reckoning;
+  readonly judgement: Judgement;
+  readonly style: Style | null;
+  /** Where the version it grew from stands. */
+  readonly before: { readonly palate: Palate; readonly name: string } | null;
+  readonly settings: Settings;
+  readonly onMeasure: (key: PalateKey) => void;
+  readonly onCautions: () => void;
 }
 
-const GAUGES: readonly Gauge[] = [
-  { key: 'fat', measure: 'fatMassFraction', title: 'Richness', unit: 'fat', mark: 'oil' },
-  { key: 'salt', measure: 'saltEquivalentMassFraction', title: 'Salt', unit: 'salt', mark: 'salt' },
-  { key: 'sugar', measure: 'sugarMassFraction', title: 'Sugars', unit: 'sugars', mark: 'sweet' },
-  { key: 'water', measure: 'waterMassFraction', title: 'Water', unit: 'water', mark: 'water' },
+/** Always shown, and those that only matter where there is some. */
+const ALWAYS: ReadonlySet<PalateKey> = new Set<PalateKey>(['acid', 'salt', 'sweet', 'fat']);
+const ORDER: readonly PalateKey[] = [
+  'acid',
+  'fat',
+  'salt',
+  'sweet',
+  'body',
+  'garlic',
+  'heat',
+  'mustard',
+  'bitter',
 ];
+const BODY_MATTERS = 10;
 
-const NOTABLE_SPREAD = 0.05;
+function isShown(key: PalateKey, palate: Palate, style: Style | null): boolean {
+  if (ALWAYS.has(key)) return true;
+  const { value } = palate[key];
+  if (key === 'body') return (value ?? 0) >= BODY_MATTERS || (style?.windows.body?.low ?? 0) >= BODY_MATTERS;
+  const window = style?.windows[key];
+  return (value ?? 0) > 0 && (!window || value! > window.high * 0.1);
+}
 
-const SEGMENT: Record<KitchenComponent, string> = {
-  oil: 'bg-oil',
-  acid: 'bg-acid',
-  salt: 'bg-salt',
-  sweet: 'bg-sweet',
-  aroma: 'bg-aroma',
-  body: 'bg-body',
-  water: 'bg-water',
-};
-
-/** The numbers known of the dressing, each with who brings it. */
-export function PalateRail({ reckoning, settings }: { reckoning: Reckoning; settings: Settings }) {
-  const { measures, ranges } = reckoning.totals;
-  const ratioSpan = formatSpan(ranges.oilToAcidMassRatio.low, ranges.oilToAcidMassRatio.high, (value) =>
-    formatRatio(value, settings),
-  );
+/** How sharp, rich, salty, sweet and pungent it is, against the style aimed at; and the cautions. */
+export function PalateRail({
+  reckoning,
+  judgement,
+  style,
+  before,
+  settings,
+  onMeasure,
+  onCautions,
+}: PalateRailProps) {
+  const { palate, portions } = judgement;
+  const poured = reckoning.totals.measures.oilMassFraction;
   return (
-    <section aria-label="On the palate" className="card min-h-0 overflow-auto p-4" tabIndex={0}>
-      <h2 className="font-name mb-1 text-lg font-bold">What is in it</h2>
-      {reckoning.portions.length === 0 ? (
+    <section aria-label="On the palate" className="card flex min-h-0 flex-col p-4">
+      <div className="flex items-baseline justify-between gap-2">
+        <h2 className="font-name text-lg font-bold">On the palate</h2>
+        {before && portions.length > 0 && (
+          <span className="text-sm text-quiet">
+            <span className="mr-1 border-l-2 border-dotted border-ink" /> as in {before.name}
+          </span>
+        )}
+      </div>
+      {portions.length === 0 ? (
         <p className="text-quiet">Numbers come with the first addition.</p>
       ) : (
         <>
-          {GAUGES.map((gauge) => (
-            <GaugeRow key={gauge.key} gauge={gauge} reckoning={reckoning} settings={settings} />
-          ))}
-          <dl className="grid grid-cols-[1fr_auto] gap-y-1 pt-3 text-sm">
-            <dt>Oil to acid by weight</dt>
-            <dd className="text-right">
-              {formatRatio(measures.oilToAcidMassRatio, settings)}
-              {ratioSpan && <span className="block text-quiet">{ratioSpan}</span>}
-            </dd>
-            <dt>Poured oil by weight</dt>
-            <dd className="text-right">{formatPercent(measures.oilMassFraction, settings)}</dd>
-            <dt>Poured oil by volume</dt>
-            <dd className="text-right">{formatPercent(measures.oilVolumeFraction, settings)}</dd>
-          </dl>
-          <p className="pt-3 text-[0.8125rem] text-quiet">
-            From table values of typical ingredients: an estimate. Your bottle may differ.
-          </p>
+          <ul className="-mx-1 min-h-0 flex-1 px-1 lg:overflow-auto">
+            {ORDER.filter((key) => PALATE_KEYS.includes(key) && isShown(key, palate, style)).map((key) => (
+              <MeasureRow
+                key={key}
+                measure={key}
+                judgement={judgement}
+                style={style}
+                mark={before?.palate[key].value ?? null}
+                settings={settings}
+                extra={key === 'fat' && poured ? `${formatPercent(poured, settings, 0)} is poured oil.` : ''}
+                onOpen={() => {
+                  onMeasure(key);
+                }}
+              />
+            ))}
+          </ul>
+          <CautionBox judgement={judgement} onAll={onCautions} />
         </>
       )}
     </section>
   );
 }
 
-function GaugeRow({
-  gauge,
-  reckoning,
+function MeasureRow({
+  measure,
+  judgement,
+  style,
+  mark,
   settings,
+  extra,
+  onOpen,
 }: {
-  gauge: Gauge;
-  reckoning: Reckoning;
+  measure: PalateKey;
+  judgement: Judgement;
+  style: Style | null;
+  mark: number | null;
   settings: Settings;
+  extra: string;
+  onOpen: () => void;
 }) {
-  const { low, high } = reckoning.totals.ranges[gauge.measure];
-  const value = reckoning.totals.measures[gauge.measure];
-  const parts = contributions(reckoning.portions, gauge.key);
-  // A spread that changes nothing a cook would do is not worth a sentence.
-  const loose = low === null || high === null || high - low > NOTABLE_SPREAD * (value ?? 0);
-  const span = loose ? formatSpan(low, high, (fraction) => formatPercent(fraction, settings)) : null;
+  const { palate, portions } = judgement;
+  const window = style?.windows[measure];
+  const shown = showMeasure(measure, palate[measure].value, settings.decimalSign);
+  const sentence = `${sentenceFor(measure, palate[measure], window, portions)} ${extra}`.trim();
+  const band = window
+    ? `, band ${showMeasure(measure, window.low, settings.decimalSign)} to ${showMeasure(measure, window.high, settings.decimalSign)}`
+    : '';
   return (
-    <div className="border-b border-rule py-2" data-testid={`gauge-${gauge.key}`}>
-      <div className="flex items-center gap-2">
-        <ComponentMark component={gauge.mark} />
-        <h3 className="font-semibold">{gauge.title}</h3>
-        <span className="font-name ml-auto text-[1.05rem] font-semibold">
-          {formatPercent(value, settings)} {gauge.unit}
+    <li className="border-b border-rule py-1.5" data-testid={`gauge-${measure}`}>
+      <button
+        type="button"
+        className="w-full rounded-md text-left hover:bg-mint"
+        aria-label={`${MEASURE_WORDS[measure].title}: ${shown}. Who brings it, and how it is reckoned`}
+        onClick={onOpen}
+      >
+        <span className="mb-1 flex items-center gap-2">
+          <ComponentMark component={MARKS[measure]} />
+          <span className="font-semibold">{MEASURE_WORDS[measure].title}</span>
+          <span className="font-name ml-auto text-[1.02rem] font-semibold">{shown}</span>
         </span>
-      </div>
-      <div className="mt-1.5 flex h-3 gap-px overflow-hidden rounded bg-track" aria-hidden>
-        {parts.map((part) => (
-          <span
-            key={part.index}
-            className={SEGMENT[componentOf(part.ingredient)]}
-            style={{ width: `${part.share * 100}%` }}
-          />
-        ))}
-      </div>
-      <p className="mt-1 text-sm text-quiet">
-        {sayContributions(gauge, reckoning, settings)}
-        {span && ` May be ${span}: some amounts are loose.`}
-      </p>
-    </div>
+        <Track
+          component={MARKS[measure]}
+          value={palate[measure].value}
+          range={palate[measure].range}
+          window={window}
+          mark={mark}
+          label={`${MEASURE_WORDS[measure].title} ${shown}${band}`}
+        />
+        <span className="mt-1 block text-[0.8125rem] leading-4 text-quiet">{sentence}</span>
+      </button>
+    </li>
   );
 }
 
-function sayContributions(gauge: Gauge, reckoning: Reckoning, settings: Settings): string {
-  const parts = contributions(reckoning.portions, gauge.key);
-  const [first, second] = parts;
-  if (!first) return 'Nothing in it brings any.';
-  const grams = (massG: number): string => formatAmount(massG, 'g', settings);
-  const total = parts.reduce((sum, { massG }) => sum + massG, 0);
-  if (gauge.key === 'salt') {
-    const hidden = hiddenSaltG(reckoning.portions);
-    const hider = parts.find(({ ingredient }) => ingredient.category !== 'salt');
-    if (hidden >= 0.1 && hider) {
-      return `${grams(hidden)} of the ${grams(total)} hides elsewhere, most in the ${inSentence(hider.ingredient.name)}.`;
-    }
-  }
-  if (gauge.key === 'fat' && reckoning.totals.measures.oilMassFraction) {
-    const poured = reckoning.totals.measures.oilMassFraction;
-    if (first.ingredient.category !== 'oil')
-      return `${grams(first.massG)} of ${grams(total)} from ${inSentence(first.ingredient.name)}.`;
-    return `${formatPercent(poured, settings)} is poured oil, most of it ${inSentence(first.ingredient.name)}.`;
-  }
-  const rest = second && first.share < 0.9 ? `, then ${inSentence(second.ingredient.name)}` : '';
-  return `${grams(first.massG)} of ${grams(total)} from ${inSentence(first.ingredient.name)}${rest}.`;
+const WEIGHT_LOOK: Record<Caution['weight'], string> = {
+  grave: 'border-l-acid',
+  care: 'border-l-sweet',
+  note: 'border-l-rule',
+};
+const SHOWN_CAUTIONS = 2;
+
+function CautionBox({ judgement, onAll }: { judgement: Judgement; onAll: () => void }) {
+  const { cautions, keeping, ph } = judgement;
+  // Cold holding stands in the sentence on keeping; the rail has room for what is graver.
+  const first = cautions.filter(({ weight }) => weight === 'grave').slice(0, SHOWN_CAUTIONS);
+  const [gravest] = cautions;
+  return (
+    <div
+      className={`mt-2 border-l-4 bg-acid-wash px-3 py-2 text-[0.8125rem] leading-[1.15rem] ${WEIGHT_LOOK[gravest?.weight ?? 'note']}`}
+      data-testid="cautions"
+    >
+      {first.map((caution) => (
+        <p key={caution.code} className="font-semibold">
+          {sayCaution(caution).what}
+        </p>
+      ))}
+      <p>
+        {sayKeeping(keeping)} {sayPh(ph)}
+      </p>
+      <button type="button" className="min-h-6 font-semibold underline underline-offset-2" onClick={onAll}>
+        All cautions, allergens and why
+      </button>
+    </div>
+  );
 }

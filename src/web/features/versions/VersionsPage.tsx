@@ -10,8 +10,8 @@ import {
   type Formula,
   type FormulaId,
 } from '#core/formula';
-import { reckonFormula } from '#core/reckoning';
-import { useCooksQuery, useVersionsQuery } from '../../api/kitchenApi';
+import { judgeFormula, reckonFormula } from '#core/reckoning';
+import { useCooksQuery, useFormulasQuery, useVersionsQuery } from '../../api/kitchenApi';
 import { Jar } from '../../drawing/Jar';
 import { jarParts } from '../../drawing/jarParts';
 import { formatAmount, formatMoment, formatPercent, formatRatio } from '../../format';
@@ -24,6 +24,8 @@ import { Choice } from '../../ui/Choice';
 import { FormulaStages } from '../../ui/FormulaStages';
 import { Loading, Trouble } from '../../ui/PageState';
 import { useShortcuts } from '../../ui/shortcuts';
+import { aimOf, useStyles } from '../../store/styles';
+import { PalateCompare } from './PalateCompare';
 import { lineageOf, type LineageRow } from './lineage';
 
 export function VersionsPage() {
@@ -52,6 +54,8 @@ export function VersionsPage() {
 
 /** The working state among the versions one may compare. */
 const WORKING = 'working';
+/** Another formula of the shelf, as it stands. */
+const OTHER = 'formula-';
 
 function Versions({ working, versions }: { working: WorkingFormula; versions: readonly VersionRecord[] }) {
   const kitchen = useKitchen();
@@ -62,15 +66,24 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
   useShortcuts([{ keys: ['mod+z'], does: 'undo', run: undo }]);
   const rows = useMemo(() => lineageOf(versions), [versions]);
   const changed = baseVersion === null || !sameContent(baseVersion.formula, formula);
+  const others = (useFormulasQuery().data ?? []).filter(
+    (record) => record.id !== id && record.shelf === 'shelf',
+  );
   const stateOf = (key: string): Formula =>
-    versions.find(({ number }) => String(number) === key)?.formula ?? formula;
+    versions.find(({ number }) => String(number) === key)?.formula ??
+    others.find((record) => `${OTHER}${record.id}` === key)?.formula ??
+    formula;
   const from = params.get('from') ?? String(baseVersion?.number ?? WORKING);
   const to = params.get('to') ?? WORKING;
   const choose = (patch: { from?: string; to?: string }): void => {
     setParams({ from, to, ...patch }, { replace: true });
   };
   const nameOf = (key: string): string =>
-    key === WORKING ? `now (${sayVersion(formula, baseVersion)})` : `v${key}`;
+    key === WORKING
+      ? `now (${sayVersion(formula, baseVersion)})`
+      : key.startsWith(OTHER)
+        ? stateOf(key).name
+        : `v${key}`;
   return (
     <div>
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -124,6 +137,10 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
                   options={[
                     { value: WORKING, label: nameOf(WORKING) },
                     ...versions.map(({ number }) => ({ value: String(number), label: `v${number}` })),
+                    ...others.map((record) => ({
+                      value: `${OTHER}${record.id}`,
+                      label: record.formula.name,
+                    })),
                   ]}
                   onChange={(key) => {
                     choose({ [side]: key });
@@ -201,15 +218,19 @@ function Comparison({
   names: readonly [string, string];
   kitchen: Kitchen;
 }) {
+  const styles = useStyles();
   const lines = useMemo(
     () =>
       describeChange(before, after, {
         ingredient: ({ ingredientId, ingredientText }) =>
           (ingredientId && kitchen.catalogue.get(ingredientId)?.name) || ingredientText,
         vessel: (id) => kitchen.vessels.find((vessel) => vessel.id === id)?.name ?? id,
+        style: (id) => styles.find((style) => style.id === id)?.name ?? id,
       }),
-    [before, after, kitchen],
+    [before, after, kitchen, styles],
   );
+  const judged = (formula: Formula) =>
+    judgeFormula(reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen)));
   return (
     <>
       {lines.length === 0 ? (
@@ -226,6 +247,13 @@ function Comparison({
           <Side key={index} formula={formula} name={names[index]!} kitchen={kitchen} />
         ))}
       </div>
+      <PalateCompare
+        before={judged(before)}
+        after={judged(after)}
+        names={names}
+        style={aimOf(after, styles)}
+        settings={kitchen.settings}
+      />
     </>
   );
 }

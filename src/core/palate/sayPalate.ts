@@ -1,0 +1,66 @@
+/** The measures in a cook's words, with the numbers trade people use. Rendered here and nowhere else. */
+import type { PalateKey } from './measures';
+import type { Verdict, VerdictReason } from './verdict';
+
+export interface MeasureWords {
+  readonly title: string;
+  readonly unit: string;
+  readonly low: string;
+  readonly high: string;
+  readonly decimals: number;
+  /** From the core's unit to the shown one. */
+  readonly factor: number;
+}
+
+const percent = (title: string, unit: string, low: string, high: string, decimals = 1): MeasureWords => ({
+  title,
+  unit: `% ${unit}`.trim(),
+  low,
+  high,
+  decimals,
+  factor: 100,
+});
+const index = (title: string, low: string, high: string, unit = '', decimals = 1): MeasureWords => ({
+  title,
+  unit,
+  low,
+  high,
+  decimals,
+  factor: 1,
+});
+
+export const MEASURE_WORDS: Readonly<Record<PalateKey, MeasureWords>> = {
+  acid: percent('Sharpness', 'acid', 'mild', 'sharp', 2),
+  ratio: index('Oil to acid', 'lean in oil', 'oily', ': 1'),
+  salt: percent('Salt', 'salt', 'flat', 'salty', 2),
+  sweet: percent('Sweetness', 'as sugar', 'not sweet enough', 'sweet'),
+  sugarToAcid: index('Sugar to acid', 'tart', 'sweet for its acid'),
+  fat: percent('Richness', 'fat', 'lean', 'rich', 0),
+  body: index('Body', 'thin', 'thick', 'of 70', 0),
+  garlic: percent('Garlic and onion', 'as raw garlic', 'faint', 'harsh', 2),
+  heat: percent('Heat', 'as chilli', 'faint', 'hot', 3),
+  mustard: percent('Mustard bite', 'as mustard', 'faint', 'strong', 2),
+  bitter: percent('Bitter oil', 'extra-virgin-like', 'mild', 'bitter if blended hard', 0),
+};
+
+/** The number as shown, without its unit; decimal point. */
+export function sayMeasure(key: PalateKey, value: number): string {
+  const { factor, decimals } = MEASURE_WORDS[key];
+  return (value * factor).toFixed(decimals);
+}
+
+/** "Salt 3.4 % salt is high: window 1.2 to 1.8, lower it by 1.6 (at least 88 % more dressing without it)." */
+export function sayReason({ measure, direction, value, low, high, moveBy, growth }: VerdictReason): string {
+  const { title, unit } = MEASURE_WORDS[measure];
+  const verb = direction === 'high' ? 'lower' : 'raise';
+  const grown =
+    growth === null ? '' : `, which by dilution alone makes the batch ${Math.ceil(growth * 100)} % larger`;
+  const shown = `${sayMeasure(measure, value)} ${unit}`.trim();
+  return `${title} ${shown} is ${direction}: window ${sayMeasure(measure, low)} to ${sayMeasure(measure, high)}, ${verb} it by ${sayMeasure(measure, moveBy)}${grown}.`;
+}
+
+export function sayVerdict({ score, reasons }: Verdict, styleName: string): string {
+  if (reasons.length === 0) return `Inside every window of “${styleName}”.`;
+  const words = reasons.slice(0, 3).map(({ measure, direction }) => MEASURE_WORDS[measure][direction]);
+  return `${score} of 100 in “${styleName}”: ${words.join(', ')}.`;
+}

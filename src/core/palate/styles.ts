@@ -1,0 +1,101 @@
+/**
+ * Styles with a window per measure. Windows are data computed from a few invented dressings:
+ * [min − pad, max + pad], pad = max(10 % of the range, half a step), one and a half steps where
+ * fewer than three dressings speak for a style (estimate). They describe those dressings, not the
+ * world: a kitchen adjusts them, or makes its own from what it likes.
+ */
+import { exactly, SPOON_VOLUMES } from '#core/quantity';
+import { REFERENCE_CATALOGUE, type Catalogue, type Ingredient } from '#core/ingredient';
+import { PALATE, PALATE_KEYS, palateValue, type PalateKey, type PalatePortion } from './measures';
+import { recipeLines } from './startFromStyle';
+import { STYLE_IDS, STYLE_RECIPES, type StyleId } from './styleRecipes';
+
+export interface Window {
+  readonly low: number;
+  readonly high: number;
+}
+export type Windows = Readonly<Partial<Record<PalateKey, Window>>>;
+
+export interface Style {
+  readonly id: string;
+  readonly name: string;
+  readonly says: string;
+  /** A measure without a window is not judged. */
+  readonly windows: Windows;
+}
+
+/** Windows of the plain oil-and-acid schools meet without a gap. */
+const SCHOOL_RATIOS: Partial<Record<StyleId, Window>> = {
+  equal_mild: { low: 0.7, high: 1.25 },
+  brisk_1_5_1: { low: 1.25, high: 1.75 },
+  sharp_2_1: { low: 1.75, high: 2.5 },
+  classic_3_1: { low: 2.5, high: 3.5 },
+};
+/** Oil hidden in creamy things is no poured oil: a ratio would say nothing. */
+const WITHOUT_RATIO: ReadonlySet<StyleId> = new Set<StyleId>([
+  ...(['creamy_yoghurt', 'mayo_buttermilk', 'mayo_pink', 'mayo_blue', 'mayo_mustard'] as const),
+  ...(['tahini', 'herb_in_oil', 'avocado_green', 'herb_mayonnaise'] as const),
+]);
+/** Styles that must be somewhat sweet; the others may do without. */
+const SWEET: ReadonlySet<StyleId> = new Set<StyleId>(['sweet_fruit', 'equal_mild', 'brisk_1_5_1']);
+const FROM_ZERO: ReadonlySet<PalateKey> = new Set<PalateKey>(['garlic', 'heat', 'mustard', 'bitter']);
+const SUGARS: ReadonlySet<PalateKey> = new Set<PalateKey>(['sweet', 'sugarToAcid']);
+const FEW = 3;
+
+/** Spoons of the style recipes. */
+const ML_OF: Readonly<Record<string, number>> = {
+  ml: 1,
+  tsp: SPOON_VOLUMES.metric.tspMl,
+  tbsp: SPOON_VOLUMES.metric.tbspMl,
+};
+
+function portionOf(ingredient: Ingredient, amountText: string): PalatePortion {
+  const [count = '0', unit = 'g'] = amountText.split(' ');
+  const massG = Number(count) * (unit === 'g' ? 1 : ML_OF[unit]! * ingredient.spoonDensityGPerMl);
+  return { ingredient, massG: exactly(massG), form: '' };
+}
+
+export function stylePortions(styleId: StyleId, catalogue: Catalogue): readonly (readonly PalatePortion[])[] {
+  return STYLE_RECIPES[styleId].recipes.map((recipe) =>
+    recipeLines(recipe, catalogue).map(({ ingredient, amountText }) => portionOf(ingredient, amountText)),
+  );
+}
+
+/** Windows around some dressings that are liked. @param dressings at least one */
+export function windowsFrom(
+  dressings: readonly (readonly PalatePortion[])[],
+  { sweet = false, ratio = true }: { readonly sweet?: boolean; readonly ratio?: boolean } = {},
+): Windows {
+  const windows: Partial<Record<PalateKey, Window>> = {};
+  for (const key of PALATE_KEYS) {
+    if (key === 'ratio' && !ratio) continue;
+    const values = dressings.flatMap((portions) => palateValue(portions, key) ?? []);
+    if (values.length < dressings.length) continue;
+    const [min, max] = [Math.min(...values), Math.max(...values)];
+    const steps = dressings.length < FEW ? 1.5 : 0.5;
+    const pad = Math.max(0.1 * (max - min), steps * PALATE[key].step);
+    const fromZero = FROM_ZERO.has(key) || (SUGARS.has(key) && !sweet);
+    windows[key] = { low: fromZero ? 0 : Math.max(0, min - pad), high: max + pad };
+  }
+  return windows;
+}
+
+export const STYLES: readonly Style[] = STYLE_IDS.map((id): Style => {
+  const computed = windowsFrom(stylePortions(id, REFERENCE_CATALOGUE), {
+    sweet: SWEET.has(id),
+    ratio: !WITHOUT_RATIO.has(id),
+  });
+  const school = SCHOOL_RATIOS[id];
+  const { name, says } = STYLE_RECIPES[id];
+  return { id, name, says, windows: school ? { ...computed, ratio: school } : computed };
+});
+
+/** How far from a ratio that the cook set still counts as it. */
+export const TYPED_RATIO_TOLERANCE = 0.25;
+
+/** A ratio that the cook typed is the target, whatever the style says. */
+export function withTypedRatio(style: Style, typed: number | null): Style {
+  if (typed === null) return style;
+  const ratio = { low: Math.max(0, typed - TYPED_RATIO_TOLERANCE), high: typed + TYPED_RATIO_TOLERANCE };
+  return { ...style, windows: { ...style.windows, ratio } };
+}

@@ -1,0 +1,211 @@
+import { REFERENCE_STRENGTH, schoolRatios } from '#core/acidity';
+import { MEASURE_WORDS, palateContributions, type PalateKey, type Style } from '#core/palate';
+import type { Judgement } from '#core/reckoning';
+import type { Settings } from '#contract';
+import { Track } from '../../drawing/Track';
+import { formatAmount, formatNumber, formatPercent, formatRatio } from '../../format';
+import { Panel } from '../../ui/Panel';
+import { HOW, MARKS, sentenceFor, showMeasure } from '../../palateWords';
+
+interface MeasurePanelProps {
+  readonly measure: PalateKey;
+  readonly judgement: Judgement;
+  readonly style: Style | null;
+  readonly settings: Settings;
+  readonly servingMassG: number | null;
+  readonly onClose: () => void;
+}
+
+/** One measure in full: who brings it, the figures trade people use, and how it is reckoned. */
+export function MeasurePanel({
+  measure,
+  judgement,
+  style,
+  settings,
+  servingMassG,
+  onClose,
+}: MeasurePanelProps) {
+  const { palate, portions } = judgement;
+  const { title } = MEASURE_WORDS[measure];
+  const { value, range } = palate[measure];
+  const show = (figure: number | null): string => showMeasure(measure, figure, settings.decimalSign);
+  const window = style?.windows[measure];
+  return (
+    <Panel title={title} open onClose={onClose}>
+      <p className="font-name mb-2 text-xl font-semibold">{show(value)}</p>
+      <Track
+        component={MARKS[measure]}
+        value={value}
+        range={range}
+        window={window}
+        label={`${title} ${show(value)}`}
+      />
+      <p className="mt-2">
+        {sentenceFor(measure, palate[measure], window, portions)}
+        {window && ` The band of “${style!.name}” is ${show(window.low)} to ${show(window.high)}.`}
+        {range.low !== range.high &&
+          ` With loose amounts it may be ${show(range.low)} to ${show(range.high)}.`}
+      </p>
+      <Contributions measure={measure} judgement={judgement} settings={settings} />
+      {measure === 'acid' && <AcidFigures judgement={judgement} settings={settings} />}
+      {measure === 'sweet' && (
+        <p className="mt-3">
+          Sugar to acid {showMeasure('sugarToAcid', palate.sugarToAcid.value, settings.decimalSign)}.
+        </p>
+      )}
+      {(measure === 'fat' || measure === 'salt' || measure === 'sweet') && (
+        <NutritionFigures judgement={judgement} settings={settings} servingMassG={servingMassG} />
+      )}
+      <details className="mt-4">
+        <summary className="cursor-pointer font-semibold">How is this reckoned?</summary>
+        <p className="mt-1">{HOW[measure].formula}</p>
+        <p className="mt-1 text-sm text-quiet">{HOW[measure].source}</p>
+      </details>
+    </Panel>
+  );
+}
+
+const GRAMS: ReadonlySet<PalateKey> = new Set<PalateKey>([
+  'acid',
+  'salt',
+  'sweet',
+  'fat',
+  'garlic',
+  'mustard',
+]);
+
+function Contributions({
+  measure,
+  judgement,
+  settings,
+}: Pick<MeasurePanelProps, 'measure' | 'judgement' | 'settings'>) {
+  const parts = palateContributions(judgement.portions, measure);
+  if (parts.length === 0) return null;
+  const total = parts.reduce((sum, { amount }) => sum + amount, 0);
+  const inGrams = GRAMS.has(measure);
+  return (
+    <>
+      <h3 className="font-name mt-4 mb-1 font-bold">
+        Who brings it{inGrams && `, of ${formatAmount(total, 'g', settings)}`}
+      </h3>
+      <ul className="grid gap-1" data-testid="contributions">
+        {parts.map(({ index, portion, amount, share }) => (
+          <li key={index} className="grid grid-cols-[minmax(0,11rem)_1fr_auto] items-center gap-3">
+            <span className="truncate">{portion.ingredient.name}</span>
+            <span className="h-2.5 rounded bg-track" aria-hidden>
+              <span className="block h-full rounded bg-bottle-soft" style={{ width: `${share * 100}%` }} />
+            </span>
+            <span className="text-right text-sm">
+              {inGrams && `${formatAmount(amount, 'g', settings)} · `}
+              {formatPercent(share, settings, 0)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function AcidFigures({ judgement, settings }: Pick<MeasurePanelProps, 'judgement' | 'settings'>) {
+  const { acidity, acidStrength, equivalentRatio, waterActivity } = judgement;
+  if (!acidity) return null;
+  const percent = (fraction: number | null): string => formatPercent(fraction, settings, 2);
+  return (
+    <>
+      <dl className="mt-4 grid grid-cols-[1fr_auto] gap-y-1">
+        <dt>Titratable, of the whole</dt>
+        <dd>{formatNumber(acidity.titratableAcidityMeqPer100G, 1, settings)} meq per 100 g</dd>
+        <dt>Tasted, of the whole, as citric</dt>
+        <dd>{percent(acidity.tastedAcidityAsCitricMassFraction)}</dd>
+        <dt>Tasted, of what is not fat, as acetic</dt>
+        <dd>{percent(acidity.waterPhaseTastedAcidityAsAceticMassFraction)}</dd>
+        <dt>Acetic acid in its water</dt>
+        <dd>{percent(acidity.aceticInWaterPhaseMassFraction)}</dd>
+        <dt>As sharp as 5 % vinegar at</dt>
+        <dd>{formatRatio(equivalentRatio, settings)}</dd>
+        <dt>Water activity</dt>
+        <dd>{waterActivity ? formatNumber(waterActivity.value, 2, settings) : '–'}</dd>
+      </dl>
+      {acidStrength !== null && (
+        <>
+          <h3 className="font-name mt-4 mb-1 font-bold">What each school comes to with this acid</h3>
+          <table className="w-full text-left" data-testid="schools">
+            <thead className="text-sm text-quiet">
+              <tr>
+                <th className="font-normal">School, at 5 %</th>
+                <th className="font-normal">same acid per dressing</th>
+                <th className="font-normal">same acid per oil</th>
+              </tr>
+            </thead>
+            <tbody>
+              {schoolRatios(acidStrength).map(({ school, samePerDressing, samePerOil }) => (
+                <tr key={school} className="border-t border-rule">
+                  <td className="py-1">{formatRatio(school, settings)}</td>
+                  <td>
+                    {samePerDressing === null ? 'too weak for it' : formatRatio(samePerDressing, settings)}
+                  </td>
+                  <td>{formatRatio(samePerOil, settings)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="mt-2 text-sm">{sayStrength(acidStrength, settings)}</p>
+        </>
+      )}
+    </>
+  );
+}
+
+function sayStrength(strength: number, settings: Settings): string {
+  const shown = `${formatNumber(strength, 1, settings)} %`;
+  if (strength < REFERENCE_STRENGTH * 0.95) {
+    return `This acid is mild, ${shown} as acetic: it needs less oil against it, which is why a mild or sweet vinegar may go 1 : 1.`;
+  }
+  if (strength > REFERENCE_STRENGTH * 1.05) {
+    return `This acid is strong, ${shown} as acetic: more oil, or a little water, brings it to what the school means.`;
+  }
+  return `This acid is about what the schools mean, ${shown} as acetic.`;
+}
+
+function NutritionFigures({
+  judgement,
+  settings,
+  servingMassG,
+}: Pick<MeasurePanelProps, 'judgement' | 'settings' | 'servingMassG'>) {
+  const { nutrition } = judgement;
+  if (!nutrition) return null;
+  const rows = [
+    ['Energy, kcal', nutrition.energyKcalPer100G, 0],
+    ['Fat, g', nutrition.fatGPer100G, 1],
+    ['Sugars, g', nutrition.sugarsGPer100G, 1],
+    ['Protein, g', nutrition.proteinGPer100G, 1],
+    ['Salt, g', nutrition.saltGPer100G, 2],
+  ] as const;
+  return (
+    <table className="mt-4 w-full text-left" data-testid="nutrition">
+      <caption className="mb-1 text-left text-sm text-quiet">
+        An estimate from table values, no declaration
+      </caption>
+      <thead className="text-sm text-quiet">
+        <tr>
+          <th />
+          <th className="font-normal">per 100 g</th>
+          <th className="font-normal">per serving</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(([label, per100G, decimals]) => (
+          <tr key={label} className="border-t border-rule">
+            <th scope="row" className="py-1 font-normal">
+              {label}
+            </th>
+            <td>{formatNumber(per100G, decimals, settings)}</td>
+            <td>
+              {servingMassG === null ? '–' : formatNumber((per100G * servingMassG) / 100, decimals, settings)}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

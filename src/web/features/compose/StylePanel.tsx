@@ -1,0 +1,350 @@
+import { useMemo, useState } from 'react';
+import {
+  MEASURE_WORDS,
+  PALATE_KEYS,
+  sayReason,
+  sayVerdict,
+  verdictOf,
+  windowsFrom,
+  withTypedRatio,
+  type PalateKey,
+  type PalatePortion,
+  type Style,
+  type Window,
+} from '#core/palate';
+import type { Judgement } from '#core/reckoning';
+import { judgeFormula, reckonFormula } from '#core/reckoning';
+import type { ShelfRecord } from '#contract';
+import { sayError, useDropStyleMutation, useFormulasQuery, useSaveStyleMutation } from '../../api/kitchenApi';
+import { readDecimal } from '../../readDecimal';
+import { newId } from '../../store/device';
+import { contextFor, vesselOf, type Kitchen } from '../../store/kitchen';
+import type { KitchenStyle } from '../../store/styles';
+import { Button } from '../../ui/Button';
+import { Panel } from '../../ui/Panel';
+
+interface StylePanelProps {
+  readonly styles: readonly KitchenStyle[];
+  readonly chosenId: string | null;
+  readonly typedRatio: number | null;
+  readonly judgement: Judgement;
+  readonly kitchen: Kitchen;
+  readonly onChoose: (id: string | null) => void;
+  readonly onForgetRatio: () => void;
+  readonly onClose: () => void;
+}
+
+/** How this dressing sits in each style; choose one, move its windows, or make one from what the kitchen likes. */
+export function StylePanel(props: StylePanelProps) {
+  const [view, setView] = useState<'choose' | 'own' | { readonly windowsOf: string }>('choose');
+  const back = (): void => {
+    setView('choose');
+  };
+  if (view === 'own') return <OwnStyle {...props} onBack={back} />;
+  if (view !== 'choose') {
+    const style = props.styles.find(({ id }) => id === view.windowsOf);
+    if (style) return <StyleWindows key={style.id} style={style} onBack={back} onClose={props.onClose} />;
+  }
+  return (
+    <ChooseStyle
+      {...props}
+      onOwn={() => {
+        setView('own');
+      }}
+      onWindows={(windowsOf) => {
+        setView({ windowsOf });
+      }}
+    />
+  );
+}
+
+function ChooseStyle({
+  styles,
+  chosenId,
+  typedRatio,
+  judgement,
+  onChoose,
+  onForgetRatio,
+  onClose,
+  onOwn,
+  onWindows,
+}: StylePanelProps & { onOwn: () => void; onWindows: (id: string) => void }) {
+  const rows = useMemo(
+    () =>
+      styles
+        .map((style) => ({ style, verdict: verdictOf(judgement.palate, withTypedRatio(style, typedRatio)) }))
+        .sort((a, b) => b.verdict.score - a.verdict.score),
+    [styles, typedRatio, judgement],
+  );
+  const empty = judgement.portions.length === 0;
+  return (
+    <Panel title="What it is aiming for" open onClose={onClose}>
+      {typedRatio !== null && (
+        <p className="mb-2 flex flex-wrap items-center gap-2">
+          The ratio you set, {typedRatio.toFixed(1)} : 1, is the target whatever the style says.
+          <Button onClick={onForgetRatio}>Leave it to the style</Button>
+        </p>
+      )}
+      <ul className="grid gap-1" data-testid="styles">
+        {rows.map(({ style, verdict }) => (
+          <li key={style.id} className="flex gap-2">
+            <button
+              type="button"
+              aria-pressed={style.id === chosenId}
+              className={`grid flex-1 grid-cols-[1fr_auto] gap-x-3 rounded-md border px-3 py-1 text-left hover:border-bottle ${style.id === chosenId ? 'border-bottle bg-mint' : 'border-rule bg-paper'}`}
+              onClick={() => {
+                onChoose(style.id);
+                onClose();
+              }}
+            >
+              <span className="font-semibold">
+                {style.name}
+                {style.kind !== 'built-in' && (
+                  <span className="ml-2 text-sm font-normal text-quiet">
+                    {style.kind === 'own' ? 'ours' : 'adjusted'}
+                  </span>
+                )}
+              </span>
+              <span className="font-name font-semibold">{empty ? '' : verdict.score}</span>
+              <span className="col-span-full text-sm text-quiet">
+                {empty ? style.says : sayVerdict(verdict, style.name)}
+              </span>
+            </button>
+            <Button
+              aria-label={`Windows of ${style.name}`}
+              onClick={() => {
+                onWindows(style.id);
+              }}
+            >
+              Windows
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <p className="my-3 text-sm text-quiet">
+        Windows come from a few invented dressings: they describe those, not the world.
+      </p>
+      <div className="flex gap-3">
+        <Button onClick={onOwn}>A style of our own…</Button>
+        {chosenId !== null && (
+          <Button
+            onClick={() => {
+              onChoose(null);
+              onClose();
+            }}
+          >
+            Aim for none
+          </Button>
+        )}
+      </div>
+    </Panel>
+  );
+}
+
+type Typed = Partial<Record<PalateKey, { low: string; high: string }>>;
+
+function StyleWindows({
+  style,
+  onBack,
+  onClose,
+}: {
+  style: KitchenStyle;
+  onBack: () => void;
+  onClose: () => void;
+}) {
+  const shown = (key: PalateKey, value: number): string =>
+    String(Number((value * MEASURE_WORDS[key].factor).toFixed(3)));
+  const keys = PALATE_KEYS.filter((key) => style.windows[key]);
+  const [typed, setTyped] = useState<Typed>(
+    Object.fromEntries(
+      keys.map((key) => {
+        const { low, high } = style.windows[key]!;
+        return [key, { low: shown(key, low), high: shown(key, high) }];
+      }),
+    ),
+  );
+  const [save, saving] = useSaveStyleMutation();
+  const [drop, dropping] = useDropStyleMutation();
+  const windows = new Map(keys.map((key) => [key, readWindow(key, typed[key]!)]));
+  const wrong = [...windows.values()].some((window) => window === null);
+  return (
+    <Panel title={`Windows of “${style.name}”`} open onClose={onClose}>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (wrong) return;
+          const { id, name, says } = style;
+          const next: Style = { id, name, says, windows: Object.fromEntries(windows) as Style['windows'] };
+          void save(next)
+            .unwrap()
+            .then(onBack, () => undefined);
+        }}
+      >
+        <table className="w-full text-left">
+          <thead className="text-sm text-quiet">
+            <tr>
+              <th className="font-normal">Measure</th>
+              <th className="font-normal">from</th>
+              <th className="font-normal">to</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {keys.map((key) => (
+              <tr key={key} className="border-t border-rule">
+                <th scope="row" className="py-1 font-normal">
+                  {MEASURE_WORDS[key].title}
+                </th>
+                {(['low', 'high'] as const).map((end) => (
+                  <td key={end} className="pr-2">
+                    <input
+                      className={`field w-24 ${windows.get(key) === null ? 'border-acid-ink bg-acid-wash' : ''}`}
+                      inputMode="decimal"
+                      aria-label={`${MEASURE_WORDS[key].title}, ${end === 'low' ? 'from' : 'to'}`}
+                      aria-invalid={windows.get(key) === null}
+                      value={typed[key]![end]}
+                      onChange={(event) => {
+                        setTyped((now) => ({ ...now, [key]: { ...now[key]!, [end]: event.target.value } }));
+                      }}
+                    />
+                  </td>
+                ))}
+                <td className="text-sm text-quiet">{MEASURE_WORDS[key].unit}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p role="status" className="my-2 min-h-5 text-sm text-acid-ink">
+          {wrong ? 'Each window needs two numbers, the first below the second.' : ''}
+          {saving.isError ? `Not kept. ${sayError(saving.error)}` : ''}
+          {dropping.isError ? `Not done. ${sayError(dropping.error)}` : ''}
+        </p>
+        <div className="flex flex-wrap gap-3">
+          <Button kind="main" type="submit" disabled={wrong || saving.isLoading}>
+            Keep
+          </Button>
+          <Button onClick={onBack}>Back</Button>
+          {style.kind !== 'built-in' && (
+            <Button
+              onClick={() => {
+                void drop(style.id)
+                  .unwrap()
+                  .then(onBack, () => undefined);
+              }}
+            >
+              {style.kind === 'own' ? 'Take this style away' : 'Back to its own windows'}
+            </Button>
+          )}
+        </div>
+      </form>
+    </Panel>
+  );
+}
+
+function readWindow(key: PalateKey, { low, high }: { low: string; high: string }): Window | null {
+  const [from, to] = [readDecimal(low), readDecimal(high)];
+  if (from === null || to === null || from < 0 || from >= to) return null;
+  const { factor } = MEASURE_WORDS[key];
+  return { low: from / factor, high: to / factor };
+}
+
+function OwnStyle({
+  kitchen,
+  judgement,
+  onChoose,
+  onClose,
+  onBack,
+}: StylePanelProps & { onBack: () => void }) {
+  const records = useFormulasQuery().data ?? [];
+  const [name, setName] = useState('');
+  const [liked, setLiked] = useState<ReadonlySet<string>>(new Set());
+  const [save, saving] = useSaveStyleMutation();
+  const others = records.filter(({ shelf }) => shelf === 'shelf');
+  return (
+    <Panel title="A style of our own" open onClose={onClose}>
+      <form
+        className="grid gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          const dressings = others
+            .filter(({ id }) => liked.has(id))
+            .map((record) => portionsOf(record, kitchen));
+          const all = dressings.length > 0 ? dressings : [judgement.portions];
+          const id = `own_${newId()}`;
+          const says = 'From dressings this kitchen likes.';
+          const style: Style = { id, name: name.trim(), says, windows: windowsFrom(all, { sweet: true }) };
+          void save(style)
+            .unwrap()
+            .then(
+              () => {
+                onChoose(id);
+                onClose();
+              },
+              () => undefined,
+            );
+        }}
+      >
+        <label className="grid gap-1 font-semibold">
+          Name
+          <input
+            autoFocus
+            className="field font-normal"
+            maxLength={120}
+            value={name}
+            onChange={(event) => {
+              setName(event.target.value);
+            }}
+          />
+        </label>
+        <fieldset>
+          <legend className="font-semibold">
+            Made from the dressings you like; none ticked: from this one
+          </legend>
+          {others.map(({ id, formula }) => (
+            <label key={id} className="flex min-h-8 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-4 accent-bottle"
+                checked={liked.has(id)}
+                onChange={(event) => {
+                  setLiked((now) => {
+                    const next = new Set(now);
+                    if (event.target.checked) next.add(id);
+                    else next.delete(id);
+                    return next;
+                  });
+                }}
+              />
+              {formula.name}
+            </label>
+          ))}
+        </fieldset>
+        {saving.isError && (
+          <p role="alert" className="text-acid-ink">
+            Not kept. {sayError(saving.error)}
+          </p>
+        )}
+        <div className="flex gap-3">
+          <Button kind="main" type="submit" disabled={!name.trim() || saving.isLoading}>
+            Make and aim for it
+          </Button>
+          <Button onClick={onBack}>Back</Button>
+        </div>
+      </form>
+    </Panel>
+  );
+}
+
+function portionsOf({ formula }: ShelfRecord, kitchen: Kitchen): readonly PalatePortion[] {
+  const reckoning = reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen));
+  return judgeFormula(reckoning).portions;
+}
+
+export function VerdictLine({ style, judgement }: { style: Style; judgement: Judgement }) {
+  const verdict = verdictOf(judgement.palate, style);
+  return (
+    <span title={verdict.reasons.map(sayReason).join('\n')} data-testid="verdict">
+      {sayVerdict(verdict, style.name)}
+    </span>
+  );
+}
