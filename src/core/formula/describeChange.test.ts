@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { describeChange, sayChange } from './describeChange';
+import { describeChange, namedByIngredient, sayChange } from './describeChange';
 import { emptyFormula, type Addition, type AdditionId, type Formula, type VesselId } from './formula';
 import { restoredFrom, sameContent, sayStanding, sayVersion } from './version';
 
@@ -48,7 +48,7 @@ describe('what changed, in a cook’s words', () => {
       'vinegar: 30 ml → 35 ml.',
       'oil came in: 90 ml.',
       'salt went out: it was 1 tsp.',
-      'vessel: the jar → the bottle.',
+      'Vessel: the jar → the bottle.',
     ]);
   });
 
@@ -76,6 +76,17 @@ describe('what changed, in a cook’s words', () => {
       'honey, note: none → lime.',
       'honey: always in → optional.',
       'honey: not locked → locked.',
+    ]);
+  });
+
+  it('tells two formulas apart by what is in them', () => {
+    const other = formula(
+      addition('x', '40 ml', 0, { ingredientText: 'vinegar' }),
+      addition('y', '1 tsp', 1, { ingredientText: 'salt' }),
+    );
+    expect(say(namedByIngredient(start), namedByIngredient(other))).toEqual([
+      'vinegar: 30 ml → 40 ml.',
+      'honey went out: it was 1 tbsp.',
     ]);
   });
 

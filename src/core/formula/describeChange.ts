@@ -20,14 +20,14 @@ export interface Naming {
 
 const PHASE_WORDS: Record<Phase, string> = { base: 'the base', oil: 'the oil', finish: 'the finish' };
 const FORMULA_WORDS: Partial<Record<string, string>> = {
-  name: 'name',
-  vesselId: 'vessel',
-  spoons: 'spoons',
-  partVolumeMl: 'one part',
-  servingVolumeMl: 'a serving',
-  countsOptional: 'optional additions',
-  styleId: 'style aimed at',
-  targetRatio: 'ratio aimed at',
+  name: 'Name',
+  vesselId: 'Vessel',
+  spoons: 'Spoons',
+  partVolumeMl: 'One part',
+  servingVolumeMl: 'A serving',
+  countsOptional: 'Optional additions',
+  styleId: 'Style aimed at',
+  targetRatio: 'Ratio aimed at',
 };
 
 /** Lines in the order of the newer state: amounts first told where they stand, then what went, then the frame. */
@@ -134,4 +134,21 @@ export function sayChange({ kind, what, from, to }: ChangeLine): string {
     default:
       return `${what}: ${from} → ${to}.`;
   }
+}
+
+/**
+ * The same formula with additions named by what they are, not by who typed them, so that two
+ * formulas that grew apart can be told from each other line by line.
+ */
+export function namedByIngredient(formula: Formula): Formula {
+  const seen = new Map<string, number>();
+  return {
+    ...formula,
+    additions: inOrder(formula.additions).map((addition) => {
+      const what = addition.ingredientId ?? addition.ingredientText;
+      const count = (seen.get(what) ?? 0) + 1;
+      seen.set(what, count);
+      return { ...addition, id: `${what}#${count}` as AdditionId };
+    }),
+  };
 }

@@ -33,7 +33,14 @@ export {
   type ReadAddition,
   type ReadingContext,
 } from './readAddition';
-export { describeChange, sayChange, type ChangeKind, type ChangeLine, type Naming } from './describeChange';
+export {
+  describeChange,
+  namedByIngredient,
+  sayChange,
+  type ChangeKind,
+  type ChangeLine,
+  type Naming,
+} from './describeChange';
 export {
   contentDiff,
   restoredFrom,

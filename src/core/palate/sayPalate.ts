@@ -59,8 +59,16 @@ export function sayReason({ measure, direction, value, low, high, moveBy, growth
   return `${title} ${shown} is ${direction}: window ${sayMeasure(measure, low)} to ${sayMeasure(measure, high)}, ${verb} it by ${sayMeasure(measure, moveBy)}${grown}.`;
 }
 
-export function sayVerdict({ score, reasons }: Verdict, styleName: string): string {
-  if (reasons.length === 0) return `Inside every window of “${styleName}”.`;
-  const words = reasons.slice(0, 3).map(({ measure, direction }) => MEASURE_WORDS[measure][direction]);
-  return `${score} of 100 in “${styleName}”: ${words.join(', ')}.`;
+/** "Inside every window", or in up to three words what is outside, weightiest first. */
+export function sayWhy({ reasons }: Verdict): string {
+  if (reasons.length === 0) return 'Inside every window';
+  return reasons
+    .slice(0, 3)
+    .map(({ measure, direction }) => MEASURE_WORDS[measure][direction])
+    .join(', ');
+}
+
+export function sayVerdict(verdict: Verdict, styleName: string): string {
+  if (verdict.reasons.length === 0) return `Inside every window of “${styleName}”.`;
+  return `${verdict.score} of 100 in “${styleName}”: ${sayWhy(verdict)}.`;
 }

@@ -4,6 +4,7 @@ import {
   PALATE_KEYS,
   sayReason,
   sayVerdict,
+  sayWhy,
   verdictOf,
   windowsFrom,
   withTypedRatio,
@@ -73,8 +74,12 @@ function ChooseStyle({
     () =>
       styles
         .map((style) => ({ style, verdict: verdictOf(judgement.palate, withTypedRatio(style, typedRatio)) }))
-        .sort((a, b) => b.verdict.score - a.verdict.score),
-    [styles, typedRatio, judgement],
+        .sort(
+          (a, b) =>
+            Number(b.style.id === chosenId) - Number(a.style.id === chosenId) ||
+            b.verdict.score - a.verdict.score,
+        ),
+    [styles, typedRatio, judgement, chosenId],
   );
   const empty = judgement.portions.length === 0;
   return (
@@ -106,11 +111,10 @@ function ChooseStyle({
                 )}
               </span>
               <span className="font-name font-semibold">{empty ? '' : verdict.score}</span>
-              <span className="col-span-full text-sm text-quiet">
-                {empty ? style.says : sayVerdict(verdict, style.name)}
-              </span>
+              <span className="col-span-full text-sm text-quiet">{empty ? style.says : sayWhy(verdict)}</span>
             </button>
             <Button
+              kind="quiet"
               aria-label={`Windows of ${style.name}`}
               onClick={() => {
                 onWindows(style.id);

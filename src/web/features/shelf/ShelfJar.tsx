@@ -8,7 +8,7 @@ import { jarParts } from '../../drawing/jarParts';
 import { formatAmount, formatPercent, formatRatio } from '../../format';
 import { vesselOf, type Kitchen } from '../../store/kitchen';
 import { Menu } from '../../ui/Menu';
-import { facetsOf } from './facets';
+import { facetsOf, judgementOf } from './facets';
 
 /** Pixels per millimetre on the shelf: all jars to one scale, so that a litre looks like a litre. */
 const SHELF_SCALE = 1.06;
@@ -35,7 +35,10 @@ export const ShelfJar = memo(function ShelfJar({
   const { formula } = record;
   const { settings } = kitchen;
   const vessel = vesselOf(formula, kitchen.vessels);
-  const { reckoning } = facetsOf(record, kitchen);
+  const facets = facetsOf(record, kitchen);
+  const { reckoning } = facets;
+  const { keeping, cautions } = judgementOf(facets);
+  const rawEgg = cautions.some(({ code }) => code === 'raw_egg');
   const widest = 2 * Math.max(...vessel.outline.map(({ radiusMm }) => radiusMm));
   const { oilToAcidVolumeRatio: ratio, fatMassFraction: fat } = reckoning.totals.measures;
   const volume = formatAmount(reckoning.totals.mixedVolumeMl, 'ml', settings);
@@ -66,7 +69,12 @@ export const ShelfJar = memo(function ShelfJar({
               : `${formatPercent(fat, settings, 0)} fat`}{' '}
             · {volume}
           </span>
-          <span className="text-sm text-quiet">{sayStanding(formula.basedOnVersion, record.changed)}</span>
+          <span className="text-sm text-quiet">
+            {sayStanding(formula.basedOnVersion, record.changed)}
+            {reckoning.portions.length > 0 &&
+              ` · ${keeping.days} ${keeping.days === 1 ? 'day' : 'days'}${keeping.cold ? ' cold' : ''}`}
+            {rawEgg && <strong className="text-acid-ink"> · raw egg</strong>}
+          </span>
           {unread > 0 && (
             <span className="text-sm font-semibold text-acid-ink">
               {unread} {unread === 1 ? 'line' : 'lines'} not read

@@ -3,7 +3,7 @@ import type { ShelfRecord } from '#contract';
 import { contributions, shortages } from '#core/composition';
 import { normaliseName } from '#core/ingredient';
 import { isCreamy } from '#core/palate';
-import { reckonFormula, type Reckoning } from '#core/reckoning';
+import { judgeFormula, reckonFormula, type Judgement, type Reckoning } from '#core/reckoning';
 import { contextFor, entryOf, vesselOf, type Kitchen } from '../../store/kitchen';
 
 export interface Facets {
@@ -56,4 +56,12 @@ export function searchText(record: ShelfRecord): string {
     texts.set(record, text);
   }
   return text;
+}
+
+const judged = new WeakMap<Reckoning, Judgement>();
+/** Cautions of a jar that is looked at; a filter never needs them. */
+export function judgementOf({ reckoning }: Facets): Judgement {
+  let judgement = judged.get(reckoning);
+  if (!judgement) judged.set(reckoning, (judgement = judgeFormula(reckoning)));
+  return judgement;
 }

@@ -3,6 +3,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import type { VersionRecord } from '#contract';
 import {
   describeChange,
+  namedByIngredient,
   restoredFrom,
   sameContent,
   sayChange,
@@ -12,6 +13,7 @@ import {
 } from '#core/formula';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { useCooksQuery, useFormulasQuery, useVersionsQuery } from '../../api/kitchenApi';
+import { sayCaution, sayKeeping } from '#core/safety';
 import { Jar } from '../../drawing/Jar';
 import { jarParts } from '../../drawing/jarParts';
 import { formatAmount, formatMoment, formatPercent, formatRatio } from '../../format';
@@ -153,6 +155,7 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
             before={stateOf(from)}
             after={stateOf(to)}
             names={[nameOf(from), nameOf(to)]}
+            strangers={from.startsWith(OTHER) || to.startsWith(OTHER)}
             kitchen={kitchen}
           />
         </section>
@@ -211,23 +214,30 @@ function Comparison({
   before,
   after,
   names,
+  strangers,
   kitchen,
 }: {
   before: Formula;
   after: Formula;
   names: readonly [string, string];
+  /** Not two states of one formula: additions are matched by what they are. */
+  strangers: boolean;
   kitchen: Kitchen;
 }) {
   const styles = useStyles();
   const lines = useMemo(
     () =>
-      describeChange(before, after, {
-        ingredient: ({ ingredientId, ingredientText }) =>
-          (ingredientId && kitchen.catalogue.get(ingredientId)?.name) || ingredientText,
-        vessel: (id) => kitchen.vessels.find((vessel) => vessel.id === id)?.name ?? id,
-        style: (id) => styles.find((style) => style.id === id)?.name ?? id,
-      }),
-    [before, after, kitchen, styles],
+      describeChange(
+        strangers ? namedByIngredient(before) : before,
+        strangers ? namedByIngredient(after) : after,
+        {
+          ingredient: ({ ingredientId, ingredientText }) =>
+            (ingredientId && kitchen.catalogue.get(ingredientId)?.name) || ingredientText,
+          vessel: (id) => kitchen.vessels.find((vessel) => vessel.id === id)?.name ?? id,
+          style: (id) => styles.find((style) => style.id === id)?.name ?? id,
+        },
+      ),
+    [before, after, strangers, kitchen, styles],
   );
   const judged = (formula: Formula) =>
     judgeFormula(reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen)));
@@ -236,17 +246,14 @@ function Comparison({
       {lines.length === 0 ? (
         <p className="text-quiet">Nothing: the two are the same.</p>
       ) : (
-        <ul className="grid gap-1" data-testid="changes">
+        <ul className="gap-x-8 xl:columns-2" data-testid="changes">
           {lines.map((line) => (
-            <li key={`${line.kind}-${line.what}-${line.to}`}>{sayChange(line)}</li>
+            <li key={`${line.kind}-${line.what}-${line.to}`} className="break-inside-avoid pb-1">
+              {sayChange(line)}
+            </li>
           ))}
         </ul>
       )}
-      <div className="mt-5 grid grid-cols-2 gap-4">
-        {[before, after].map((formula, index) => (
-          <Side key={index} formula={formula} name={names[index]!} kitchen={kitchen} />
-        ))}
-      </div>
       <PalateCompare
         before={judged(before)}
         after={judged(after)}
@@ -254,6 +261,11 @@ function Comparison({
         style={aimOf(after, styles)}
         settings={kitchen.settings}
       />
+      <div className="mt-5 grid grid-cols-2 gap-4">
+        {[before, after].map((formula, index) => (
+          <Side key={index} formula={formula} name={names[index]!} kitchen={kitchen} />
+        ))}
+      </div>
     </>
   );
 }
@@ -261,7 +273,9 @@ function Comparison({
 function Side({ formula, name, kitchen }: { formula: Formula; name: string; kitchen: Kitchen }) {
   const { settings } = kitchen;
   const vessel = vesselOf(formula, kitchen.vessels);
-  const { totals, fillShare, additions } = reckonFormula(formula, vessel, contextFor(formula, kitchen));
+  const reckoning = reckonFormula(formula, vessel, contextFor(formula, kitchen));
+  const { totals, fillShare, additions } = reckoning;
+  const { cautions, keeping } = judgeFormula(reckoning);
   const { measures } = totals;
   return (
     <figure className="min-w-0">
@@ -287,6 +301,14 @@ function Side({ formula, name, kitchen }: { formula: Formula; name: string; kitc
           <dd>{formatPercent(measures.sugarMassFraction, settings)}</dd>
         </dl>
       </div>
+      {additions.length > 0 && (
+        <p className="mt-2 border-l-4 border-l-sweet pl-2 text-sm">
+          {cautions
+            .filter(({ weight }) => weight === 'grave')
+            .map((caution) => `${sayCaution(caution).what} `)}
+          {sayKeeping(keeping)}
+        </p>
+      )}
     </figure>
   );
 }
