@@ -74,8 +74,9 @@ export function inOrder(additions: readonly Addition[]): readonly Addition[] {
   );
 }
 
-/** The rank that puts something at `index` among `others` (one phase, in order). */
-export function rankAt(others: readonly Addition[], index: number): number {
+/** The rank that puts something at `place` among `others` (one phase, in order); beyond them is behind the last. */
+export function rankAt(others: readonly Addition[], place: number): number {
+  const index = Math.min(place, others.length);
   const before = others[index - 1]?.rank;
   const after = others[index]?.rank;
   if (before === undefined && after === undefined) return 0;

@@ -3,7 +3,7 @@ import { componentOf, type Ingredient, type KitchenComponent } from '#core/ingre
 
 const BY_COMPONENT: Record<KitchenComponent, string> = {
   oil: '#d6b13c',
-  acid: '#c26985',
+  acid: '#c86f8b',
   salt: '#c9d3dc',
   sweet: '#d8924f',
   aroma: '#7fae78',

@@ -11,6 +11,7 @@ import {
   invertDiff,
   isEmptyDiff,
   type Conflict,
+  type FieldChange,
   type Formula,
   type FormulaDiff,
   type FormulaId,
@@ -108,6 +109,10 @@ function openedWith(
   return withConflict(base, record, mirrored.diff, result.conflicts);
 }
 
+/** By what they are about, not by identity: a conflict may have come over the wire. */
+const isSameField = (a: FieldChange, b: FieldChange): boolean =>
+  a.additionId === b.additionId && a.field === b.field;
+
 /** Everything that merges is merged; the fields in conflict wait for the cook, showing the server's value. */
 function withConflict(
   working: WorkingFormula,
@@ -115,8 +120,12 @@ function withConflict(
   diff: FormulaDiff,
   conflicts: readonly Conflict[],
 ): WorkingFormula {
-  const contested = new Set(conflicts.map(({ change }) => change));
-  const mergeable = { ...diff, updated: diff.updated.filter((change) => !contested.has(change)) };
+  const mergeable = {
+    ...diff,
+    updated: diff.updated.filter(
+      (change) => !conflicts.some((conflict) => isSameField(conflict.change, change)),
+    ),
+  };
   return {
     ...working,
     acknowledged: record.formula,
@@ -223,8 +232,7 @@ const slice = createSlice({
       return change(state, payload.id, (working) => {
         const { conflict, keep } = payload;
         const conflicts = working.conflicts.filter(
-          ({ change: { additionId, field } }) =>
-            additionId !== conflict.change.additionId || field !== conflict.change.field,
+          ({ change: other }) => !isSameField(other, conflict.change),
         );
         const mine =
           keep === 'mine' && conflict.kind === 'field'

@@ -2,7 +2,6 @@ import { useMemo, useRef, useState } from 'react';
 import type { AdditionId, Formula } from '#core/formula';
 import { costOf } from '#core/composition';
 import { findIngredient } from '#core/ingredient';
-import type { PalateKey } from '#core/palate';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { sayError, useFreezeMutation, useSaveSettingsMutation } from '../../api/kitchenApi';
 import { formatAmount, formatRatio } from '../../format';
@@ -18,12 +17,11 @@ import {
   versionFrozen,
   type WorkingFormula,
 } from '../../store/workingSlice';
-import { KeyHelp } from '../../ui/KeyHelp';
-import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
+import { useShortcuts } from '../../ui/shortcuts';
 import { AddLine } from './AddLine';
+import { benchShortcuts } from './benchKeys';
+import { BenchPanels, type OpenPanel } from './BenchPanels';
 import { AdditionList } from './AdditionList';
-import { AdditionPanel } from './AdditionPanel';
-import { CautionPanel } from './CautionPanel';
 import { ConflictNotice } from './ConflictNotice';
 import {
   addTyped,
@@ -39,36 +37,14 @@ import {
 } from '../../store/edits';
 import { FormulaHeader } from './FormulaHeader';
 import { JarPanel } from './JarPanel';
-import { MeasurePanel } from './MeasurePanel';
 import { PalateRail } from './PalateRail';
 import { RatioBar } from './RatioBar';
 import type { RowActions } from './rowActions';
-import { ScalePanel } from './ScalePanel';
 import { SelectionBar } from './SelectionBar';
-import { StylePanel, VerdictLine } from './StylePanel';
-import { VesselPanel } from './VesselPanel';
-
-const ROW_KEYS = [
-  { keys: ['ArrowUp', 'ArrowDown'], does: 'to the amount above or below' },
-  { keys: ['shift+ArrowUp', 'shift+ArrowDown'], does: 'next kitchen step more or less' },
-  { keys: ['alt+ArrowUp', 'alt+ArrowDown'], does: 'move the addition up or down' },
-  { keys: ['alt+o'], does: 'optional, or always in' },
-  { keys: ['alt+l'], does: 'lock the amount, or unlock it' },
-  { keys: ['alt+d'], does: 'ingredient, form and note' },
-  { keys: ['alt+x'], does: 'select, or let go' },
-  { keys: ['shift+Delete'], does: 'take the addition out' },
-];
+import { VerdictLine } from './StylePanel';
 
 const newAdditionId = (): AdditionId => newId() as AdditionId;
 
-type OpenPanel =
-  | 'keys'
-  | 'scale'
-  | 'vessel'
-  | 'style'
-  | 'cautions'
-  | { readonly detailsOf: AdditionId }
-  | { readonly measure: PalateKey };
 const NONE: ReadonlySet<AdditionId> = new Set();
 
 /** The bench: jar, additions, palate, and everything that changes them. */
@@ -143,8 +119,8 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
       const { id: ingredientId, name } = found.ingredient;
       edit(patchAddition(formula, rowId, { ingredientId, ingredientText: name }));
     },
-    details: (detailsOf) => {
-      setPanel({ detailsOf });
+    details: (rowId) => {
+      setPanel({ kind: 'details', id: rowId });
     },
     select: (rowId) => {
       setSelection((now) => {
@@ -155,72 +131,29 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
     },
   };
 
-  const shortcuts: readonly Shortcut[] = [
-    { keys: ['a'], does: 'type an addition', run: () => addField.current?.focus() },
-    {
-      keys: ['r'],
-      does: 'set the ratio',
-      run: () => {
-        setEditingRatio(true);
-      },
+  const show = (kind: 'keys' | 'scale' | 'vessel' | 'style' | 'cautions') => (): void => {
+    setPanel({ kind });
+  };
+  const shortcuts = benchShortcuts({
+    add: () => addField.current?.focus(),
+    ratio: () => {
+      setEditingRatio(true);
     },
-    {
-      keys: ['u'],
-      does: 'grams or kitchen measures',
-      run: switchUnits,
+    units: switchUnits,
+    optional: () => {
+      edit({ ...formula, countsOptional: !formula.countsOptional });
     },
-    {
-      keys: ['o'],
-      does: 'count optional additions, or leave them out',
-      run: () => {
-        edit({ ...formula, countsOptional: !formula.countsOptional });
-      },
+    style: show('style'),
+    cautions: show('cautions'),
+    scale: show('scale'),
+    vessel: show('vessel'),
+    letGo: () => {
+      setSelection(NONE);
     },
-    {
-      keys: ['y'],
-      does: 'choose the style aimed at',
-      run: () => {
-        setPanel('style');
-      },
-    },
-    {
-      keys: ['c'],
-      does: 'cautions and allergens',
-      run: () => {
-        setPanel('cautions');
-      },
-    },
-    {
-      keys: ['s'],
-      does: 'scale this jar',
-      run: () => {
-        setPanel('scale');
-      },
-    },
-    {
-      keys: ['v'],
-      does: 'make a vessel of your own',
-      run: () => {
-        setPanel('vessel');
-      },
-    },
-    {
-      keys: ['Escape'],
-      does: 'let the selection go',
-      run: () => {
-        setSelection(NONE);
-      },
-    },
-    { keys: ['mod+z'], does: 'undo', run: undo, inFields: true },
-    { keys: ['mod+shift+z', 'mod+y'], does: 'redo', run: redo, inFields: true },
-    {
-      keys: ['?'],
-      does: 'these keys',
-      run: () => {
-        setPanel('keys');
-      },
-    },
-  ];
+    undo,
+    redo,
+    keys: show('keys'),
+  });
   useShortcuts(shortcuts);
 
   const foretell = (text: string): string => {
@@ -231,19 +164,12 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
     const after = formatRatio(totals.measures.oilToAcidVolumeRatio, settings);
     return `makes ${volume}${before === after ? '' : `, ratio ${before} → ${after}`}.`;
   };
-  const details =
-    panel !== null && typeof panel === 'object' && 'detailsOf' in panel
-      ? formula.additions.find(({ id: rowId }) => rowId === panel.detailsOf)
-      : undefined;
   const selected = new Set(
     formula.additions.map(({ id: rowId }) => rowId).filter((rowId) => selection.has(rowId)),
   );
   const onSelected = (next: Formula): void => {
     edit(next);
     setSelection(NONE);
-  };
-  const closePanel = (): void => {
-    setPanel(null);
   };
   const cost = costOf(reckoning.portions, packPriceOf(kitchen.pantry));
   const hasOptional = formula.additions.some(({ optional }) => optional);
@@ -258,9 +184,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
         onRedo={redo}
         onFreeze={freezeNow}
         onUnits={switchUnits}
-        onKeys={() => {
-          setPanel('keys');
-        }}
+        onKeys={show('keys')}
       />
       {freezing.isError && (
         <p role="alert" className="mb-3 font-semibold text-acid-ink">
@@ -282,12 +206,8 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
             onVessel={(vesselId) => {
               edit({ ...formula, vesselId });
             }}
-            onNewVessel={() => {
-              setPanel('vessel');
-            }}
-            onScale={() => {
-              setPanel('scale');
-            }}
+            onNewVessel={show('vessel')}
+            onScale={show('scale')}
           />
         </div>
         <section aria-label="Additions" className="card order-1 flex min-h-0 flex-col p-4 lg:order-2">
@@ -295,9 +215,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
             type="button"
             className="mb-1 min-h-6 self-start rounded-md text-left text-sm underline decoration-rule decoration-2 underline-offset-4 hover:decoration-bottle"
             data-testid="aim"
-            onClick={() => {
-              setPanel('style');
-            }}
+            onClick={show('style')}
           >
             {style && judgement.portions.length > 0 ? (
               <VerdictLine style={style} judgement={judgement} />
@@ -393,86 +311,30 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
             before={before}
             settings={settings}
             onMeasure={(measure) => {
-              setPanel({ measure });
+              setPanel({ kind: 'measure', measure });
             }}
-            onCautions={() => {
-              setPanel('cautions');
-            }}
+            onCautions={show('cautions')}
           />
         </div>
       </div>
-      {details && (
-        <AdditionPanel
-          addition={details}
-          catalogue={kitchen.catalogue}
-          onSave={(patch) => {
-            edit(patchAddition(formula, details.id, patch));
-          }}
-          onClose={closePanel}
-        />
-      )}
-      {panel !== null && typeof panel === 'object' && 'measure' in panel && (
-        <MeasurePanel
-          measure={panel.measure}
-          judgement={judgement}
-          style={style}
-          settings={settings}
-          servingMassG={servingMassG(reckoning.totals, formula.servingVolumeMl)}
-          onClose={closePanel}
-        />
-      )}
-      {panel === 'cautions' && <CautionPanel judgement={judgement} onClose={closePanel} />}
-      {panel === 'style' && (
-        <StylePanel
-          styles={styles}
-          chosenId={formula.styleId}
-          typedRatio={formula.targetRatio}
-          judgement={judgement}
-          kitchen={kitchen}
-          onChoose={(styleId) => {
-            edit({ ...formula, styleId });
-          }}
-          onForgetRatio={() => {
-            edit({ ...formula, targetRatio: null });
-          }}
-          onClose={closePanel}
-        />
-      )}
-      {panel === 'scale' && (
-        <ScalePanel
+      {panel && (
+        <BenchPanels
+          panel={panel}
           formula={formula}
           reckoning={reckoning}
+          judgement={judgement}
           vessel={vessel}
           context={context}
-          settings={settings}
-          onScale={edit}
-          onClose={closePanel}
-        />
-      )}
-      {panel === 'vessel' && (
-        <VesselPanel
-          onMade={(vesselId) => {
-            edit({ ...formula, vesselId });
+          kitchen={kitchen}
+          styles={styles}
+          style={style}
+          shortcuts={shortcuts}
+          onEdit={edit}
+          onClose={() => {
+            setPanel(null);
           }}
-          onClose={closePanel}
         />
       )}
-      <KeyHelp
-        open={panel === 'keys'}
-        onClose={closePanel}
-        groups={[
-          { title: 'Anywhere on this page', shortcuts },
-          { title: 'In an amount', shortcuts: ROW_KEYS },
-        ]}
-      />
     </div>
   );
-}
-
-/** What one serving weighs, g; null in an empty jar. */
-function servingMassG(
-  { massG, mixedVolumeMl }: { readonly massG: number; readonly mixedVolumeMl: number },
-  servingVolumeMl: number,
-): number | null {
-  return mixedVolumeMl > 0 ? (massG / mixedVolumeMl) * servingVolumeMl : null;
 }

@@ -1,0 +1,128 @@
+import type { AdditionId, Formula, ReadingContext } from '#core/formula';
+import type { PalateKey, Style } from '#core/palate';
+import type { Judgement, Reckoning } from '#core/reckoning';
+import type { Vessel } from '#core/vessel';
+import { patchAddition } from '../../store/edits';
+import type { Kitchen } from '../../store/kitchen';
+import type { KitchenStyle } from '../../store/styles';
+import { KeyHelp } from '../../ui/KeyHelp';
+import type { Shortcut } from '../../ui/shortcuts';
+import { AdditionPanel } from './AdditionPanel';
+import { ROW_KEYS } from './benchKeys';
+import { CautionPanel } from './CautionPanel';
+import { MeasurePanel } from './MeasurePanel';
+import { ScalePanel } from './ScalePanel';
+import { StylePanel } from './StylePanel';
+import { VesselPanel } from './VesselPanel';
+
+/** Which sheet lies over the bench. */
+export type OpenPanel =
+  | { readonly kind: 'keys' | 'scale' | 'vessel' | 'style' | 'cautions' }
+  | { readonly kind: 'details'; readonly id: AdditionId }
+  | { readonly kind: 'measure'; readonly measure: PalateKey };
+
+interface BenchPanelsProps {
+  readonly panel: OpenPanel;
+  readonly formula: Formula;
+  readonly reckoning: Reckoning;
+  readonly judgement: Judgement;
+  readonly vessel: Vessel;
+  readonly context: ReadingContext;
+  readonly kitchen: Kitchen;
+  readonly styles: readonly KitchenStyle[];
+  readonly style: Style | null;
+  readonly shortcuts: readonly Shortcut[];
+  readonly onEdit: (next: Formula) => void;
+  readonly onClose: () => void;
+}
+
+/** The sheets of the bench; each edits the formula as a whole, so that each is one step of undo. */
+export function BenchPanels(props: BenchPanelsProps) {
+  const { panel, formula, reckoning, judgement, kitchen, style, onEdit, onClose } = props;
+  const { settings } = kitchen;
+  switch (panel.kind) {
+    case 'details': {
+      const addition = formula.additions.find(({ id }) => id === panel.id);
+      return addition ? (
+        <AdditionPanel
+          addition={addition}
+          catalogue={kitchen.catalogue}
+          onSave={(patch) => {
+            onEdit(patchAddition(formula, addition.id, patch));
+          }}
+          onClose={onClose}
+        />
+      ) : null;
+    }
+    case 'measure':
+      return (
+        <MeasurePanel
+          measure={panel.measure}
+          judgement={judgement}
+          style={style}
+          settings={settings}
+          servingMassG={servingMassG(reckoning.totals, formula.servingVolumeMl)}
+          onClose={onClose}
+        />
+      );
+    case 'cautions':
+      return <CautionPanel judgement={judgement} onClose={onClose} />;
+    case 'style':
+      return (
+        <StylePanel
+          styles={props.styles}
+          chosenId={formula.styleId}
+          typedRatio={formula.targetRatio}
+          judgement={judgement}
+          kitchen={kitchen}
+          onChoose={(styleId) => {
+            onEdit({ ...formula, styleId });
+          }}
+          onForgetRatio={() => {
+            onEdit({ ...formula, targetRatio: null });
+          }}
+          onClose={onClose}
+        />
+      );
+    case 'scale':
+      return (
+        <ScalePanel
+          formula={formula}
+          reckoning={reckoning}
+          vessel={props.vessel}
+          context={props.context}
+          settings={settings}
+          onScale={onEdit}
+          onClose={onClose}
+        />
+      );
+    case 'vessel':
+      return (
+        <VesselPanel
+          onMade={(vesselId) => {
+            onEdit({ ...formula, vesselId });
+          }}
+          onClose={onClose}
+        />
+      );
+    case 'keys':
+      return (
+        <KeyHelp
+          open
+          onClose={onClose}
+          groups={[
+            { title: 'Anywhere on this page', shortcuts: props.shortcuts },
+            { title: 'In an amount', shortcuts: ROW_KEYS },
+          ]}
+        />
+      );
+  }
+}
+
+/** What one serving weighs, g; null in an empty jar. */
+function servingMassG(
+  { massG, mixedVolumeMl }: { readonly massG: number; readonly mixedVolumeMl: number },
+  servingVolumeMl: number,
+): number | null {
+  return mixedVolumeMl > 0 ? (massG / mixedVolumeMl) * servingVolumeMl : null;
+}

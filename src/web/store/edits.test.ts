@@ -1,0 +1,124 @@
+import { describe, expect, it } from 'vitest';
+import { emptyFormula, inOrder, type AdditionId, type Formula } from '#core/formula';
+import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
+import { reckonFormula } from '#core/reckoning';
+import { STARTING_VESSELS } from '#core/vessel';
+import {
+  addTyped,
+  dropAddition,
+  fillFactor,
+  moveAll,
+  patchAddition,
+  patchAll,
+  removeAll,
+  scaleAll,
+  setRatio,
+  stepAddition,
+} from './edits';
+
+const context = {
+  catalogue: REFERENCE_CATALOGUE,
+  measuring: measuringWith('metric'),
+  decimalSign: 'point',
+} as const;
+const vessel = STARTING_VESSELS[2]!;
+let count = 0;
+const nextId = (): AdditionId => `a${++count}` as AdditionId;
+function typed(...lines: string[]): Formula {
+  count = 0;
+  const empty = emptyFormula('x', vessel.id, 'metric');
+  return lines.reduce((formula, line) => addTyped(formula, line, context, nextId), empty);
+}
+const id = (n: number): AdditionId => `a${n}` as AdditionId;
+const ids = (...list: number[]): ReadonlySet<AdditionId> => new Set(list.map(id));
+const order = (formula: Formula): string[] =>
+  inOrder(formula.additions).map((a) => `${a.phase}:${a.ingredientText}`);
+const amounts = (formula: Formula): string[] => formula.additions.map((a) => a.amountText);
+const reckoned = (formula: Formula) => reckonFormula(formula, vessel, context);
+
+describe('adding and ordering', () => {
+  const formula = typed(
+    '90 ml rapeseed oil',
+    '30 ml cider vinegar',
+    '1 tsp honey',
+    'salt to taste',
+    'some moonlight',
+  );
+  it('puts each where a cook would, oil last, to taste at the finish, and keeps what it cannot read', () => {
+    expect(order(formula)).toEqual([
+      'base:cider vinegar',
+      'base:honey',
+      'base:some moonlight',
+      'oil:rapeseed oil',
+      'finish:salt',
+    ]);
+  });
+  it('steps within a phase, over its end into the next, and stops at the ends', () => {
+    expect(order(stepAddition(formula, id(3), 'up'))[0]).toBe('base:honey');
+    expect(order(stepAddition(formula, id(5), 'down'))[2]).toBe('oil:some moonlight');
+    expect(stepAddition(formula, id(2), 'up')).toBe(formula);
+    expect(stepAddition(formula, id(4), 'down')).toBe(formula);
+  });
+  it('drops where it was let go, also into an empty phase', () => {
+    const dropped = dropAddition(formula, id(2), [
+      'base',
+      id(3),
+      id(5),
+      'oil',
+      id(1),
+      'finish',
+      id(4),
+      id(2),
+    ]);
+    expect(order(dropped).at(-1)).toBe('finish:cider vinegar');
+  });
+  it('works on several at once', () => {
+    expect(patchAll(formula, ids(2, 3), { optional: true }).additions.filter((a) => a.optional)).toHaveLength(
+      2,
+    );
+    expect(removeAll(formula, ids(1, 5)).additions).toHaveLength(3);
+    expect(order(moveAll(formula, ids(2, 3), 'finish')).slice(-2)).toEqual([
+      'finish:cider vinegar',
+      'finish:honey',
+    ]);
+  });
+});
+
+describe('amounts that move together', () => {
+  const formula = typed(
+    '30 ml cider vinegar',
+    '60 ml rapeseed oil',
+    '30 ml walnut oil',
+    '2 yolks',
+    'salt to taste',
+  );
+  it('the oil follows the ratio, each in its own words; what is locked stays', () => {
+    const set = setRatio(formula, reckoned(formula), 2, 'oil', context);
+    expect('blocked' in set ? set : amounts(set).slice(0, 3)).toEqual(['30 ml', '40 ml', '20 ml']);
+    const locked = patchAddition(formula, id(3), { locked: true });
+    const around = setRatio(locked, reckoned(locked), 2, 'oil', context);
+    expect('blocked' in around ? around : amounts(around).slice(0, 3)).toEqual(['30 ml', '30 ml', '30 ml']);
+  });
+  it('says what stands in the way', () => {
+    const dry = typed('60 ml rapeseed oil');
+    expect(setRatio(dry, reckoned(dry), 2, 'oil', context)).toHaveProperty('blocked');
+    const all = patchAll(formula, ids(2, 3), { locked: true });
+    expect(setRatio(all, reckoned(all), 2, 'oil', context)).toHaveProperty('blocked');
+  });
+  it('scales the whole jar; yolks stay whole, to taste stays to taste', () => {
+    expect(amounts(scaleAll(formula, reckoned(formula), 2, context))).toEqual([
+      '60 ml',
+      '120 ml',
+      '60 ml',
+      '4 yolks',
+      'to taste',
+    ]);
+  });
+  it('fills a volume to within rounding', () => {
+    const factor = fillFactor(reckoned(formula), 300);
+    if (factor.status !== 'scale') throw new Error(factor.status);
+    const scaled = reckoned(scaleAll(formula, reckoned(formula), factor.factor, context));
+    expect(Math.abs(scaled.totals.mixedVolumeMl - 300)).toBeLessThan(3);
+    expect(fillFactor(reckoned(typed('salt to taste')), 300).status).toBe('nothing-to-scale');
+  });
+});
