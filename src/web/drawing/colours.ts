@@ -38,7 +38,7 @@ const OWN: Readonly<Record<string, string>> = {
   ketchup: '#b23a2a',
   dates: '#7b4a2a',
   honey: '#d99a2e',
-  maple: '#b7712e',
+  maple: '#bd7832',
   egg_yolk: '#eeb33b',
   egg_yolk_past: '#eeb33b',
   mayo_full: '#efe6bd',
