@@ -7,7 +7,7 @@ const SEED = Date.now() % 1_000_000;
 
 it(
   `loses nothing acknowledged over ${ROUNDS} kills at random points (seed ${SEED})`,
-  { timeout: 900_000 },
+  { timeout: 2_400_000 },
   async () => {
     const { acknowledged, lost } = await killRounds(ROUNDS, SEED);
     expect(lost).toEqual([]);

@@ -47,6 +47,13 @@ const newAdditionId = (): AdditionId => newId() as AdditionId;
 
 const NONE: ReadonlySet<AdditionId> = new Set();
 
+/** A line that was just added is brought into sight once it is drawn. */
+function showRow(id: AdditionId): void {
+  requestAnimationFrame(() => {
+    document.querySelector(`[data-addition-id="${id}"]`)?.scrollIntoView({ block: 'nearest' });
+  });
+}
+
 /** The bench: jar, additions, palate, and everything that changes them. */
 export function ComposeBench({ working }: { working: WorkingFormula }) {
   const { id, formula } = working;
@@ -298,7 +305,12 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
               inputRef={addField}
               foretell={foretell}
               onAdd={(texts) => {
-                edit(texts.reduce((next, text) => addTyped(next, text, context, newAdditionId), formula));
+                const next = texts.reduce(
+                  (grown, text) => addTyped(grown, text, context, newAdditionId),
+                  formula,
+                );
+                edit(next);
+                showRow(next.additions.at(-1)!.id);
               }}
             />
           </div>
