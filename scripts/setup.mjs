@@ -82,4 +82,11 @@ export function runForeground(args, env = {}) {
     process.on(signal, () => child.kill(signal));
   }
   child.on('exit', (code, signal) => process.exit(code ?? (signal ? 1 : 0)));
+  // npm hands a signal to its shell, which dies without telling us: then we are given another parent.
+  if (process.env.npm_lifecycle_event) {
+    const parent = process.ppid;
+    setInterval(() => {
+      if (process.ppid !== parent) child.kill('SIGTERM');
+    }, 500).unref();
+  }
 }
