@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './axe';
 import { Compose } from './bench';
 import { startDemo } from './demoServer';
 
@@ -92,6 +93,8 @@ test('asks visitors for the passcode and sends what waited', async ({ page }) =>
   const server = await startDemo({ YGRANA_PASSCODE: 'tarn at dusk' });
   try {
     await page.goto(`${server.address}/formulas/plum-thyme/compose`);
+    await expect(page.getByLabel('Passcode')).toBeVisible();
+    await expectAccessible(page);
     await page.getByLabel('Passcode').fill('tarn at dawn');
     await page.getByRole('button', { name: 'Come in' }).click();
     await expect(page.getByRole('alert')).toContainText('not the kitchen’s passcode');

@@ -40,7 +40,7 @@ export function AddLine({ context, inputRef, onAdd, foretell }: AddLineProps) {
       setChosen(-1);
     }
   };
-  const onKeyDown = (event: KeyboardEvent): void => {
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
     if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
       if (!showing) return;
       event.preventDefault();
@@ -56,8 +56,9 @@ export function AddLine({ context, inputRef, onAdd, foretell }: AddLineProps) {
       setText(`${amount} ${options[Math.max(0, chosen)]!.name}`.trim());
       setOpen(false);
     } else if (event.key === 'Escape') {
+      // Closes the list, then leaves the line; what is typed stays.
       if (showing) setOpen(false);
-      else setText('');
+      else event.currentTarget.blur();
     }
   };
   const onPaste = (event: ClipboardEvent): void => {

@@ -125,7 +125,7 @@ export function AdditionRow({ reckoned, settings, spoons, actions, selected }: A
         onKey={onKey}
       />
       <span className="col-span-3 col-start-3 row-start-1 min-w-0 pb-1 sm:col-span-1 sm:col-start-auto sm:row-start-auto sm:pb-0">
-        <span className="line-clamp-2 leading-[1.15rem] font-semibold break-words" title={name}>
+        <span className="line-clamp-2 leading-[1.15rem] font-semibold [overflow-wrap:anywhere]" title={name}>
           {name.replace(/ %/g, '\u00a0%')}
           {addition.locked && (
             <Lock size={13} className="mb-0.5 ml-1.5 inline" role="img" aria-label="amount locked" />
@@ -167,7 +167,10 @@ export function AdditionRow({ reckoned, settings, spoons, actions, selected }: A
         )}
       </span>
       {hasHint && (
-        <span id={hintId} className="col-span-full col-start-3 pb-0.5 text-sm">
+        <span
+          id={hintId}
+          className="col-span-full col-start-3 min-w-0 pb-0.5 text-sm [overflow-wrap:anywhere]"
+        >
           {read ? (
             reading.doubts.map((doubt) => (
               <DoubtLine
