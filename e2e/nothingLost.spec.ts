@@ -110,6 +110,9 @@ test('asks visitors for the passcode and sends what waited', async ({ page }) =>
     await compose.saved();
     await page.reload();
     await expect(compose.amount('Plum purée')).toHaveValue('80 g');
+    await page.goto(`${server.address}/settings`);
+    await page.getByRole('button', { name: 'Sign out on this device' }).click();
+    await expect(page.getByLabel('Passcode')).toBeVisible();
   } finally {
     await server.stop();
   }

@@ -25,7 +25,7 @@ const VIEWS = [
   },
   {
     name: 'styles',
-    path: '/formulas/caraway-beet/compose',
+    path: '/formulas/walnut-cider/compose',
     size: WIDE,
     before: (page) => page.getByTestId('aim').click(),
   },

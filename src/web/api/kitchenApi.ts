@@ -51,6 +51,10 @@ export const kitchenApi = createApi({
           ? ['Session', 'Shelf', 'Formula', 'Settings', 'Vessels', 'Ingredients', 'Pantry', 'Cooks']
           : [],
     }),
+    signOut: build.mutation<SessionState, void>({
+      query: () => ({ url: 'session', method: 'DELETE', body: {} }),
+      invalidatesTags: ['Session'],
+    }),
     formulas: build.query<ShelfRecord[], void>({ query: () => 'formulas', providesTags: ['Shelf'] }),
     formula: build.query<FormulaRecord, FormulaId>({
       query: (id) => `formulas/${id}`,
@@ -155,6 +159,7 @@ export const {
   useSessionQuery,
   useSettingsQuery,
   useSignInMutation,
+  useSignOutMutation,
   useStylesQuery,
   useVersionsQuery,
   useVesselsQuery,

@@ -1,14 +1,27 @@
 import { useState } from 'react';
 import { settingsSchema, type Settings } from '#contract';
 import { SPOON_VOLUMES, type Range, type SpoonSystem } from '#core/quantity';
-import { sayError, useSaveSettingsMutation, useSettingsQuery } from '../../api/kitchenApi';
+import {
+  sayError,
+  useSaveSettingsMutation,
+  useSessionQuery,
+  useSettingsQuery,
+  useSignOutMutation,
+} from '../../api/kitchenApi';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Loading, Trouble } from '../../ui/PageState';
 
 export function SettingsPage() {
   const { data, error, refetch } = useSettingsQuery();
-  if (data) return <SettingsForm saved={data} />;
+  if (data) {
+    return (
+      <>
+        <SettingsForm saved={data} />
+        <SignOut />
+      </>
+    );
+  }
   return error ? <Trouble error={error} retry={() => void refetch()} /> : <Loading what="settings" />;
 }
 
@@ -213,6 +226,22 @@ function SettingsForm({ saved }: { saved: Settings }) {
         </span>
       </div>
     </form>
+  );
+}
+
+/** Only where the kitchen asks for a passcode. */
+function SignOut() {
+  const session = useSessionQuery().data;
+  const [signOut, leaving] = useSignOutMutation();
+  if (!session?.needed) return null;
+  return (
+    <div className="card mx-auto mt-3 flex max-w-3xl flex-wrap items-center gap-3 p-5">
+      This kitchen asks visitors for a passcode; this device has given it.
+      <Button onClick={() => void signOut()} disabled={leaving.isLoading}>
+        Sign out on this device
+      </Button>
+      {leaving.isError && <span className="text-acid-ink">Not done. {sayError(leaving.error)}</span>}
+    </div>
   );
 }
 
