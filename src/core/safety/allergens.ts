@@ -1,5 +1,4 @@
 /** Allergens of a dressing, with who brings them: the EU's 14 and the US's 9, and what a label may add. */
-import type { Portion } from '#core/composition';
 import type { Ingredient } from '#core/ingredient';
 
 export interface AllergenEntry {
@@ -14,7 +13,8 @@ export interface Allergens {
   readonly mayBeIn: readonly AllergenEntry[];
 }
 
-const group = (allergen: string): string => allergen.replace(/\s*\(.*\)$/, '');
+/** "cereals containing gluten (wheat)" → "cereals containing gluten". */
+export const allergenGroup = (allergen: string): string => allergen.replace(/\s*\(.*\)$/, '');
 
 /** Optional additions that are left out bring nothing; "to taste" does. */
 export function allergensOf(ingredients: readonly Ingredient[]): Allergens {
@@ -27,15 +27,12 @@ export function allergensOf(ingredients: readonly Ingredient[]): Allergens {
     return [...found].sort(([a], [b]) => a.localeCompare(b)).map(([allergen, from]) => ({ allergen, from }));
   };
   const eu14 = collect((ingredient) => ingredient.allergensEu14);
-  const certain = new Set(eu14.map(({ allergen }) => group(allergen)));
+  const certain = new Set(eu14.map(({ allergen }) => allergenGroup(allergen)));
   return {
     eu14,
     us9: collect((ingredient) => ingredient.allergensUs9),
     mayBeIn: collect((ingredient) => ingredient.allergensMayBeIn).filter(
-      ({ allergen }) => !certain.has(group(allergen)),
+      ({ allergen }) => !certain.has(allergenGroup(allergen)),
     ),
   };
 }
-
-export const ingredientsOf = (portions: readonly Portion[]): readonly Ingredient[] =>
-  portions.map(({ ingredient }) => ingredient);

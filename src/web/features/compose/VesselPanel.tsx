@@ -17,6 +17,7 @@ import { readDecimal } from '../../readDecimal';
 import { newId } from '../../store/device';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
 import { Panel } from '../../ui/Panel';
 
 const SHAPE_NAMES: Record<VesselShape, string> = {
@@ -68,14 +69,20 @@ export function VesselPanel({ onMade, onClose }: { onMade: (id: VesselId) => voi
         }}
       >
         <div className="grid gap-3 sm:grid-cols-2">
-          <TextField label="Name" value={name} onChange={setName} placeholder="400 ml honey jar" />
-          <TextField label="Sold as, ml" value={nominal} onChange={setNominal} placeholder="400" numeric />
-          <TextField
+          <Field label="Name" value={name} onText={setName} placeholder="400 ml honey jar" />
+          <Field
+            label="Sold as, ml"
+            value={nominal}
+            onText={setNominal}
+            placeholder="400"
+            inputMode="decimal"
+          />
+          <Field
             label="To the very brim, ml"
             value={brimful}
-            onChange={setBrimful}
+            onText={setBrimful}
             placeholder={by === 'ruler' ? 'reckoned, or weigh water' : 'weigh it full of water'}
-            numeric
+            inputMode="decimal"
           />
           <Choice
             label="How its shape is known"
@@ -135,36 +142,6 @@ export function VesselPanel({ onMade, onClose }: { onMade: (id: VesselId) => voi
         </div>
       </form>
     </Panel>
-  );
-}
-
-function TextField({
-  label,
-  value,
-  onChange,
-  placeholder,
-  numeric = false,
-}: {
-  label: string;
-  value: string;
-  onChange: (text: string) => void;
-  placeholder: string;
-  numeric?: boolean;
-}) {
-  return (
-    <label className="grid gap-1 font-semibold">
-      {label}
-      <input
-        className="field font-normal"
-        value={value}
-        maxLength={120}
-        placeholder={placeholder}
-        inputMode={numeric ? 'decimal' : 'text'}
-        onChange={(event) => {
-          onChange(event.target.value);
-        }}
-      />
-    </label>
   );
 }
 

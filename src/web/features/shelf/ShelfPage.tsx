@@ -5,6 +5,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import type { Shelf, ShelfRecord } from '#contract';
 import { emptyFormula, type AdditionId, type Formula, type FormulaId } from '#core/formula';
 import { formulaFromStyle } from '#core/palate';
+import { allergenGroup } from '#core/safety';
 import { DEFAULT_VESSEL_ID } from '#core/vessel';
 import {
   sayError,
@@ -20,7 +21,6 @@ import { Button } from '../../ui/Button';
 import { KeyHelp } from '../../ui/KeyHelp';
 import { Loading, Trouble } from '../../ui/PageState';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
-import { allergenGroup } from './facets';
 import { filterFrom, isFiltered, paramsFrom, type ShelfFilter } from './filter';
 import { NewFormulaPanel, type NewFrom } from './NewFormulaPanel';
 import { RenamePanel } from './RenamePanel';

@@ -3,6 +3,7 @@ import type { ShelfRecord } from '#contract';
 import { contributions, shortages } from '#core/composition';
 import { normaliseName } from '#core/ingredient';
 import { isCreamy } from '#core/palate';
+import { allergenGroup } from '#core/safety';
 import { judgeFormula, reckonFormula, type Judgement, type Reckoning } from '#core/reckoning';
 import { contextFor, entryOf, vesselOf, type Kitchen } from '../../store/kitchen';
 
@@ -42,9 +43,6 @@ function reckonFacets({ formula }: ShelfRecord, kitchen: Kitchen): Facets {
     missing: shortages(portions, (id) => entryOf(kitchen.pantry, id).onHandG).length,
   };
 }
-
-/** "cereals containing gluten (wheat)" → "cereals containing gluten". */
-export const allergenGroup = (allergen: string): string => allergen.replace(/\s*\(.*\)$/, '');
 
 const texts = new WeakMap<ShelfRecord, string>();
 /** Name and ingredients as plain words to search in; needs no reckoning. */

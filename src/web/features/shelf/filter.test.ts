@@ -3,10 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, type ShelfRecord } from '#contract';
 import { emptyFormula, type AdditionId, type FormulaId } from '#core/formula';
 import { REFERENCE_CATALOGUE } from '#core/ingredient';
+import { allergenGroup } from '#core/safety';
 import { DEFAULT_VESSEL_ID, STARTING_VESSELS } from '#core/vessel';
 import { addTyped } from '../../store/edits';
 import { contextFor, type Kitchen } from '../../store/kitchen';
-import { allergenGroup } from './facets';
 import {
   applyFilter,
   filterFrom,
