@@ -160,7 +160,7 @@ function judged(interval: PhInterval, portions: readonly PhPortion[]): PhReading
 }
 
 const hasHazard = (portions: readonly Portion[], hazard: Hazard): boolean =>
-  portions.some(({ ingredient, massG }) => massG.high > 0 && ingredient.hazards.includes(hazard));
+  portions.some(({ ingredient }) => ingredient.hazards.includes(hazard));
 
 const PLANTS: ReadonlySet<string> = new Set(['aromatic', 'herb', 'veg', 'spice', 'oil', 'salt']);
 const DAIRY: ReadonlySet<Hazard> = new Set<Hazard>(['dairy', 'soft_or_blue_cheese']);

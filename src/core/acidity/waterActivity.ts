@@ -17,7 +17,8 @@ const SUGARS: readonly (readonly [keyof Composition, molarMass: number, norrishK
   ['fructose', 180.156, 2.25],
   ['lactose', 342.297, 10.2],
 ];
-const POLYOL_G_PER_MOL = 122;
+/** Erythritol, the only one in the table; CRC Handbook, as recalled. */
+const POLYOL_G_PER_MOL = 122.12;
 
 export interface WaterActivity {
   readonly value: number;

@@ -34,6 +34,21 @@ export type LabelReading =
   | { readonly status: 'unread'; readonly problem: LabelProblem };
 
 const SOUR: ReadonlySet<Category> = new Set<Category>(['vinegar', 'citrus', 'fruit']);
+/**
+ * The US name of what the EU list names (FALCPA 2004, FASTER Act 2021). Gluten may be of barley or
+ * rye; wheat is said, the stricter reading.
+ */
+const US_NAME: Readonly<Record<string, string>> = {
+  'cereals containing gluten': 'wheat',
+  crustaceans: 'crustacean shellfish',
+  eggs: 'egg',
+  fish: 'fish',
+  peanuts: 'peanut',
+  soy: 'soybean',
+  milk: 'milk',
+  nuts: 'tree nuts',
+  sesame: 'sesame',
+};
 /** Middle of the category, where the label cannot say; tag: estimate. */
 const USUAL_PH: Partial<Record<Category, number>> = {
   vinegar: 2.8,
@@ -42,6 +57,7 @@ const USUAL_PH: Partial<Record<Category, number>> = {
   savoury: 5,
   creamy: 4.6,
 };
+/** mmol H+ per pH unit and gram of protein; tag: estimate. */
 const USUAL_PROTEIN_BUFFER = 0.5;
 const DAIRY_PROTEIN_BUFFER = 0.9;
 /** Rounding on labels may carry the sum a little over. */
@@ -93,7 +109,7 @@ export function ingredientFromLabel(label: LabelValues): LabelReading {
       unitWeightsG: {},
       edibleYieldFraction: 1,
       allergensEu14: label.allergensEu14,
-      allergensUs9: [],
+      allergensUs9: label.allergensEu14.flatMap((allergen) => US_NAME[allergen] ?? []),
       allergensMayBeIn: [],
       emulsifierClass: 'none',
       emulsifierNote: '',

@@ -41,6 +41,14 @@ describe('an ingredient from its label', () => {
     expect(ingredientFromRow(reading.row).composition.fat).toBeCloseTo(0.08, 6);
   });
 
+  it('names its allergens in both lists', () => {
+    const reading = ingredientFromLabel({
+      ...label,
+      allergensEu14: ['milk', 'nuts', 'celery', 'cereals containing gluten'],
+    });
+    expect(reading.status === 'read' && reading.row.allergensUs9).toEqual(['milk', 'tree nuts', 'wheat']);
+  });
+
   it('refuses figures that cannot be', () => {
     expect(ingredientFromLabel({ ...label, sugarsG: 20 })).toMatchObject({
       problem: { code: 'more-sugar-than-carbohydrate' },

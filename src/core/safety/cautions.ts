@@ -55,12 +55,12 @@ export interface CautionContext {
 
 /** Graver first. */
 export function cautionsOf(portions: readonly Portion[], context: CautionContext): readonly Caution[] {
-  const present = portions.filter(({ massG }) => massG.high > 0);
-  if (present.length === 0) return [];
+  // What goes in "to taste" weighs nothing here and is in the jar all the same.
+  if (portions.length === 0) return [];
   const { ph, keeping } = context;
   const withHazard = (hazards: readonly Hazard[]): readonly Ingredient[] => [
     ...new Set(
-      present
+      portions
         .map(({ ingredient }) => ingredient)
         .filter((ingredient) => ingredient.hazards.some((hazard) => hazards.includes(hazard))),
     ),
@@ -85,8 +85,8 @@ export function cautionsOf(portions: readonly Portion[], context: CautionContext
     });
   };
 
-  const total = present.reduce((sum, { massG }) => sum + massG.nominal, 0);
-  const pouredOil = present.filter(({ ingredient }) => ingredient.category === 'oil');
+  const total = portions.reduce((sum, { massG }) => sum + massG.nominal, 0);
+  const pouredOil = portions.filter(({ ingredient }) => ingredient.category === 'oil');
   const oilShare = total > 0 ? pouredOil.reduce((sum, { massG }) => sum + massG.nominal, 0) / total : 0;
   const green = withHazard(ALLIUM_OR_HERB);
   const infused =
@@ -99,7 +99,7 @@ export function cautionsOf(portions: readonly Portion[], context: CautionContext
   if (rawEgg.length > 0) {
     add('raw_egg', 'grave', 'rawEggServed', { ingredients: rawEgg });
     if (ph.status !== 'below_calculated') {
-      const acetic = acidityOf(present)?.aceticInWaterPhaseMassFraction ?? 0;
+      const acetic = acidityOf(portions)?.aceticInWaterPhaseMassFraction ?? 0;
       const shortOfAcetic = acetic < THRESHOLDS.rawEggAcetic.value;
       if (ph.high !== null && ph.high > THRESHOLDS.rawEggPh.value) {
         add('raw_egg_acid', 'grave', 'rawEggPh', { value: ph.high, ingredients: rawEgg });
@@ -133,7 +133,7 @@ export function cautionsOf(portions: readonly Portion[], context: CautionContext
     ({ composition }) => composition.otherCarbohydrate > 0.1,
   );
   if (beans.length > 0) add('boil_dried_beans', 'note', 'driedBeansBoilMin', { ingredients: beans });
-  if ((acidityOf(present)?.tastedAcidityAsAceticMassFraction ?? 0) > SOUR_MASS_FRACTION) {
+  if ((acidityOf(portions)?.tastedAcidityAsAceticMassFraction ?? 0) > SOUR_MASS_FRACTION) {
     add('acid_and_metal', 'note', 'acidMetal');
   }
   add('dressed_dishes', 'note', 'outOfColdServiceH');

@@ -20,7 +20,7 @@ export interface Keeping {
 }
 
 export const SHELF_STABLE_DAYS = 14;
-const HIGH_PH_DAYS = 3;
+export const HIGH_PH_DAYS = 3;
 const UNREAD_DAYS = 4;
 
 export const HAZARD_DAYS: Readonly<Record<Hazard, number>> = {
@@ -58,8 +58,8 @@ export function keepingOf(portions: readonly Portion[], ph: PhReading, unreadCou
       keeping = { ...keeping, ingredients: [...keeping.ingredients, ingredient] };
     }
   };
-  for (const { ingredient, massG } of portions) {
-    if (massG.high <= 0) continue;
+  // What goes in "to taste" weighs nothing here and is in the jar all the same.
+  for (const { ingredient } of portions) {
     for (const hazard of ingredient.hazards) {
       if (!NOT_PERISHABLE.has(hazard)) shorten(daysOf(ingredient, hazard), hazard, ingredient);
     }

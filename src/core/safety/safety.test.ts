@@ -57,6 +57,7 @@ describe('keeping', () => {
     ['roasted garlic all the same', ['1 clove garlic, roasted'], 4, 'raw_allium'],
     ['a clove taken out again', ['1 clove garlic, whole, taken out'], 4, 'raw_allium'],
     ['fresh herbs', ['5 g dill'], 4, 'fresh_herb'],
+    ['fresh herbs to taste', ['dill to taste'], 4, 'fresh_herb'],
     ['lemon juice', ['15 ml lemon juice'], 4, 'raw_vegetable_or_fruit'],
     ['an opened jar', ['20 g roasted pepper'], 4, 'opened_preserve'],
     ['dairy', ['20 g buttermilk'], 5, 'dairy'],
@@ -152,6 +153,12 @@ describe('cautions', () => {
       }
     }
     expect([...seen].sort()).toEqual([...CAUTION_CODES].sort());
+  });
+
+  it('what goes in to taste brings its cautions and its allergens', () => {
+    const judgement = judged(...VINAIGRETTE, 'honey to taste', 'mayonnaise to taste');
+    expect(codes(judgement)).toEqual(expect.arrayContaining(['infants_honey', 'cold_holding']));
+    expect(judgement.allergens.eu14.map(({ allergen }) => allergen)).toContain('eggs');
   });
 
   it('an empty jar has none', () => {

@@ -2,7 +2,7 @@
 import type { PhReading, PhReason } from '#core/acidity';
 import type { Hazard, Ingredient } from '#core/ingredient';
 import type { Caution } from './cautions';
-import type { Keeping, KeepingReason } from './keeping';
+import { HIGH_PH_DAYS, type Keeping, type KeepingReason } from './keeping';
 import { THRESHOLDS } from './thresholds';
 
 const names = (ingredients: readonly Ingredient[]): string => {
@@ -39,7 +39,7 @@ export function sayCaution({ code, value, limit, ingredients }: Caution): { what
       };
     case 'high_ph':
       return {
-        what: `Hardly acid: its pH may be as high as ${value?.toFixed(1)}. Keep it cold, ${3} days at most.`,
+        what: `Hardly acid: its pH may be as high as ${value?.toFixed(1)}. Keep it cold, ${HIGH_PH_DAYS} days at most.`,
         why: 'Above 4.6 botulinum and others can grow.',
       };
     case 'cold_holding':

@@ -1,11 +1,10 @@
-import { PALATE_KEYS, type PalateKey, type Palate, type Style } from '#core/palate';
+import { MEASURE_WORDS, type PalateKey, type Palate, type Style } from '#core/palate';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import { sayCaution, sayKeeping, sayPh, type Caution } from '#core/safety';
 import type { Settings } from '#contract';
 import { ComponentMark } from '../../drawing/ComponentMark';
 import { Track } from '../../drawing/Track';
 import { formatPercent } from '../../format';
-import { MEASURE_WORDS } from '#core/palate';
 import { MARKS, sentenceFor, showMeasure } from '../../palateWords';
 
 interface PalateRailProps {
@@ -69,7 +68,7 @@ export function PalateRail({
       ) : (
         <>
           <ul className="-mx-1 min-h-0 flex-1 px-1 lg:overflow-auto">
-            {ORDER.filter((key) => PALATE_KEYS.includes(key) && isShown(key, palate, style)).map((key) => (
+            {ORDER.filter((key) => isShown(key, palate, style)).map((key) => (
               <MeasureRow
                 key={key}
                 measure={key}

@@ -43,6 +43,7 @@ export function copiedRow(ingredient: Ingredient, id: string): OwnIngredient {
     emulsifierClass: ingredient.emulsifierClass,
     emulsifierNote: ingredient.emulsifierNote,
     hazards: [...ingredient.hazards],
+    keepsOpened: ingredient.keepsOpened,
     strength: ingredient.strength,
     shelfNote: ingredient.shelfNote,
     proteinBufferMmolPerPhPerG: ingredient.proteinBufferMmolPerPhPerG,

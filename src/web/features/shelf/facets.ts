@@ -1,8 +1,8 @@
 /** What the shelf can sort and filter by, reckoned once a formula and kitchen. */
 import type { ShelfRecord } from '#contract';
-import { contributions, shortages } from '#core/composition';
+import { shortages } from '#core/composition';
 import { normaliseName } from '#core/ingredient';
-import { isCreamy } from '#core/palate';
+import { isCreamy, palateContributions } from '#core/palate';
 import { allergenGroup } from '#core/safety';
 import { judgeFormula, reckonFormula, type Judgement, type Reckoning } from '#core/reckoning';
 import { contextFor, entryOf, vesselOf, type Kitchen } from '../../store/kitchen';
@@ -34,10 +34,13 @@ function reckonFacets({ formula }: ShelfRecord, kitchen: Kitchen): Facets {
   const reckoning = reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen));
   const { portions } = reckoning;
   const acids = portions.filter(({ ingredient }) => ingredient.isAcidLiquid);
-  const first = contributions(acids, 'water')[0];
+  const first = palateContributions(
+    acids.map((portion) => ({ ...portion, form: '' })),
+    'acid',
+  )[0];
   return {
     reckoning,
-    acid: first?.ingredient.name ?? null,
+    acid: first?.portion.ingredient.name ?? null,
     creamy: isCreamy(portions),
     allergens: new Set(portions.flatMap(({ ingredient }) => ingredient.allergensEu14.map(allergenGroup))),
     missing: shortages(portions, (id) => entryOf(kitchen.pantry, id).onHandG).length,
