@@ -10,6 +10,7 @@ const CORE_ORDER = [
   'palate',
   'safety',
   'reckoning',
+  'balance',
 ];
 
 const coreRules = CORE_ORDER.map((folder, index) => ({
@@ -32,7 +33,7 @@ export default {
       name: 'core-is-a-leaf',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: '^(src/core/|node_modules/numeric-quantity)' },
+      to: { pathNot: '^(src/core/|node_modules/(numeric-quantity|yalps)/)' },
     },
     {
       name: 'core-folders-are-listed',

@@ -3,7 +3,10 @@ import { globalIgnores, defineConfig } from 'eslint/config';
 import tseslint from 'typescript-eslint';
 
 /** Packages that core may use, each in one place only. */
-const CORE_PACKAGES = { 'numeric-quantity': 'src/core/quantity/readNumber.ts' };
+const CORE_PACKAGES = {
+  'numeric-quantity': 'src/core/quantity/readNumber.ts',
+  yalps: 'src/core/numeric/linearProgram.ts',
+};
 
 export default defineConfig(
   globalIgnores(['dist', 'node_modules', 'data', '.cache', '**/.types', 'src/server/db/migrations']),

@@ -1,6 +1,8 @@
+import { readFileSync } from 'node:fs';
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { formulateJsonSchema } from '#contract';
 
 const script = join(import.meta.dirname, '../../scripts/reckon.mjs');
 const reckon = (input: string, ...args: string[]) => {
@@ -78,5 +80,104 @@ describe('reckon', () => {
   it('prints a table for people', () => {
     const { stdout } = reckon('90 ml olive oil\n30 ml cider vinegar');
     expect(stdout).toMatch(/oil to acid by volume\s+3\.00 : 1/);
+  });
+});
+
+describe('reckon, the way into the band', () => {
+  const SHARP = '60 ml olive oil\n40 ml red wine vinegar\n1.7 g salt\n';
+  const json = (stdout: string) => JSON.parse(stdout) as Record<string, unknown>;
+
+  it('ranks remedies that fit the room, and refuses what is no complaint', () => {
+    const { stdout } = reckon(
+      SHARP,
+      '--json',
+      '--style',
+      'classic_3_1',
+      '--mend',
+      'too-sharp',
+      '--room',
+      '100ml',
+    );
+    const remedies = json(stdout).remedies as {
+      plan: string;
+      additions: { ingredientId: string; massG: number }[];
+      growsByMl: number;
+      burden: number;
+    }[];
+    expect(remedies.map(({ plan }) => plan)).toEqual(expect.arrayContaining(['dilute', 'cover']));
+    // Water alone would take the oil out of its band: said, not hidden.
+    expect(json(stdout).impossible).toMatchObject([{ plan: 'thin', inTheWay: ['fat'] }]);
+    expect([...remedies].sort((a, b) => a.burden - b.burden)).toEqual(remedies);
+    for (const { growsByMl } of remedies) expect(growsByMl).toBeLessThanOrEqual(100);
+    const wrong = reckon(SHARP, '--mend', 'too-blue');
+    expect([wrong.status, wrong.stderr.includes('too-sharp')]).toEqual([2, true]);
+    expect(reckon('', '--mend', 'too-sharp').status).toBe(2);
+    expect(reckon(SHARP, '--mend', 'too-sharp', '--room', 'plenty').status).toBe(2);
+  });
+
+  it('uses only what is allowed, and takes half a step for severity 1', () => {
+    const grams = (severity: string): number => {
+      const { stdout } = reckon(SHARP, '--mend', 'too-sharp', '--severity', severity, '--allow', 'olive_ev');
+      const [first] = json(stdout).remedies as { additions: { ingredientId: string; massG: number }[] }[];
+      expect(first!.additions.map(({ ingredientId }) => ingredientId)).toEqual(['olive_ev']);
+      return first!.additions[0]!.massG;
+    };
+    expect(grams('1')).toBeLessThan(grams('2'));
+    expect(reckon(SHARP, '--mend', 'too-sharp', '--allow', 'moonlight').status).toBe(2);
+  });
+
+  it('swaps and rounds', () => {
+    const { stdout } = reckon(
+      '90 ml olive oil\n30 ml lemon juice\n1.5 g salt',
+      '--swap',
+      'lemon_juice=vin_whitewine6',
+      '--round',
+      'spoons',
+    );
+    const { swaps, rounded } = json(stdout) as {
+      swaps: {
+        changes: { ingredientId: string; replaces: string | null; toG: number }[];
+        newAllergens: string[];
+      }[];
+      rounded: { loss: number; naiveLoss: number; proven: boolean };
+    };
+    expect(swaps[0]!.changes[0]).toMatchObject({ ingredientId: 'vin_whitewine6', replaces: 'lemon_juice' });
+    expect(swaps[0]!.newAllergens).toEqual(['sulphites']);
+    expect(rounded.proven).toBe(true);
+    expect(rounded.loss).toBeLessThanOrEqual(rounded.naiveLoss);
+    expect(reckon('90 ml olive oil', '--swap', 'lemon_juice=').status).toBe(2);
+    expect(reckon('90 ml olive oil', '--round', 'handfuls').status).toBe(2);
+  });
+
+  it('formulates from a JSON file whose form is published', () => {
+    const ask = {
+      volumeMl: 300,
+      styleId: 'creamy_yoghurt',
+      onHand: [
+        { ingredientId: 'yoghurt_whole', maxG: 250 },
+        { ingredientId: 'olive_ev' },
+        { ingredientId: 'salt_table' },
+        { ingredientId: 'water' },
+      ],
+      locks: [{ ingredientId: 'lemon_juice', massG: 15 }],
+    };
+    const { stdout, status } = reckon(JSON.stringify(ask), '--formulate', '-');
+    const { formulate } = json(stdout) as {
+      formulate: {
+        answers: { additions: { ingredientId: string; massG: number }[]; mixedVolumeMl: number }[];
+      };
+    };
+    expect(status).toBe(0);
+    expect(formulate.answers[0]!.mixedVolumeMl).toBeCloseTo(300, 3);
+    expect(formulate.answers[0]!.additions).toContainEqual({
+      ingredientId: 'lemon_juice',
+      massG: expect.closeTo(15, 6) as number,
+    });
+    const wrong = reckon(JSON.stringify({ ...ask, volumeMl: -1 }), '--formulate', '-');
+    expect([wrong.status, wrong.stderr.includes('volumeMl')]).toEqual([2, true]);
+    const published = JSON.parse(
+      readFileSync(join(import.meta.dirname, '../../docs/formulate.schema.json'), 'utf8'),
+    ) as unknown;
+    expect(published).toEqual(formulateJsonSchema());
   });
 });

@@ -1,13 +1,20 @@
-/** `npm run -s reckon -- [--json] [--spoons us|metric|imperial|au] [--style ID] [FILE]`; exit 0, 1 where a line was not read, 2 for wrong usage. */
+/** `npm run -s reckon -- [options] [FILE]`; exit 0, 1 where a line was not read or nothing was found, 2 for wrong usage. */
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { SPOON_SYSTEMS, type SpoonSystem } from '#core/quantity';
+import { formulateSchema } from '#contract';
+import { COMPLAINTS, type Complaint, type RoundTo, type Severity } from '#core/balance';
+import { parseAmount, SPOON_SYSTEMS, SPOON_VOLUMES, type SpoonSystem } from '#core/quantity';
 import { STYLES, type Style } from '#core/palate';
 import { printResult } from './printResult';
-import { reckonText } from './reckonText';
+import { formulateFrom, ingredientNamed, mend, rounded, swap, UnknownIngredient } from './reckonBalance';
+import { portionsOf, readText, reckonText } from './reckonText';
 
-const USAGE = `usage: reckon [--json] [--spoons ${SPOON_SYSTEMS.join('|')}] [--style ID] [FILE]
+const USAGE = `usage: reckon [--json] [--spoons ${SPOON_SYSTEMS.join('|')}] [--style ID]
+              [--mend COMPLAINT [--severity 1|2] [--room 100ml] [--allow id,id]]
+              [--swap id=id] [--round spoons|1g|mixed] [FILE]
+       reckon [--json] [--style ID] [--round spoons|1g|mixed] --formulate FILE.json
 Reads one addition a line ("90 ml olive oil") from FILE or standard input.
+Complaints: ${COMPLAINTS.join(', ')}
 Styles: ${STYLES.map(({ id }) => id).join(', ')}`;
 
 function fail(message: string): never {
@@ -15,38 +22,85 @@ function fail(message: string): never {
   process.exit(2);
 }
 
-interface Options {
-  readonly json: boolean;
-  readonly spoons: SpoonSystem;
-  readonly style: Style | null;
-  readonly file: string | undefined;
-}
-
-function options(): Options {
+function parsed() {
   try {
-    const { values, positionals } = parseArgs({
+    return parseArgs({
       options: {
         json: { type: 'boolean', default: false },
         spoons: { type: 'string', default: 'us' },
         style: { type: 'string' },
+        mend: { type: 'string' },
+        severity: { type: 'string', default: '2' },
+        room: { type: 'string' },
+        allow: { type: 'string' },
+        swap: { type: 'string' },
+        round: { type: 'string' },
+        formulate: { type: 'string' },
         help: { type: 'boolean', default: false },
       },
       allowPositionals: true,
     });
-    if (values.help) {
-      process.stdout.write(`${USAGE}\n`);
-      process.exit(0);
-    }
-    const spoons = SPOON_SYSTEMS.find((system) => system === values.spoons);
-    if (!spoons) fail(`“${values.spoons}” is no spoon system.`);
-    const style = values.style === undefined ? null : STYLES.find(({ id }) => id === values.style);
-    if (style === undefined) fail(`“${values.style}” is no style.`);
-    if (positionals.length > 1) fail('one file at a time.');
-    return { json: values.json, spoons, style, file: positionals[0] };
   } catch (error) {
     return fail(error instanceof Error ? error.message : String(error));
   }
 }
+
+const { values, positionals } = parsed();
+if (values.help) {
+  process.stdout.write(`${USAGE}\n`);
+  process.exit(0);
+}
+if (positionals.length > 1) fail('one file at a time.');
+
+function spoonSystem(): SpoonSystem {
+  return (
+    SPOON_SYSTEMS.find((system) => system === values.spoons) ?? fail(`“${values.spoons}” is no spoon system.`)
+  );
+}
+
+function styleNamed(id: string | null | undefined): Style | null {
+  if (id === null || id === undefined) return null;
+  return STYLES.find((style) => style.id === id) ?? fail(`“${id}” is no style.`);
+}
+
+function complaint(): Complaint {
+  return COMPLAINTS.find((word) => word === values.mend) ?? fail(`“${values.mend}” is no complaint.`);
+}
+
+function severity(): Severity {
+  if (values.severity === '1' || values.severity === '2') return values.severity === '1' ? 1 : 2;
+  return fail(`severity is 1 or 2, not “${values.severity}”.`);
+}
+
+/** "100ml", "0.1 l", "½ cup". */
+function roomMl(): number | null {
+  if (values.room === undefined) return null;
+  const read = parseAmount(values.room, 'point');
+  const term = read.status === 'read' && read.amount.kind === 'measured' ? read.amount.terms[0] : undefined;
+  const { tspMl, tbspMl, cupMl } = SPOON_VOLUMES[spoonSystem()];
+  const perUnit: Partial<Record<string, number>> = {
+    ml: 1,
+    cl: 10,
+    dl: 100,
+    l: 1000,
+    tsp: tspMl,
+    tbsp: tbspMl,
+    cup: cupMl,
+  };
+  const unit = term && perUnit[term.unit];
+  return term && unit ? term.count.nominal * unit : fail(`“${values.room}” is no volume such as 100ml.`);
+}
+
+const roundTo = (): RoundTo | null => {
+  if (values.round === undefined) return null;
+  const spoons = spoonSystem();
+  if (values.round === 'spoons') return { kind: 'spoons', spoons };
+  if (values.round === 'mixed') return { kind: 'mixed', readabilityG: 1, spoons };
+  const step = /^(\d+(?:\.\d+)?) ?g$/.exec(values.round)?.[1];
+  return step && Number(step) > 0
+    ? { kind: 'scale', readabilityG: Number(step) }
+    : fail(`“${values.round}” is no way to round: spoons, a step such as 1g, or mixed.`);
+};
 
 function input(file: string | undefined): string {
   try {
@@ -56,7 +110,64 @@ function input(file: string | undefined): string {
   }
 }
 
-const { json, spoons, style, file } = options();
-const result = reckonText(input(file), spoons, style);
-process.stdout.write(json ? `${JSON.stringify(result, null, 2)}\n` : printResult(result));
-process.exitCode = result.unread.length > 0 ? 1 : 0;
+function formulateJson(text: string) {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch (error) {
+    return fail(`${values.formulate} is no JSON: ${error instanceof Error ? error.message : ''}`);
+  }
+  const checked = formulateSchema.safeParse(value);
+  if (checked.success) return checked.data;
+  const [issue] = checked.error.issues;
+  return fail(`${values.formulate}, at ${issue!.path.join('.') || 'the top'}: ${issue!.message}.`);
+}
+
+function run(): void {
+  const round = roundTo();
+  if (values.formulate !== undefined) {
+    const json = formulateJson(input(values.formulate));
+    const outcome = formulateFrom(json, styleNamed(values.style ?? json.styleId), round);
+    process.stdout.write(`${JSON.stringify({ formulate: outcome }, null, 2)}\n`);
+    process.exitCode = outcome.status === 'answers' ? 0 : 1;
+    return;
+  }
+  const [spoons, style] = [spoonSystem(), styleNamed(values.style)];
+  const text = input(positionals[0]);
+  const result = reckonText(text, spoons, style);
+  const portions = portionsOf(readText(text, spoons));
+  const asked = { ...balance(portions, style), ...(round ? { rounded: rounded(portions, round) } : {}) };
+  process.stdout.write(
+    values.json || Object.keys(asked).length > 0
+      ? `${JSON.stringify({ ...result, ...asked }, null, 2)}\n`
+      : printResult(result),
+  );
+  process.exitCode = result.unread.length > 0 ? 1 : 0;
+}
+
+function balance(portions: ReturnType<typeof portionsOf>, style: Style | null) {
+  const ids = (text: string) => text.split(',').map((id) => ingredientNamed(id.trim()));
+  const [from, to] = (values.swap ?? '').split('=');
+  if (values.swap !== undefined && !(from && to))
+    fail(`“${values.swap}” is no swap such as lemon_juice=vin_whitewine6.`);
+  if (values.mend !== undefined && portions.length === 0) fail('there is nothing in the jar to mend.');
+  return {
+    ...(values.mend === undefined
+      ? {}
+      : mend(portions, {
+          complaint: complaint(),
+          severity: severity(),
+          roomMl: roomMl(),
+          allow: values.allow === undefined ? null : ids(values.allow),
+          style,
+        })),
+    ...(from && to ? { swaps: swap(portions, ingredientNamed(from), ingredientNamed(to), style) } : {}),
+  };
+}
+
+try {
+  run();
+} catch (error) {
+  if (error instanceof UnknownIngredient) fail(error.message);
+  throw error;
+}

@@ -1,8 +1,8 @@
 /** A pasted list of additions to one result with stable keys: the glossary's names, plain nominal numbers, ranges apart. */
 import { composition, MEASURE_KEYS, type Bounds, type MeasureKey, type TotalKey } from '#core/composition';
-import { readLine } from '#core/formula';
+import { readLine, type AdditionReading } from '#core/formula';
 import { MEASURE_WORDS, sayReason, verdictOf, type PalateKey, type Style } from '#core/palate';
-import { judge, type Judgement } from '#core/reckoning';
+import { judge, type JudgedPortion, type Judgement } from '#core/reckoning';
 import type { PhReading } from '#core/acidity';
 import { sayCaution, sayKeeping, type AllergenEntry, type KeepingReason } from '#core/safety';
 import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
@@ -63,14 +63,21 @@ export interface ReckonVerdict {
   readonly notJudged: readonly string[];
 }
 
+interface TextLine {
+  readonly line: number;
+  readonly text: string;
+  readonly reading: AdditionReading;
+  readonly form: string;
+}
+
 /** One addition a line; blank lines and lines that begin with # are passed over. */
-export function reckonText(text: string, spoons: SpoonSystem, style: Style | null = null): ReckonResult {
+export function readText(text: string, spoons: SpoonSystem): readonly TextLine[] {
   const context = {
     catalogue: REFERENCE_CATALOGUE,
     measuring: measuringWith(spoons),
     decimalSign: 'point',
   } as const;
-  const lines = text
+  return text
     .split(/\r?\n/)
     .map((line, index) => ({ line: index + 1, text: line.trim() }))
     .filter((entry) => entry.text !== '' && !entry.text.startsWith('#'))
@@ -78,6 +85,17 @@ export function reckonText(text: string, spoons: SpoonSystem, style: Style | nul
       const { reading, form } = readLine(entry.text, context);
       return { ...entry, reading, form };
     });
+}
+
+/** What lies in the jar, of the lines that were read. */
+export const portionsOf = (lines: readonly TextLine[]): readonly JudgedPortion[] =>
+  judge(
+    lines.flatMap(({ reading, form }) => (reading.status === 'read' ? [{ reading, form }] : [])),
+    0,
+  ).portions;
+
+export function reckonText(text: string, spoons: SpoonSystem, style: Style | null = null): ReckonResult {
+  const lines = readText(text, spoons);
   const read = lines.flatMap(({ reading, ...entry }) =>
     reading.status === 'read' ? [{ ...entry, reading }] : [],
   );

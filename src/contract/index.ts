@@ -37,3 +37,4 @@ export {
   type Settings,
 } from './kitchen';
 export { signInSchema, type SessionState } from './session';
+export { formulateJsonSchema, formulateSchema, type FormulateJson } from './balance';

@@ -1,3 +1,12 @@
 export { sum } from './sum';
 export { findRoot, type RootOptions, type RootResult } from './root';
 export { fractionExtreme, type UncertainTerm } from './fractionRange';
+export {
+  rowExcess,
+  shadowPrices,
+  solveLinear,
+  type LinearOutcome,
+  type LinearProgram,
+  type LinearRow,
+  type ShadowPrice,
+} from './linearProgram';

@@ -1,2 +1,2 @@
-export { judge, type Judged, type Judgement } from './judgement';
+export { judge, judgePortions, type Judged, type JudgedPortion, type Judgement } from './judgement';
 export { judgeFormula, reckonFormula, type ReckonedAddition, type Reckoning } from './reckoning';

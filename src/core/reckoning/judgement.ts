@@ -21,7 +21,7 @@ import { nutritionOf, palateOf, type Nutrition, type Palate, type PalatePortion 
 import { allergensOf, cautionsOf, keepingOf, type Allergens, type Caution, type Keeping } from '#core/safety';
 
 export interface Judgement {
-  readonly portions: readonly PalatePortion[];
+  readonly portions: readonly JudgedPortion[];
   readonly acidity: Acidity | null;
   readonly ph: PhReading;
   readonly waterActivity: WaterActivity | null;
@@ -40,14 +40,22 @@ export interface Judged {
   readonly form: string;
 }
 
+/** A portion with all that palate and safety ask of it. */
+export type JudgedPortion = PalatePortion & PhPortion;
+
 /** @param unreadCount counted lines that could not be read */
 export function judge(additions: readonly Judged[], unreadCount: number): Judgement {
-  const portions = additions.map(({ reading, form }): PalatePortion & PhPortion => ({
+  const portions = additions.map(({ reading, form }): JudgedPortion => ({
     ingredient: reading.ingredient,
     massG: reading.massG,
     form,
     pieces: hasPieces(reading, form),
   }));
+  return judgePortions(portions, unreadCount);
+}
+
+/** The judgement of what lies in the jar, however it came there. */
+export function judgePortions(portions: readonly JudgedPortion[], unreadCount = 0): Judgement {
   const acidity = acidityOf(portions);
   const ph = phOf(portions, unreadCount);
   const waterActivity = waterActivityOf(portions);
@@ -61,7 +69,7 @@ export function judge(additions: readonly Judged[], unreadCount: number): Judgem
     equivalentRatio: equivalentRatio(portions, composition(portions).mixedVolumeMl),
     palate: palateOf(portions),
     nutrition: nutritionOf(portions),
-    allergens: allergensOf(additions.map(({ reading }) => reading.ingredient)),
+    allergens: allergensOf(portions.map(({ ingredient }) => ingredient)),
     cautions: cautionsOf(portions, {
       ph,
       keeping,

@@ -1,0 +1,165 @@
+/** Mending, formulating, swapping and rounding for the command line: the very searches of the screens. */
+import type { FormulateJson } from '#contract';
+import {
+  candidatesFor,
+  finish,
+  formulate,
+  roundPlan,
+  sayDoses,
+  sayImpossible,
+  sayInTheWay,
+  sayMissed,
+  sayVariant,
+  searchRemedies,
+  swapIngredient,
+  type Complaint,
+  type Effect,
+  type MayAdd,
+  type PlanLine,
+  type RoundTo,
+  type Severity,
+} from '#core/balance';
+import { REFERENCE_CATALOGUE, type Ingredient, type IngredientId } from '#core/ingredient';
+import { PALATE_KEYS, verdictOf, type Palate, type Style } from '#core/palate';
+import type { JudgedPortion } from '#core/reckoning';
+
+export interface MendAsk {
+  readonly complaint: Complaint;
+  readonly severity: Severity;
+  readonly roomMl: number | null;
+  readonly allow: readonly Ingredient[] | null;
+  readonly style: Style | null;
+}
+
+const amount = ({ id }: Ingredient, massG: number) => ({ ingredientId: id as string, massG });
+const measuresOf = (palate: Palate) =>
+  Object.fromEntries(PALATE_KEYS.map((key) => [key, palate[key].value])) as Record<string, number | null>;
+const effectFor = (effect: Effect) => ({
+  mixedVolumeMl: effect.mixedVolumeMl,
+  growsByMl: effect.grownMl,
+  score: effect.score,
+  measures: measuresOf(effect.palate),
+  keepingDays: effect.keeping.days,
+  newAllergens: effect.newAllergens,
+  goneAllergens: effect.goneAllergens,
+  newCautions: effect.newCautions.map(({ code }) => code),
+});
+
+export function mend(portions: readonly JudgedPortion[], ask: MendAsk) {
+  const mayAdd: readonly MayAdd[] = ask.allow
+    ? ask.allow.map((ingredient) => ({ ingredient, form: '', stockG: null }))
+    : candidatesFor(portions, { catalogue: REFERENCE_CATALOGUE, stockG: () => null, locked: new Set() });
+  const { complaint, severity, roomMl, style, allow } = ask;
+  const answer = finish(
+    searchRemedies({ portions, complaint, severity, style, roomMl, mayAdd, allowAll: allow !== null }),
+  );
+  return {
+    remedies: answer.remedies.map(({ planId, verb, doses, effect, burden }) => ({
+      plan: planId,
+      message: `${verb}: add ${sayDoses(doses)}.`,
+      additions: doses.map(({ mayAdd: { ingredient }, massG }) => amount(ingredient, massG)),
+      burden,
+      ...effectFor(effect),
+    })),
+    impossible: answer.impossible.map((why) => ({
+      plan: why.planId,
+      message: sayImpossible(why).join(' '),
+      needsRoomMl: why.moreRoom?.volumeMl ?? null,
+      reachable: why.dilution?.reachable ?? null,
+      replaceFraction: why.dilution?.replaceFraction ?? null,
+      inTheWay: why.inTheWay,
+    })),
+  };
+}
+
+export class UnknownIngredient extends Error {}
+
+export function ingredientNamed(id: string): Ingredient {
+  const ingredient = REFERENCE_CATALOGUE.get(id as IngredientId);
+  if (!ingredient) throw new UnknownIngredient(`“${id}” is no ingredient id of the table.`);
+  return ingredient;
+}
+
+export function formulateFrom(json: FormulateJson, style: Style | null, round: RoundTo | null) {
+  const locked = new Map(json.locks.map(({ ingredientId, massG }) => [ingredientId as string, massG]));
+  const ids = new Set([...json.onHand.map(({ ingredientId }) => ingredientId as string), ...locked.keys()]);
+  const most = new Map(json.onHand.map(({ ingredientId, maxG }) => [ingredientId as string, maxG]));
+  const onHand = [...ids].map((id) => {
+    const lock = locked.get(id);
+    return { ingredient: ingredientNamed(id), minG: lock ?? 0, maxG: lock ?? most.get(id) ?? null };
+  });
+  const { volumeMl, targets } = json;
+  const outcome = finish(formulate({ volumeMl, style, onHand, targets }));
+  if (outcome.status !== 'answers') return outcome;
+  return {
+    status: outcome.status,
+    answers: outcome.answers.map(({ variant, portions, state, loss, missed, inTheWay }) => ({
+      name: sayVariant(variant),
+      additions: portions.map(({ ingredient, massG }) => amount(ingredient, massG.nominal)),
+      mixedVolumeMl: state.mixedVolumeMl,
+      loss,
+      score: style ? verdictOf(state.judgement.palate, style).score : null,
+      measures: measuresOf(state.judgement.palate),
+      missed: missed.map((miss) => ({ ...miss, message: sayMissed(miss) })),
+      inTheWay: sayInTheWay(inTheWay),
+      keepingDays: state.judgement.keeping.days,
+      allergens: state.judgement.allergens.eu14.map(({ allergen }) => allergen),
+      cautions: state.judgement.cautions.map(({ code }) => code),
+      ...(round ? { rounded: rounded(portions, round) } : {}),
+    })),
+  };
+}
+
+export function swap(
+  portions: readonly JudgedPortion[],
+  from: Ingredient,
+  to: Ingredient,
+  style: Style | null,
+) {
+  const index = portions.findIndex(({ ingredient }) => ingredient.id === from.id);
+  if (index < 0) throw new UnknownIngredient(`There is no ${from.id} in it to swap.`);
+  const answer = swapIngredient({
+    portions,
+    index,
+    to,
+    catalogue: REFERENCE_CATALOGUE,
+    style,
+    locked: new Set(),
+  });
+  return answer.swaps.map(({ id, keeps, lines, effect, notKept }) => ({
+    plan: id,
+    keeps: id === 'one-for-one' ? [answer.kept] : keeps,
+    changes: lines.map(({ ingredient, fromG, toG, index: line }) => ({
+      ingredientId: ingredient.id as string,
+      replaces: line === index ? (from.id as string) : null,
+      fromG,
+      toG,
+    })),
+    notKept,
+    ...effectFor(effect),
+  }));
+}
+
+export function rounded(portions: readonly JudgedPortion[], to: RoundTo) {
+  const plan = portions.map(({ ingredient, form, massG }): PlanLine => ({
+    ingredient,
+    form,
+    massG: massG.nominal,
+    kept: false,
+  }));
+  const { lines, loss, naiveLoss, proven, gap, damage, volumeFactor } = roundPlan(plan, to);
+  return {
+    lines: lines.map(({ index, massG, text, how, carrier }) => ({
+      ...amount(plan[index]!.ingredient, massG),
+      text,
+      how,
+      carrierId: carrier === null ? null : (plan[carrier]!.ingredient.id as string),
+    })),
+    loss,
+    naiveLoss,
+    proven,
+    gap,
+    damage,
+    volumeFactor,
+  };
+}

@@ -1,0 +1,188 @@
+/**
+ * What a taster complains of, and which plans answer it: what becomes hard, and what may go in.
+ * Steps: the full one (severity 2) is 15 %, severity 1 takes half. Tag: common practice for what is
+ * reached for, estimate for the steps.
+ */
+import type { PalateKey } from '#core/palate';
+import type { Role } from './candidates';
+import type { Limit, Limits } from './program';
+
+export const COMPLAINTS = [
+  ...(['into-band', 'too-sharp', 'needs-acid', 'flat', 'too-salty', 'needs-salt'] as const),
+  ...(['too-sweet', 'needs-sweet', 'too-oily', 'lean', 'too-thin', 'too-thick'] as const),
+  ...(['harsh-garlic', 'too-hot', 'bitter'] as const),
+] as const;
+export type Complaint = (typeof COMPLAINTS)[number];
+export type Severity = 1 | 2;
+
+export interface PlanSpec {
+  readonly id: string;
+  /** Begins the sentence that says what to add: "Dilute". */
+  readonly verb: string;
+  readonly roles: readonly Role[];
+  /** What has to be reached; null where it cannot be said of this dressing. */
+  readonly targets: (now: Now, windows: Limits, severity: Severity) => Limits | null;
+  /** Answers kept, of different ingredients. */
+  readonly answers: number;
+  /** Xanthan only works within a share of the water: 0.1 to 0.2 %. */
+  readonly gum?: boolean;
+}
+export type Now = (key: PalateKey) => number | null;
+
+const cut =
+  (full: number) =>
+  (severity: Severity): number =>
+    1 - (severity === 2 ? full : Math.floor(full * 50) / 100);
+const lift =
+  (full: number) =>
+  (severity: Severity): number =>
+    1 + (severity === 2 ? full : Math.floor(full * 50) / 100);
+
+/** At most the step below now, and inside the window. */
+function lowered(key: PalateKey, full: number) {
+  return (now: Now, windows: Limits, severity: Severity): Limits | null => {
+    const value = now(key);
+    if (value === null || value <= 0) return null;
+    return { [key]: { high: Math.min(windows[key]?.high ?? Infinity, cut(full)(severity) * value) } };
+  };
+}
+
+/** At least the step above now, or a noticeable amount where there is next to none; and inside the window. */
+function raised(key: PalateKey, full: number, leastStep: number) {
+  return (now: Now, windows: Limits, severity: Severity): Limits | null => {
+    const value = now(key) ?? 0;
+    const wanted = Math.max(lift(full)(severity) * value, value + (leastStep * severity) / 2);
+    return { [key]: { low: Math.max(windows[key]?.low ?? 0, wanted) } };
+  };
+}
+
+const both =
+  (...parts: readonly PlanSpec['targets'][]): PlanSpec['targets'] =>
+  (now, windows, severity) => {
+    const limits = parts.map((part) => part(now, windows, severity));
+    return limits.some((limit) => limit === null)
+      ? null
+      : limits.reduce<Partial<Record<PalateKey, Limit>>>((all, limit) => ({ ...all, ...limit }), {});
+  };
+
+const notAbove =
+  (key: PalateKey): PlanSpec['targets'] =>
+  (now) => {
+    const value = now(key);
+    return value === null ? {} : { [key]: { high: value } };
+  };
+const notBelow =
+  (key: PalateKey): PlanSpec['targets'] =>
+  (now) => {
+    const value = now(key);
+    return value === null ? {} : { [key]: { low: value } };
+  };
+
+/** Body moves by a step of its index. */
+const bodyBy =
+  (direction: 1 | -1): PlanSpec['targets'] =>
+  (now, _windows, severity) => {
+    const wanted = (now('body') ?? 0) + direction * BODY_STEP * (severity / 2);
+    if (wanted < 0) return null;
+    return { body: direction === 1 ? { low: wanted } : { high: wanted } };
+  };
+
+const BODY_STEP = 6;
+const SALT_STEP = 0.001;
+const SWEET_STEP = 0.0075;
+
+const plan = (
+  id: string,
+  verb: string,
+  roles: readonly Role[],
+  targets: PlanSpec['targets'],
+  answers = 1,
+): PlanSpec => ({ id, verb, roles, targets, answers });
+
+const acidUp = plan('acid', 'Sharpen', ['acid'], raised('acid', 0.12, 0.001), 2);
+const saltUp = plan('salt', 'Salt', ['salt'], raised('salt', 0.15, SALT_STEP));
+const savouryUp = plan(
+  'savoury',
+  'Salt with something savoury',
+  ['savoury', 'mustard'],
+  raised('salt', 0.15, SALT_STEP),
+);
+const cover = (key: PalateKey): PlanSpec =>
+  plan(
+    'cover',
+    'Cover it',
+    ['sweet', 'acid', 'salt'],
+    both(raised('sweet', 0.15, 2 * SWEET_STEP), notAbove(key)),
+  );
+
+export const PLANS: Readonly<Record<Complaint, readonly PlanSpec[]>> = {
+  'into-band': [
+    plan(
+      'band',
+      'Bring it into the band',
+      ['oil', 'acid', 'water', 'salt', 'sweet', 'mustard', 'creamy'],
+      (_now, windows) => windows,
+      3,
+    ),
+  ],
+  'too-sharp': [
+    plan('dilute', 'Dilute', ['oil', 'sweet', 'creamy', 'salt'], lowered('acid', 0.15), 2),
+    plan('cover', 'Cover it', ['sweet', 'salt'], both(raised('sugarToAcid', 0.3, 1), notAbove('acid'))),
+    plan('thin', 'Thin', ['water', 'salt'], both(lowered('acid', 0.15), notBelow('salt'))),
+  ],
+  'needs-acid': [acidUp],
+  flat: [saltUp, savouryUp, acidUp],
+  'too-salty': [
+    plan('dilute', 'Dilute', ['oil', 'acid', 'water', 'creamy', 'sweet'], lowered('salt', 0.15), 2),
+    cover('salt'),
+  ],
+  'needs-salt': [saltUp, savouryUp],
+  'too-sweet': [
+    plan(
+      'balance',
+      'Balance',
+      ['acid', 'oil', 'salt', 'mustard'],
+      both(lowered('sweet', 0.15), lowered('sugarToAcid', 0.15)),
+      2,
+    ),
+  ],
+  'needs-sweet': [plan('sweeten', 'Sweeten', ['sweet'], raised('sweet', 0.15, SWEET_STEP), 2)],
+  'too-oily': [
+    plan(
+      'cut',
+      'Cut the oil',
+      ['acid', 'water', 'mustard', 'creamy', 'salt'],
+      both(lowered('fat', 0.08), notAbove('ratio')),
+      2,
+    ),
+  ],
+  lean: [plan('enrich', 'Enrich', ['oil', 'creamy'], raised('fat', 0.08, 0.02), 2)],
+  'too-thin': [
+    plan('thicken', 'Thicken', ['mustard', 'creamy'], bodyBy(1), 2),
+    { ...plan('gum', 'Thicken with a gum, slurried in oil first', ['thickener'], bodyBy(1)), gum: true },
+  ],
+  'too-thick': [plan('thin', 'Thin', ['water', 'acid', 'thin creamy', 'salt'], bodyBy(-1), 2)],
+  'harsh-garlic': [
+    plan(
+      'dilute',
+      'Dilute',
+      ['oil', 'acid', 'water', 'salt', 'sweet', 'creamy', 'mustard'],
+      lowered('garlic', 0.3),
+      2,
+    ),
+  ],
+  'too-hot': [
+    plan('dilute', 'Dilute', ['oil', 'acid', 'water', 'salt', 'sweet', 'creamy'], lowered('heat', 0.3), 2),
+  ],
+  bitter: [
+    plan('dilute', 'Dilute', ['neutral oil', 'acid', 'sweet', 'salt'], lowered('bitter', 0.25), 2),
+    cover('bitter'),
+  ],
+};
+
+/** What helps besides an addition; common practice. */
+export const ASIDE: Readonly<Partial<Record<Complaint, string>>> = {
+  'harsh-garlic': 'Next time leave the garlic 10 minutes in the acid before the oil, or blanch it.',
+  bitter: 'Next time blend a neutral oil and fold the extra-virgin in by hand.',
+  'too-hot': 'It grows hotter as it rests. Taste again in ten minutes.',
+};

@@ -1,0 +1,384 @@
+/**
+ * Amounts from targets and what is on hand. Variables x_i ≥ 0 with Σ v_i x_i = V; for a target t_k
+ *   N_k − t_k D_k − step_k Dref_k (p_k − n_k) = 0,  Dref = V (ratio: V/4; sugar to acid: 0.015 V)
+ * and min Σ w_k (p_k + n_k), windows of the style with slack at a higher price, their middles at a
+ * low one. Nothing is infeasible but the volume: what cannot be met is reported as missed by so
+ * much, and the shadow prices say what stands in the way.
+ */
+import { mixedVolumeMlPerG } from '#core/composition';
+import type { Ingredient } from '#core/ingredient';
+import { shadowPrices, solveLinear, type LinearProgram, type LinearRow } from '#core/numeric';
+import { PALATE, type PalateKey, type Style } from '#core/palate';
+import { exactly } from '#core/quantity';
+import type { JudgedPortion } from '#core/reckoning';
+import { rolesOf } from './candidates';
+import { stateOf, type State } from './effect';
+import { doseG, measureRows, type MeasureRow } from './program';
+import type { Work } from './steps';
+
+export interface OnHand {
+  readonly ingredient: Ingredient;
+  readonly form?: string;
+  /** At least this goes in: what is locked, or wants using up; g. */
+  readonly minG: number;
+  /** Null: enough. */
+  readonly maxG: number | null;
+}
+
+export interface Target {
+  readonly measure: PalateKey;
+  readonly value: number;
+}
+
+export interface FormulateRequest {
+  /** > 0. */
+  readonly volumeMl: number;
+  readonly style: Style | null;
+  readonly onHand: readonly OnHand[];
+  readonly targets: readonly Target[];
+}
+
+export interface Missed {
+  readonly measure: PalateKey;
+  readonly wanted: number;
+  readonly value: number | null;
+  /** In steps that a taster notices, > 0. */
+  readonly steps: number;
+}
+
+export type Obstacle =
+  /** It runs out. */
+  | { readonly kind: 'stock'; readonly ingredient: Ingredient }
+  /** It has to go in. */
+  | { readonly kind: 'locked'; readonly ingredient: Ingredient }
+  | { readonly kind: 'window'; readonly measure: PalateKey; readonly end: 'low' | 'high' }
+  | { readonly kind: 'target'; readonly measure: PalateKey };
+
+export interface FormulateAnswer {
+  /** What sets this answer apart. */
+  readonly variant: Variant;
+  readonly portions: readonly JudgedPortion[];
+  readonly state: State;
+  /** Weighted steps off the targets, 0 where all are met. */
+  readonly loss: number;
+  readonly missed: readonly Missed[];
+  /** What stands in the way, dearest first; empty where nothing is missed. */
+  readonly inTheWay: readonly Obstacle[];
+}
+
+export type Variant =
+  | { readonly kind: 'best' | 'lighter' | 'richer' }
+  | { readonly kind: 'only'; readonly ingredient: Ingredient };
+
+export type FormulateOutcome =
+  | { readonly status: 'answers'; readonly answers: readonly FormulateAnswer[] }
+  /** Everything on hand together does not fill it. */
+  | { readonly status: 'not-enough'; readonly mostMl: number }
+  /** What has to go in overfills it. */
+  | { readonly status: 'too-much'; readonly leastMl: number }
+  | { readonly status: 'nothing-to-aim-for' };
+
+const MOST_ANSWERS = 4;
+const WINDOW_PRICE = 4;
+const MIDDLE_PRICE = 0.02;
+const TARGET_PRICE = 10;
+/** A moved gram, so that a degenerate program does not wander. */
+const GRAM_PRICE = 1e-4;
+/** Below this share of a kitchen step a line is not worth fetching the jar for. */
+const WORTH_FETCHING = 0.3;
+/** Answers nearer to each other than this share of the mass are one answer. */
+const DIFFERENT = 0.08;
+/** Weighted steps beyond the plain answer at which another is not worth showing. */
+const MUCH_WORSE = 1;
+
+export function* formulate(request: FormulateRequest): Work<FormulateOutcome> {
+  const { volumeMl, style, onHand, targets } = request;
+  if (!(volumeMl > 0)) throw new RangeError('The volume must be more than nothing.');
+  if (targets.length === 0 && Object.keys(style?.windows ?? {}).length === 0) {
+    return { status: 'nothing-to-aim-for' };
+  }
+  const volume = (of: (item: OnHand) => number): number =>
+    onHand.reduce((sum, item) => sum + of(item) * mixedVolumeMlPerG(item.ingredient), 0);
+  const mostMl = volume(({ maxG }) => maxG ?? Infinity);
+  if (onHand.length === 0 || mostMl < volumeMl * (1 - 1e-9)) {
+    return { status: 'not-enough', mostMl: onHand.length === 0 ? 0 : mostMl };
+  }
+  const leastMl = volume(({ minG }) => minG);
+  if (leastMl > volumeMl * (1 + 1e-9)) return { status: 'too-much', leastMl };
+  const tries = variantsOf(request);
+  const answers: FormulateAnswer[] = [];
+  for (const [index, attempt] of tries.entries()) {
+    yield { done: index / tries.length, total: 1 };
+    const answer = answerFor(request, attempt);
+    if (answer) answers.push(answer);
+  }
+  return { status: 'answers', answers: different(answers) };
+}
+
+interface Attempt {
+  readonly variant: Variant;
+  readonly onHand: readonly OnHand[];
+  /** Middles moved for this attempt. */
+  readonly middles: Readonly<Partial<Record<PalateKey, number>>>;
+}
+
+/** The plain answer first; then each acid and each creamy thing alone; then the two ends of richness. */
+function variantsOf({ onHand, style, targets }: FormulateRequest): readonly Attempt[] {
+  const tries: Attempt[] = [{ variant: { kind: 'best' }, onHand, middles: {} }];
+  const families = [
+    onHand.filter(({ ingredient }) => ingredient.isAcidLiquid),
+    onHand.filter(({ ingredient }) => ingredient.category === 'oil'),
+    onHand.filter(({ ingredient }) => rolesOf(ingredient).includes('creamy')),
+  ];
+  for (const family of families) {
+    if (family.length < 2) continue;
+    for (const only of family) {
+      const others = family.filter((item) => item !== only);
+      if (others.some(({ minG }) => minG > 0)) continue;
+      const { ingredient } = only;
+      tries.push({
+        variant: { kind: 'only', ingredient },
+        onHand: onHand.filter((item) => !others.includes(item)),
+        middles: {},
+      });
+    }
+  }
+  const fat = style?.windows.fat;
+  if (fat && !targets.some(({ measure }) => measure === 'fat')) {
+    const at = (share: number): number => fat.low + share * (fat.high - fat.low);
+    tries.push({ variant: { kind: 'lighter' }, onHand, middles: { fat: at(0.1) } });
+    tries.push({ variant: { kind: 'richer' }, onHand, middles: { fat: at(0.9) } });
+  }
+  return tries;
+}
+
+function answerFor(request: FormulateRequest, attempt: Attempt): FormulateAnswer | null {
+  let { onHand } = attempt;
+  for (let round = 0; round < 2; round++) {
+    const program = programFor(request, onHand, attempt.middles);
+    const outcome = solveLinear(program.linear);
+    if (outcome.status !== 'optimal') return null;
+    const massG = onHand.map((item, i) => item.minG + outcome.values[i]!);
+    const total = massG.reduce((sum, g) => sum + g, 0);
+    const kept = onHand.filter(
+      ({ ingredient, minG }, i) => minG > 0 || massG[i]! >= WORTH_FETCHING * doseG(ingredient, total),
+    );
+    if (round === 0 && kept.length < onHand.length) {
+      onHand = kept;
+      continue;
+    }
+    const portions = onHand
+      .map(({ ingredient, form = '' }, i): JudgedPortion => ({ ingredient, form, massG: exactly(massG[i]!) }))
+      .filter((portion) => portion.massG.nominal > 1e-6 * total);
+    const state = stateOf(portions);
+    const missed = missedOf(request, state);
+    return {
+      variant: attempt.variant,
+      portions,
+      state,
+      loss: missed.reduce((sum, { measure, steps }) => sum + PALATE[measure].weight * steps, 0),
+      missed,
+      inTheWay: missed.length > 0 ? obstacles(program) : [],
+    };
+  }
+  return null;
+}
+
+interface Program {
+  readonly linear: LinearProgram;
+  /** What each row, and then each upper limit, would be in words. */
+  readonly meanings: readonly (Obstacle | null)[];
+  /** How much of a row's own unit is worth a mention: a dose, a step. */
+  readonly scales: readonly number[];
+}
+
+function programFor(
+  { volumeMl, style, targets }: FormulateRequest,
+  onHand: readonly OnHand[],
+  middles: Attempt['middles'],
+): Program {
+  // x = min + z, so that the solver's z ≥ 0.
+  const base = onHand.map(({ ingredient, form = '', minG }): JudgedPortion => ({
+    ingredient,
+    form,
+    massG: exactly(minG),
+  }));
+  const rows = measureRows(
+    base,
+    onHand.map(({ ingredient, form = '' }) => ({ ingredient, form })),
+  );
+  const count = onHand.length;
+  const objective: number[] = onHand.map(() => GRAM_PRICE);
+  const linear: { coefficients: Map<number, number>; low?: number; high?: number }[] = [];
+  const meanings: (Obstacle | null)[] = [];
+  const scales: number[] = [];
+  const slack = (price: number): number => objective.push(price) - 1;
+  const add = (
+    coefficients: readonly number[],
+    slacks: readonly (readonly [number, number])[],
+    bounds: { low?: number; high?: number },
+    meaning: Obstacle | null,
+    scale: number,
+  ): void => {
+    linear.push({ coefficients: new Map([...coefficients.entries(), ...slacks]), ...bounds });
+    meanings.push(meaning);
+    scales.push(scale);
+  };
+  const filled = base.reduce(
+    (ml, { ingredient, massG }) => ml + massG.nominal * mixedVolumeMlPerG(ingredient),
+    0,
+  );
+  const rest = Math.max(0, volumeMl - filled);
+  add(
+    onHand.map(({ ingredient }) => mixedVolumeMlPerG(ingredient)),
+    [],
+    { low: rest, high: rest },
+    null,
+    1,
+  );
+  const aimed = new Map(targets.map(({ measure, value }) => [measure, value]));
+  for (const row of rows) {
+    const { step, weight } = PALATE[row.key];
+    const unit = step * referenceD(row.key, volumeMl);
+    const target = aimed.get(row.key);
+    const window = style?.windows[row.key];
+    if (target !== undefined) {
+      const [over, under] = [slack(TARGET_PRICE * weight), slack(TARGET_PRICE * weight)];
+      const meaning: Obstacle = { kind: 'target', measure: row.key };
+      add(
+        off(row, target),
+        [
+          [over, -unit],
+          [under, unit],
+        ],
+        equal(row, target),
+        meaning,
+        unit,
+      );
+      continue;
+    }
+    if (!window || row.n.every((n, j) => n === 0 && row.d[j] === 0)) continue;
+    const high = slack(WINDOW_PRICE * weight);
+    add(
+      off(row, window.high),
+      [[high, -unit]],
+      { high: equal(row, window.high).high },
+      { kind: 'window', measure: row.key, end: 'high' },
+      unit,
+    );
+    if (window.low > 0) {
+      const low = slack(WINDOW_PRICE * weight);
+      add(
+        off(row, window.low),
+        [[low, unit]],
+        { low: equal(row, window.low).low },
+        { kind: 'window', measure: row.key, end: 'low' },
+        unit,
+      );
+    }
+    const middle = middles[row.key] ?? (window.low > 0 ? (window.low + window.high) / 2 : null);
+    if (middle === null) continue;
+    const price = MIDDLE_PRICE * weight * (middles[row.key] === undefined ? 1 : MOVED_MIDDLE);
+    const [over, under] = [slack(price), slack(price)];
+    add(
+      off(row, middle),
+      [
+        [over, -unit],
+        [under, unit],
+      ],
+      equal(row, middle),
+      null,
+      unit,
+    );
+  }
+  const width = objective.length;
+  const upper = [
+    ...onHand.map(({ minG, maxG }) => (maxG === null ? null : Math.max(0, maxG - minG))),
+    ...Array.from({ length: width - count }, () => null),
+  ];
+  onHand.forEach(({ ingredient, minG, maxG }) => {
+    if (maxG === null) return;
+    meanings.push({ kind: minG >= maxG ? 'locked' : 'stock', ingredient });
+    scales.push(doseG(ingredient, volumeMl));
+  });
+  return {
+    linear: {
+      objective,
+      rows: linear.map(({ coefficients, ...bounds }): LinearRow => ({
+        ...bounds,
+        coefficients: Array.from({ length: width }, (_, i) => coefficients.get(i) ?? 0),
+      })),
+      upper,
+    },
+    meanings,
+    scales,
+  };
+}
+
+const MOVED_MIDDLE = 5;
+const off = ({ n, d }: MeasureRow, value: number): readonly number[] => n.map((nj, j) => nj - value * d[j]!);
+const equal = ({ n0, d0 }: MeasureRow, value: number): { low: number; high: number } => ({
+  low: value * d0 - n0,
+  high: value * d0 - n0,
+});
+
+function referenceD(key: PalateKey, volumeMl: number): number {
+  if (key === 'ratio') return volumeMl / 4;
+  return key === 'sugarToAcid' ? 0.015 * volumeMl : volumeMl;
+}
+
+function missedOf({ style, targets }: FormulateRequest, { judgement }: State): readonly Missed[] {
+  const aimed = new Set(targets.map(({ measure }) => measure));
+  const misses = targets.flatMap(({ measure, value: wanted }) =>
+    miss(judgement.palate[measure].value, measure, wanted, wanted),
+  );
+  for (const measure of Object.keys(style?.windows ?? {}) as PalateKey[]) {
+    if (aimed.has(measure)) continue;
+    const { low, high } = style!.windows[measure]!;
+    misses.push(...miss(judgement.palate[measure].value, measure, low, high));
+  }
+  return misses.sort((a, b) => PALATE[b.measure].weight * b.steps - PALATE[a.measure].weight * a.steps);
+}
+
+function miss(value: number | null, measure: PalateKey, low: number, high: number): Missed[] {
+  if (value === null)
+    return low > 0 ? [{ measure, wanted: low, value, steps: low / PALATE[measure].step }] : [];
+  const steps = Math.max(low - value, value - high) / PALATE[measure].step;
+  return steps > 0.02 ? [{ measure, wanted: value < low ? low : high, value, steps }] : [];
+}
+
+const MOST_OBSTACLES = 3;
+
+function obstacles({ linear, meanings, scales }: Program): readonly Obstacle[] {
+  const prices = shadowPrices(linear) ?? [];
+  return prices
+    .map(({ low, high }, i) => ({ meaning: meanings[i], price: Math.max(low, high) * scales[i]! }))
+    .filter(
+      (entry): entry is { meaning: Obstacle; price: number } => Boolean(entry.meaning) && entry.price > 0.05,
+    )
+    .sort((a, b) => b.price - a.price)
+    .slice(0, MOST_OBSTACLES)
+    .map(({ meaning }) => meaning);
+}
+
+/** The best, then those that are really others, best first. */
+function different(answers: readonly FormulateAnswer[]): readonly FormulateAnswer[] {
+  const [best, ...others] = answers;
+  if (!best) return [];
+  const kept = [best];
+  for (const answer of others.sort((a, b) => a.loss - b.loss)) {
+    if (kept.length === MOST_ANSWERS || answer.loss > best.loss + MUCH_WORSE) break;
+    if (kept.every((other) => distance(other, answer) > DIFFERENT)) kept.push(answer);
+  }
+  return kept.sort((a, b) => a.loss - b.loss);
+}
+
+/** Share of the mass that would have to be exchanged. */
+function distance(a: FormulateAnswer, b: FormulateAnswer): number {
+  const massOf = ({ portions }: FormulateAnswer): Map<string, number> =>
+    new Map(portions.map(({ ingredient, massG }) => [ingredient.id, massG.nominal]));
+  const [inA, inB] = [massOf(a), massOf(b)];
+  const ids = new Set([...inA.keys(), ...inB.keys()]);
+  const moved = [...ids].reduce((sum, id) => sum + Math.abs((inA.get(id) ?? 0) - (inB.get(id) ?? 0)), 0);
+  return moved / (2 * Math.max(a.state.massG, b.state.massG));
+}

@@ -1,0 +1,53 @@
+export { candidatesFor, ROLES, rolesOf, type CandidateContext, type Role } from './candidates';
+export { ASIDE, COMPLAINTS, type Complaint, type Severity } from './complaints';
+export { effectOf, stateOf, type Effect, type State } from './effect';
+export type { Dilution, Impossible } from './impossible';
+export { type MayAdd } from './program';
+export {
+  searchRemedies,
+  withDoses,
+  type Dose,
+  type Remedy,
+  type RemedyAnswer,
+  type RemedyRequest,
+} from './remedy';
+export { finish, type Progress, type Work } from './steps';
+export {
+  formulate,
+  type FormulateAnswer,
+  type FormulateOutcome,
+  type FormulateRequest,
+  type Missed,
+  type Obstacle,
+  type OnHand,
+  type Target,
+  type Variant,
+} from './formulate';
+export { overpour, type Overpour, type Poured } from './overpour';
+export {
+  roundPlan,
+  type Damage,
+  type PlanLine,
+  type RoundedLine,
+  type Rounding,
+  type RoundTo,
+} from './rounding';
+export {
+  swapIngredient,
+  type Moved,
+  type Swap,
+  type SwapAnswer,
+  type SwappedLine,
+  type SwapRequest,
+} from './swap';
+export {
+  COMPLAINT_WORDS,
+  inGrams,
+  sayDoses,
+  sayImpossible,
+  sayInTheWay,
+  sayMissed,
+  sayObstacle,
+  sayVariant,
+  type SayAmount,
+} from './sayBalance';

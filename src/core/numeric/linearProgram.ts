@@ -1,0 +1,145 @@
+/**
+ * Linear programs: min c·x, low ≤ A x ≤ high, 0 ≤ x ≤ upper, some x whole. The only importer of the
+ * solver (yalps, two-phase simplex with branch and bound). Every row is scaled by its largest
+ * coefficient, and an answer is handed out only when it satisfies its own rows.
+ */
+import { solve, type Constraint } from 'yalps';
+
+export interface LinearRow {
+  readonly coefficients: readonly number[];
+  readonly low?: number;
+  readonly high?: number;
+}
+
+export interface LinearProgram {
+  /** Minimised. */
+  readonly objective: readonly number[];
+  readonly rows: readonly LinearRow[];
+  /** Null or missing: no upper limit. */
+  readonly upper?: readonly (number | null)[];
+  /** Which variables must be whole. */
+  readonly whole?: readonly number[];
+  /** Branches at most, for programs with whole variables. */
+  readonly mostBranches?: number;
+}
+
+export type LinearOutcome =
+  | { readonly status: 'optimal'; readonly values: readonly number[]; readonly objective: number }
+  /** The branch limit came first: a good answer, not proven best. */
+  | { readonly status: 'limit'; readonly values: readonly number[] | null; readonly objective: number | null }
+  | { readonly status: 'infeasible' }
+  | { readonly status: 'unbounded' };
+
+const PRECISION = 1e-9;
+/** How far a scaled row may be off in an answer. */
+export const ROW_TOLERANCE = 1e-7;
+
+/** @throws RangeError where a coefficient or bound is not finite: misuse, not an outcome */
+export function solveLinear(program: LinearProgram): LinearOutcome {
+  const { objective, rows, upper, whole, mostBranches } = program;
+  const scaled = rows.map(scaledRow);
+  const columns: [number, number][][] = objective.map((cost) => [[-1, finite(cost)]]);
+  const constraints: [number, Constraint][] = scaled.map(({ coefficients, low, high }, row) => {
+    coefficients.forEach((value, column) => {
+      if (value !== 0) columns[column]!.push([row, value]);
+    });
+    return [row, limits(low, high)];
+  });
+  upper?.forEach((limit, column) => {
+    if (limit === null) return;
+    const row = constraints.length;
+    columns[column]!.push([row, 1]);
+    constraints.push([row, { max: finite(limit) }]);
+  });
+  const solution = solve(
+    {
+      direction: 'minimize',
+      objective: -1,
+      constraints,
+      variables: columns.map((column, index) => [index, column] as const),
+      ...(whole ? { integers: new Set(whole) } : {}),
+    },
+    {
+      precision: PRECISION,
+      includeZeroVariables: true,
+      checkCycles: true,
+      ...(mostBranches === undefined ? {} : { maxIterations: mostBranches }),
+    },
+  );
+  if (solution.status === 'infeasible' || solution.status === 'unbounded') return { status: solution.status };
+  const values = objective.map(() => 0);
+  for (const [index, value] of solution.variables) values[index] = Math.max(0, value);
+  const holds = values.length > 0 && scaled.every((row) => rowExcess(row, values) <= ROW_TOLERANCE);
+  if (solution.status === 'optimal' && holds) {
+    return { status: 'optimal', values, objective: dot(objective, values) };
+  }
+  return holds && Number.isFinite(solution.result)
+    ? { status: 'limit', values, objective: dot(objective, values) }
+    : { status: 'limit', values: null, objective: null };
+}
+
+export interface ShadowPrice {
+  /** What one more unit of room at this end would save of the objective, ≥ 0. */
+  readonly low: number;
+  readonly high: number;
+}
+
+/**
+ * Shadow prices by the dual program: max Σ low·y − high·z − upper·w, Aᵀ(y − z) − w ≤ c.
+ * @returns one a row, then one (`high`) a variable with an upper limit; null where the program has no optimum
+ */
+export function shadowPrices({ objective, rows, upper = [] }: LinearProgram): readonly ShadowPrice[] | null {
+  const bounded: LinearRow[] = [
+    ...rows,
+    ...upper.flatMap((limit, column) =>
+      limit === null ? [] : [{ coefficients: objective.map((_, i) => (i === column ? 1 : 0)), high: limit }],
+    ),
+  ];
+  const ends = bounded.flatMap(({ coefficients, low, high }, row) => [
+    ...(low === undefined ? [] : [{ row, end: 'low' as const, sign: 1, bound: low, coefficients }]),
+    ...(high === undefined ? [] : [{ row, end: 'high' as const, sign: -1, bound: high, coefficients }]),
+  ]);
+  const dual = solveLinear({
+    objective: ends.map(({ sign, bound }) => -sign * bound),
+    rows: objective.map((cost, column) => ({
+      coefficients: ends.map(({ sign, coefficients }) => sign * (coefficients[column] ?? 0)),
+      high: cost,
+    })),
+  });
+  if (dual.status !== 'optimal') return null;
+  const prices = bounded.map(() => ({ low: 0, high: 0 }));
+  ends.forEach(({ row, end }, i) => {
+    prices[row]![end] = dual.values[i]!;
+  });
+  return prices;
+}
+
+function scaledRow({ coefficients, low, high }: LinearRow): LinearRow {
+  const largest = coefficients.reduce((most, value) => Math.max(most, Math.abs(finite(value))), 0);
+  const scale = largest > 0 ? 1 / largest : 1;
+  return {
+    coefficients: coefficients.map((value) => value * scale),
+    ...(low === undefined ? {} : { low: finite(low) * scale }),
+    ...(high === undefined ? {} : { high: finite(high) * scale }),
+  };
+}
+
+function limits(low: number | undefined, high: number | undefined): Constraint {
+  if (low !== undefined && low === high) return { equal: low };
+  return { ...(low === undefined ? {} : { min: low }), ...(high === undefined ? {} : { max: high }) };
+}
+
+/** How far a row is outside its limits, relative to them. */
+export function rowExcess({ coefficients, low, high }: LinearRow, values: readonly number[]): number {
+  const sum = dot(coefficients, values);
+  const beyond = Math.max((low ?? -Infinity) - sum, sum - (high ?? Infinity), 0);
+  return beyond / Math.max(1, Math.abs(low ?? 0), Math.abs(high ?? 0));
+}
+
+const dot = (a: readonly number[], b: readonly number[]): number =>
+  a.reduce((sum, value, i) => sum + value * (b[i] ?? 0), 0);
+
+function finite(value: number): number {
+  if (Number.isFinite(value)) return value;
+  throw new RangeError(`A linear program needs finite numbers, not ${value}.`);
+}
