@@ -13,6 +13,7 @@ export const ERROR_STATUS = {
   'too-large': 413,
   conflict: 409,
   exists: 409,
+  circle: 422,
   internal: 500,
 } as const;
 

@@ -15,13 +15,18 @@ import type { IngredientId } from '#core/ingredient';
 import { SPOON_SYSTEMS } from '#core/quantity';
 
 /** Ids are made by the device that creates a thing; the schema only bounds their form. */
-const idOf = <T extends string>(): z.ZodType<T, T> =>
-  z.string().regex(/^[\w-]{1,64}$/, 'must be 1-64 letters, digits, _ or -') as unknown as z.ZodType<T, T>;
+const idOf = <T extends string>(most = 64): z.ZodType<T, T> =>
+  z
+    .string()
+    .regex(/^[\w-]+$/, 'must be letters, digits, _ or -')
+    .min(1)
+    .max(most, `at most ${most} characters`) as unknown as z.ZodType<T, T>;
 
 export const formulaIdSchema = idOf<FormulaId>();
 export const additionIdSchema = idOf<AdditionId>();
 export const vesselIdSchema = idOf<VesselId>();
-export const ingredientIdSchema = idOf<IngredientId>();
+/** Longer than the others: the id of a version used as an ingredient holds its formula's id. */
+export const ingredientIdSchema = idOf<IngredientId>(80);
 
 const words = (max: number): z.ZodString => z.string().max(max, `at most ${max} characters`);
 export const nameSchema = words(120).trim().min(1, 'needs a name');
@@ -158,6 +163,15 @@ export type FreezeRequest = z.input<typeof freezeRequestSchema>;
 export interface FreezeAnswer {
   readonly version: VersionRecord;
   readonly record: FormulaRecord;
+}
+
+/** A frozen version that may go into other formulas. */
+export interface MadeRecord {
+  readonly formulaId: FormulaId;
+  readonly number: number;
+  /** The highest number of that formula. */
+  readonly latest: number;
+  readonly formula: Formula;
 }
 
 export const shelfRequestSchema = z.strictObject({ shelf: z.enum(SHELVES) });

@@ -18,6 +18,7 @@ export {
   type FormulaRecord,
   type FreezeAnswer,
   type FreezeRequest,
+  type MadeRecord,
   type NewFormula,
   type Shelf,
   type ShelfRecord,

@@ -20,6 +20,12 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/versions/VersionsPage')).VersionsPage }),
       },
       {
+        path: 'from-pantry',
+        lazy: async () => ({
+          Component: (await import('./features/fromPantry/FromPantryPage')).FromPantryPage,
+        }),
+      },
+      {
         path: 'pantry',
         lazy: async () => ({ Component: (await import('./features/pantry/PantryPage')).PantryPage }),
       },

@@ -15,6 +15,7 @@ export const titratableMeqPer100G = (ingredient: Ingredient): number =>
 
 /** Tasted acidity of an ingredient, meq/100 g, ≥ 0. */
 export function tastedMeqPer100G(ingredient: Ingredient): number {
+  if (ingredient.made) return ingredient.made.tastedMeqPer100G;
   const organic = organicAcidMeqPer100G(ingredient);
   return Math.max(0, Math.min(titratableMeqPer100G(ingredient), organic));
 }

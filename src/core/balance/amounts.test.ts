@@ -165,8 +165,11 @@ describe('rounding', () => {
     const lines = plan('olive_ev 91g, vin_redwine6 29g, salt_table 1.7g, honey 5.3g');
     const found = roundPlan(lines, { kind: 'spoons', spoons: 'us' });
     const options = lines.map(({ massG, ingredient }) => spoonCandidates(massG, ingredient, 'us'));
-    const salt = options[2]!.filter((candidate) => Math.abs(candidate.massG / 1.7 - 1) <= 0.1);
-    const lists = options.map((list, i) => (i === 2 && salt.length > 0 ? salt : list));
+    const lists = options.map((list, i) => {
+      const most = i === 2 ? 0.1 : 0.25;
+      const near = list.filter((candidate) => Math.abs(candidate.massG / lines[i]!.massG - 1) <= most);
+      return near.length > 0 ? near : list.slice(0, 2);
+    });
     let least = Infinity;
     for (const a of lists[0]!)
       for (const b of lists[1]!)
@@ -235,8 +238,16 @@ describe('rounding', () => {
     expect(['spoons', 'dilution']).toContain(salt.how);
   });
 
+  it('leaves herbs and spices at their nearest, which no measure speaks for', () => {
+    const lines = plan(`${CLASSIC}, caraway 2.1g`);
+    const { lines: found } = roundPlan(lines, { kind: 'spoons', spoons: 'metric' });
+    expect(found.at(-1)!.text).toBe('1 tsp');
+  });
+
   it('keeps what is locked, and searches longer plans without calling them proven', () => {
-    const lines = plan(`${CLASSIC}, garlic 3g, black_pepper 1g, dill 4g, lemon_juice 11g`).map((line, i) => ({
+    const lines = plan(
+      `${CLASSIC}, soy_sauce 7.3g, maple 3.4g, mayo_full 21.6g, lemon_juice 11.4g, capers 6.6g`,
+    ).map((line, i) => ({
       ...line,
       kept: i === 0,
     }));

@@ -68,7 +68,7 @@ export interface FormulateAnswer {
 
 export type Variant =
   | { readonly kind: 'best' | 'lighter' | 'richer' }
-  | { readonly kind: 'only'; readonly ingredient: Ingredient };
+  | { readonly kind: 'only' | 'without'; readonly ingredient: Ingredient };
 
 export type FormulateOutcome =
   | { readonly status: 'answers'; readonly answers: readonly FormulateAnswer[] }
@@ -107,10 +107,11 @@ export function* formulate(request: FormulateRequest): Work<FormulateOutcome> {
   if (leastMl > volumeMl * (1 + 1e-9)) return { status: 'too-much', leastMl };
   const tries = variantsOf(request);
   const answers: FormulateAnswer[] = [];
-  for (const [index, attempt] of tries.entries()) {
+  for (let index = 0; index < tries.length; index++) {
     yield { done: index / tries.length, total: 1 };
-    const answer = answerFor(request, attempt);
+    const answer = answerFor(request, tries[index]!);
     if (answer) answers.push(answer);
+    if (index === 0 && answer) tries.push(...without(request, answer));
   }
   return { status: 'answers', answers: different(answers) };
 }
@@ -123,7 +124,7 @@ interface Attempt {
 }
 
 /** The plain answer first; then each acid and each creamy thing alone; then the two ends of richness. */
-function variantsOf({ onHand, style, targets }: FormulateRequest): readonly Attempt[] {
+function variantsOf({ onHand, style, targets }: FormulateRequest): Attempt[] {
   const tries: Attempt[] = [{ variant: { kind: 'best' }, onHand, middles: {} }];
   const families = [
     onHand.filter(({ ingredient }) => ingredient.isAcidLiquid),
@@ -152,6 +153,46 @@ function variantsOf({ onHand, style, targets }: FormulateRequest): readonly Atte
   return tries;
 }
 
+/** The plain answer again without each of its smaller things that could be spared. */
+function without({ onHand }: FormulateRequest, { portions, state }: FormulateAnswer): readonly Attempt[] {
+  return portions
+    .filter(
+      ({ ingredient: { category }, massG }) => !PLAIN.has(category) && massG.nominal < SMALLER * state.massG,
+    )
+    .flatMap(({ ingredient }): Attempt[] => {
+      const spared = onHand.find((item) => item.ingredient.id === ingredient.id);
+      if (!spared || spared.minG > 0) return [];
+      return [
+        {
+          variant: { kind: 'without', ingredient },
+          onHand: onHand.filter((item) => item !== spared),
+          middles: {},
+        },
+      ];
+    });
+}
+
+const PLAIN: ReadonlySet<string> = new Set(['salt', 'water']);
+const SMALLER = 0.25;
+/** As a cook would put them in: acid and salt first, oil last. */
+const ORDER: readonly Ingredient['category'][] = [
+  ...([
+    'vinegar',
+    'citrus',
+    'salt',
+    'savoury',
+    'sweet',
+    'fruit',
+    'aromatic',
+    'spice',
+    'herb',
+    'veg',
+  ] as const),
+  ...(['emulsifier', 'thickener', 'creamy', 'water', 'oil'] as const),
+];
+const inOrder = (a: JudgedPortion, b: JudgedPortion): number =>
+  ORDER.indexOf(a.ingredient.category) - ORDER.indexOf(b.ingredient.category);
+
 function answerFor(request: FormulateRequest, attempt: Attempt): FormulateAnswer | null {
   let { onHand } = attempt;
   for (let round = 0; round < 2; round++) {
@@ -169,7 +210,8 @@ function answerFor(request: FormulateRequest, attempt: Attempt): FormulateAnswer
     }
     const portions = onHand
       .map(({ ingredient, form = '' }, i): JudgedPortion => ({ ingredient, form, massG: exactly(massG[i]!) }))
-      .filter((portion) => portion.massG.nominal > 1e-6 * total);
+      .filter((portion) => portion.massG.nominal > 1e-6 * total)
+      .sort(inOrder);
     const state = stateOf(portions);
     const missed = missedOf(request, state);
     return {

@@ -6,7 +6,7 @@
  *   replacing a fraction r of the batch: f* = f0 (1 − r) + s r.
  */
 import { mixedVolumeMlPerG } from '#core/composition';
-import type { Ingredient } from '#core/ingredient';
+import type { Category, Ingredient } from '#core/ingredient';
 import { solveLinear } from '#core/numeric';
 import { PALATE, type PalateKey } from '#core/palate';
 import { limitRows } from './program';
@@ -62,9 +62,8 @@ export function diagnose(search: PlanSearch): Impossible {
   };
 }
 
-/** What a batch can be stretched with. */
-const isBulk = ({ category }: Ingredient): boolean =>
-  ['oil', 'vinegar', 'citrus', 'water', 'creamy'].includes(category);
+/** What a batch can be stretched with, likeliest first. */
+const BULK: readonly Category[] = ['oil', 'water', 'creamy', 'citrus', 'vinegar'];
 
 /** The measure that asks for the most dilution. */
 function dilutionOf(search: PlanSearch): Dilution | null {
@@ -77,8 +76,11 @@ function dilutionOf(search: PlanSearch): Dilution | null {
     if (wanted === undefined || now === null || now <= wanted || row.d.some((value) => value !== 1)) continue;
     let best = -1;
     row.n.forEach((value, j) => {
-      if (isBulk(search.mayAdd[j]!.ingredient) && value < wanted && (best < 0 || value < row.n[best]!))
-        best = j;
+      const rank = BULK.indexOf(search.mayAdd[j]!.ingredient.category);
+      if (rank < 0 || value >= wanted) return;
+      const than = best < 0 ? Infinity : row.n[best]!;
+      const likelier = best >= 0 && rank < BULK.indexOf(search.mayAdd[best]!.ingredient.category);
+      if (value < than - 1e-9 || (value <= than + 1e-9 && likelier)) best = j;
     });
     if (best < 0) continue;
     const share = row.n[best]!;

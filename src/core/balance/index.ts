@@ -51,3 +51,4 @@ export {
   sayVariant,
   type SayAmount,
 } from './sayBalance';
+export { leaningsAsked, readLeanings, type Leaning, type ReadLeanings } from './leanings';

@@ -26,6 +26,8 @@ export interface PlanLine {
   readonly massG: number;
   /** Stays as it is: locked, or counted in whole things. */
   readonly kept: boolean;
+  /** There is no more than this, g; missing: enough. */
+  readonly mostG?: number;
 }
 
 export interface RoundedLine {
@@ -66,6 +68,9 @@ const FARTHEST = 3;
 /** Below this many steps of the scale an amount cannot be weighed. */
 const LEAST_SCALE_STEPS = 3;
 const SALT_TOLERANCE = 0.1;
+/** Further off than this an amount is another dressing, whatever the sums say; estimate. */
+const TOLERANCE = 0.25;
+const ONLY_NEAREST: ReadonlySet<string> = new Set(['herb', 'spice', 'aromatic', 'veg']);
 const DILUTE_FROM = 0.1;
 
 export function roundPlan(plan: readonly PlanLine[], to: RoundTo): Rounding {
@@ -88,10 +93,14 @@ export function roundPlan(plan: readonly PlanLine[], to: RoundTo): Rounding {
 function optionsFor(line: PlanLine, to: RoundTo, plan: readonly PlanLine[]): readonly Candidate[] {
   const { massG, ingredient, kept } = line;
   if (kept || massG <= 0) return [{ massG, text: '', how: 'kept' }];
-  const found = nearestFirst(candidatesFor(line, to, plan), massG);
-  if (ingredient.category !== 'salt') return found;
-  const near = found.filter((candidate) => Math.abs(candidate.massG / massG - 1) <= SALT_TOLERANCE);
-  return near.length > 0 ? near : found;
+  const all = nearestFirst(candidatesFor(line, to, plan), massG);
+  const inStock = all.filter((candidate) => candidate.massG <= (line.mostG ?? Infinity) * (1 + 1e-9));
+  const found = inStock.length > 0 ? inStock : all;
+  // No measure of the palate stands up for caraway or thyme: they stay as near as they can.
+  if (ONLY_NEAREST.has(ingredient.category)) return found.slice(0, 1);
+  const tolerance = ingredient.category === 'salt' ? SALT_TOLERANCE : TOLERANCE;
+  const near = found.filter((candidate) => Math.abs(candidate.massG / massG - 1) <= tolerance);
+  return near.length > 0 ? near : found.slice(0, 2);
 }
 
 function candidatesFor(

@@ -108,5 +108,7 @@ export function sayVariant(variant: Variant): string {
       return 'Richer';
     case 'only':
       return `With ${small(variant.ingredient)}`;
+    case 'without':
+      return `Without ${small(variant.ingredient)}`;
   }
 }

@@ -1,5 +1,5 @@
 /** Every measure of the composition as N/D, both linear in the grams of each ingredient. */
-import type { Ingredient } from '#core/ingredient';
+import { acidLiquidOf, pouredOilOf, type Ingredient } from '#core/ingredient';
 import { mixedVolumeMlPerG } from './mixedVolume';
 
 /** What one gram of an ingredient adds to numerator and denominator. */
@@ -9,7 +9,6 @@ export interface LinearMeasure {
 }
 
 const one = (): number => 1;
-const isOil = (i: Ingredient): boolean => i.category === 'oil';
 const perGram = (value: (i: Ingredient) => number): LinearMeasure => ({
   numerator: value,
   denominator: one,
@@ -21,17 +20,17 @@ export const sugarsOf = ({ composition: c }: Ingredient): number =>
 export const MEASURES = {
   /** Poured oil to acidic liquid (vinegar, citrus), both as poured. */
   oilToAcidVolumeRatio: {
-    numerator: (i) => (isOil(i) ? 1 / i.spoonDensityGPerMl : 0),
-    denominator: (i) => (i.isAcidLiquid ? 1 / i.spoonDensityGPerMl : 0),
+    numerator: (i) => pouredOilOf(i).ml,
+    denominator: (i) => acidLiquidOf(i).ml,
   },
   oilToAcidMassRatio: {
-    numerator: (i) => (isOil(i) ? 1 : 0),
-    denominator: (i) => (i.isAcidLiquid ? 1 : 0),
+    numerator: (i) => pouredOilOf(i).g,
+    denominator: (i) => acidLiquidOf(i).g,
   },
-  oilMassFraction: perGram((i) => (isOil(i) ? 1 : 0)),
+  oilMassFraction: perGram((i) => pouredOilOf(i).g),
   fatMassFraction: perGram((i) => i.composition.fat),
   oilVolumeFraction: {
-    numerator: (i) => (isOil(i) ? 1 / i.spoonDensityGPerMl : 0),
+    numerator: (i) => pouredOilOf(i).ml,
     denominator: mixedVolumeMlPerG,
   },
   waterMassFraction: perGram((i) => i.composition.water),

@@ -32,6 +32,7 @@ export function mixedVolumeMlPerG(ingredient: Ingredient): number {
 }
 
 function reckon(ingredient: Ingredient): number {
+  if (ingredient.made) return ingredient.made.mixedVolumeMlPerG;
   if (ingredient.category === 'oil') return 1 / ingredient.spoonDensityGPerMl;
   const c = ingredient.composition;
   const v = SPECIFIC_VOLUME_ML_PER_G;

@@ -15,11 +15,17 @@ export function shortages(
   onHandG: (id: IngredientId) => number | null,
 ): readonly Shortage[] {
   const needed = new Map<IngredientId, { ingredient: Ingredient; neededG: number }>();
-  for (const { ingredient, massG } of portions) {
-    if (ingredient.category === 'water') continue;
+  const need = (ingredient: Ingredient, massG: number): void => {
+    if (ingredient.category === 'water') return;
+    // A house mayonnaise that is not in the pantry is made from what is.
+    if (ingredient.made && onHandG(ingredient.id) === null) {
+      for (const part of ingredient.made.parts) need(part.ingredient, part.massFraction * massG);
+      return;
+    }
     const before = needed.get(ingredient.id)?.neededG ?? 0;
-    needed.set(ingredient.id, { ingredient, neededG: before + massG.nominal });
-  }
+    needed.set(ingredient.id, { ingredient, neededG: before + massG });
+  };
+  for (const { ingredient, massG } of portions) need(ingredient, massG.nominal);
   return [...needed.values()].flatMap(({ ingredient, neededG }) => {
     const has = onHandG(ingredient.id);
     return has !== null && has >= neededG ? [] : [{ ingredient, neededG, onHandG: has }];

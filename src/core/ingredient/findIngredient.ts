@@ -56,7 +56,10 @@ export function findIngredient(text: string, catalogue: Catalogue): Found {
   if (exact) return { status: 'found', ingredient: exact.ingredient, guessed: false };
   const words = wanted.split(' ').filter(Boolean);
   if (words.length === 0) return { status: 'unknown', near: [] };
-  const all = index.filter((entry) => words.every((word) => entry.words.has(word)));
+  const fits = index.filter((entry) => words.every((word) => entry.words.has(word)));
+  // A formula is named in full: "walnut" means the oil, not every dressing with walnut in its name.
+  const plain = fits.filter(({ ingredient }) => !ingredient.made);
+  const all = plain.length > 0 ? plain : fits;
   if (all.length === 1) return { status: 'found', ingredient: all[0]!.ingredient, guessed: true };
   if (all.length > 1) return { status: 'ambiguous', near: all.slice(0, 5).map(toIngredient) };
   return { status: 'unknown', near: searchIngredients(text, catalogue, 3) };
@@ -70,7 +73,7 @@ export function searchIngredients(text: string, catalogue: Catalogue, limit: num
   if (!wanted) return [];
   const words = wanted.split(' ');
   return indexOf(catalogue)
-    .map((entry) => ({ entry, score: matchScore(entry, wanted, words) }))
+    .map((entry) => ({ entry, score: matchScore(entry, wanted, words) - (entry.ingredient.made ? 15 : 0) }))
     .filter(({ score }) => score > 0)
     .sort((a, b) => b.score - a.score || a.entry.ingredient.name.localeCompare(b.entry.ingredient.name))
     .slice(0, limit)

@@ -3,6 +3,7 @@ export {
   COMPONENTS,
   GROUP_TAGS,
   HAZARDS,
+  PUNGENCY_KINDS,
   TAGS,
   type Catalogue,
   type Category,
@@ -26,3 +27,4 @@ export { findIngredient, normaliseName, searchIngredients, type Found } from './
 export { catalogueOf, REFERENCE_CATALOGUE, REFERENCE_INGREDIENTS } from './reference';
 export { ingredientFromRow, type IngredientRow } from './row';
 export { measuringWith, spoonVolumeMl, toMass, type MassReading, type Measuring } from './toMass';
+export { acidLiquidOf, isMadeWith, madeId, pouredOilOf, readMadeId, type MadeOf } from './made';

@@ -4,6 +4,7 @@
  * for its composition and density; see {@link GROUP_TAGS} for the rest.
  */
 import type { Range } from '#core/quantity';
+import type { MadeOf } from './made';
 
 export type IngredientId = string & { readonly __brand: 'IngredientId' };
 
@@ -101,6 +102,8 @@ export interface Ingredient {
   readonly otherSweetnessAsSucrose: number;
   readonly tag: Tag;
   readonly source: string;
+  /** Only where it is a frozen version of another formula. */
+  readonly made?: MadeOf;
 }
 
 export const PUNGENCY_KINDS = ['garlic', 'heat', 'mustard', 'bitterOil'] as const;

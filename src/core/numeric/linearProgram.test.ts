@@ -77,6 +77,21 @@ describe('linear programs', () => {
     expect(() => solveLinear({ objective: [NaN], rows: [] })).toThrow(RangeError);
   });
 
+  it('comes to an end on a program that makes the plain simplex go round in circles', () => {
+    // Beale's example (1955), as in every textbook on the simplex method: optimum −1/20.
+    const program = {
+      objective: [-0.75, 150, -0.02, 6],
+      rows: [
+        { coefficients: [0.25, -60, -0.04, 9], high: 0 },
+        { coefficients: [0.5, -90, -0.02, 3], high: 0 },
+        { coefficients: [0, 0, 1, 0], high: 1 },
+      ],
+    };
+    const outcome = solveLinear(program);
+    expect(outcome.status).toBe('optimal');
+    if (outcome.status === 'optimal') expect(outcome.objective).toBeCloseTo(-0.05, 6);
+  });
+
   it('keeps whole variables whole', () => {
     const outcome = solveLinear({
       objective: [-1, -1],

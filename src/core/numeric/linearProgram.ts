@@ -36,14 +36,37 @@ export const ROW_TOLERANCE = 1e-7;
 
 /** @throws RangeError where a coefficient or bound is not finite: misuse, not an outcome */
 export function solveLinear(program: LinearProgram): LinearOutcome {
-  const { objective, rows, upper, whole, mostBranches } = program;
-  const scaled = rows.map(scaledRow);
+  const scaled = program.rows.map(scaledRow);
+  // Degenerate programs can make the simplex go round in circles. Which pivots it takes hangs on the
+  // order of rows and on ties, so it is tried again in another order, then with rows a hair apart.
+  for (const [turned, hair] of TRIES) {
+    const outcome = attempt(program, scaled, turned, hair);
+    if (outcome !== 'cycled') return outcome;
+  }
+  return { status: 'limit', values: null, objective: null };
+}
+
+const TRIES = [
+  [false, 0],
+  [true, 0],
+  [false, 1e-9],
+  [true, 1e-9],
+] as const;
+
+function attempt(
+  program: LinearProgram,
+  scaled: readonly LinearRow[],
+  turned: boolean,
+  hair: number,
+): LinearOutcome | 'cycled' {
+  const { objective, upper, whole, mostBranches } = program;
   const columns: [number, number][][] = objective.map((cost) => [[-1, finite(cost)]]);
   const constraints: [number, Constraint][] = scaled.map(({ coefficients, low, high }, row) => {
     coefficients.forEach((value, column) => {
       if (value !== 0) columns[column]!.push([row, value]);
     });
-    return [row, limits(low, high)];
+    const apart = hair * (row + 1) * Math.max(1, Math.abs(low ?? 0), Math.abs(high ?? 0));
+    return [row, limits(low, high, apart)];
   });
   upper?.forEach((limit, column) => {
     if (limit === null) return;
@@ -51,12 +74,13 @@ export function solveLinear(program: LinearProgram): LinearOutcome {
     columns[column]!.push([row, 1]);
     constraints.push([row, { max: finite(limit) }]);
   });
+  const variables = columns.map((column, index) => [index, column] as const);
   const solution = solve(
     {
       direction: 'minimize',
       objective: -1,
-      constraints,
-      variables: columns.map((column, index) => [index, column] as const),
+      constraints: turned ? constraints.toReversed() : constraints,
+      variables: turned ? variables.toReversed() : variables,
       ...(whole ? { integers: new Set(whole) } : {}),
     },
     {
@@ -66,6 +90,7 @@ export function solveLinear(program: LinearProgram): LinearOutcome {
       ...(mostBranches === undefined ? {} : { maxIterations: mostBranches }),
     },
   );
+  if (solution.status === 'cycled') return 'cycled';
   if (solution.status === 'infeasible' || solution.status === 'unbounded') return { status: solution.status };
   const values = objective.map(() => 0);
   for (const [index, value] of solution.variables) values[index] = Math.max(0, value);
@@ -124,9 +149,12 @@ function scaledRow({ coefficients, low, high }: LinearRow): LinearRow {
   };
 }
 
-function limits(low: number | undefined, high: number | undefined): Constraint {
-  if (low !== undefined && low === high) return { equal: low };
-  return { ...(low === undefined ? {} : { min: low }), ...(high === undefined ? {} : { max: high }) };
+function limits(low: number | undefined, high: number | undefined, apart: number): Constraint {
+  if (apart === 0 && low !== undefined && low === high) return { equal: low };
+  return {
+    ...(low === undefined ? {} : { min: low - apart }),
+    ...(high === undefined ? {} : { max: high + apart }),
+  };
 }
 
 /** How far a row is outside its limits, relative to them. */

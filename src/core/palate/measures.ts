@@ -7,7 +7,7 @@
 import type { Bounds, Portion } from '#core/composition';
 import { fractionExtreme } from '#core/numeric';
 import { G_ACETIC_PER_MEQ, tastedMeqPer100G } from '#core/acidity';
-import type { PungencyKind } from '#core/ingredient';
+import { acidLiquidOf, pouredOilOf, type PungencyKind } from '#core/ingredient';
 import { formFactor } from './pungency';
 import { sucroseEquivalentOf } from './sweetness';
 
@@ -41,8 +41,8 @@ const pungency =
 export const PALATE: Readonly<Record<PalateKey, PalateMeasure>> = {
   acid: { numerator: acid, denominator: one, step: 0.002, weight: 1.5 },
   ratio: {
-    numerator: ({ ingredient: i }) => (i.category === 'oil' ? 1 / i.spoonDensityGPerMl : 0),
-    denominator: ({ ingredient: i }) => (i.isAcidLiquid ? 1 / i.spoonDensityGPerMl : 0),
+    numerator: ({ ingredient }) => pouredOilOf(ingredient).ml,
+    denominator: ({ ingredient }) => acidLiquidOf(ingredient).ml,
     step: 0.5,
     weight: 1,
   },

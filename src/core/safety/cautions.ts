@@ -4,7 +4,7 @@
  */
 import { acidityOf, type PhReading } from '#core/acidity';
 import type { Portion } from '#core/composition';
-import type { Hazard, Ingredient } from '#core/ingredient';
+import { pouredOilOf, type Hazard, type Ingredient } from '#core/ingredient';
 import type { Keeping } from './keeping';
 import { THRESHOLDS, type Threshold, type ThresholdKey } from './thresholds';
 
@@ -87,7 +87,11 @@ export function cautionsOf(portions: readonly Portion[], context: CautionContext
 
   const total = portions.reduce((sum, { massG }) => sum + massG.nominal, 0);
   const pouredOil = portions.filter(({ ingredient }) => ingredient.category === 'oil');
-  const oilShare = total > 0 ? pouredOil.reduce((sum, { massG }) => sum + massG.nominal, 0) / total : 0;
+  const oilG = portions.reduce(
+    (sum, { ingredient, massG }) => sum + pouredOilOf(ingredient).g * massG.nominal,
+    0,
+  );
+  const oilShare = total > 0 ? oilG / total : 0;
   const green = withHazard(ALLIUM_OR_HERB);
   const infused =
     green.length > 0 &&

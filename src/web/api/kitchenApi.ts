@@ -7,6 +7,7 @@ import type {
   FormulaRecord,
   FreezeAnswer,
   FreezeRequest,
+  MadeRecord,
   NewFormula,
   OwnIngredient,
   PantryEntry,
@@ -39,6 +40,7 @@ export const kitchenApi = createApi({
     'Pantry',
     'Cooks',
     'Styles',
+    'Made',
     'Session',
   ],
   endpoints: (build) => ({
@@ -48,7 +50,7 @@ export const kitchenApi = createApi({
       // Everything that was refused meanwhile is asked for again.
       invalidatesTags: (result) =>
         result
-          ? ['Session', 'Shelf', 'Formula', 'Settings', 'Vessels', 'Ingredients', 'Pantry', 'Cooks']
+          ? ['Session', 'Shelf', 'Formula', 'Settings', 'Vessels', 'Ingredients', 'Pantry', 'Cooks', 'Made']
           : [],
     }),
     signOut: build.mutation<SessionState, void>({
@@ -72,7 +74,7 @@ export const kitchenApi = createApi({
     }),
     moveFormula: build.mutation<FormulaRecord, { id: FormulaId; shelf: Shelf }>({
       query: ({ id, shelf }) => ({ url: `formulas/${id}/shelf`, method: 'POST', body: { shelf } }),
-      invalidatesTags: ['Shelf'],
+      invalidatesTags: ['Shelf', 'Made'],
       async onQueryStarted({ id, shelf }, { dispatch, queryFulfilled }) {
         const shown = dispatch(
           kitchenApi.util.updateQueryData('formulas', undefined, (list) =>
@@ -90,8 +92,9 @@ export const kitchenApi = createApi({
     }),
     freeze: build.mutation<FreezeAnswer, FreezeRequest & { id: FormulaId }>({
       query: ({ id, ...body }) => ({ url: `formulas/${id}/versions`, method: 'POST', body }),
-      invalidatesTags: (_result, _error, { id }) => ['Shelf', { type: 'Versions', id }],
+      invalidatesTags: (_result, _error, { id }) => ['Shelf', 'Made', { type: 'Versions', id }],
     }),
+    made: build.query<MadeRecord[], void>({ query: () => 'formulas/made', providesTags: ['Made'] }),
     vessels: build.query<Vessel[], void>({ query: () => 'vessels', providesTags: ['Vessels'] }),
     saveVessel: build.mutation<Vessel, Vessel>({
       query: (vessel) => put('vessels', vessel),
@@ -147,6 +150,7 @@ export const {
   useFormulaQuery,
   useFormulasQuery,
   useFreezeMutation,
+  useMadeQuery,
   useMoveFormulaMutation,
   useOwnIngredientsQuery,
   usePantryQuery,

@@ -18,13 +18,20 @@ import {
   type IngredientId,
 } from '#core/ingredient';
 import type { PackPrice } from '#core/composition';
+import { withMade } from '#core/reckoning';
 import { DEFAULT_VESSEL_ID, STARTING_VESSELS, type Vessel } from '#core/vessel';
-import { useOwnIngredientsQuery, usePantryQuery, useSettingsQuery, useVesselsQuery } from '../api/kitchenApi';
+import {
+  useMadeQuery,
+  useOwnIngredientsQuery,
+  usePantryQuery,
+  useSettingsQuery,
+  useVesselsQuery,
+} from '../api/kitchenApi';
 
 export interface Kitchen {
   readonly settings: Settings;
   readonly vessels: readonly Vessel[];
-  /** With the values of the bottles in use. */
+  /** With the values of the bottles in use, and versions that may go into other formulas. */
   readonly catalogue: Catalogue;
   readonly pantry: Pantry;
 }
@@ -37,7 +44,13 @@ export function useKitchen(): Kitchen {
   const vessels = useVesselsQuery().data ?? STARTING_VESSELS;
   const own = useOwnIngredientsQuery().data;
   const pantry = usePantryQuery().data ?? EMPTY_PANTRY;
-  const catalogue = useMemo(() => catalogueWith(own, pantry), [own, pantry]);
+  const versions = useMadeQuery().data;
+  const plain = useMemo(() => catalogueWith(own, pantry), [own, pantry]);
+  const catalogue = useMemo(
+    () =>
+      withMade(plain, versions ?? [], (formula, catalogue) => contextFor(formula, { catalogue, settings })),
+    [plain, versions, settings],
+  );
   return useMemo(() => ({ settings, vessels, catalogue, pantry }), [settings, vessels, catalogue, pantry]);
 }
 
@@ -67,7 +80,10 @@ export function vesselOf(formula: Formula, vessels: readonly Vessel[]): Vessel {
   return vessels.find(({ id }) => id === formula.vesselId) ?? fallback;
 }
 
-export function contextFor(formula: Formula, kitchen: Kitchen): ReadingContext {
+export function contextFor(
+  formula: Formula,
+  kitchen: Pick<Kitchen, 'catalogue' | 'settings'>,
+): ReadingContext {
   return {
     catalogue: kitchen.catalogue,
     decimalSign: kitchen.settings.decimalSign,

@@ -8,10 +8,12 @@ interface PanelProps {
   readonly open: boolean;
   readonly onClose: () => void;
   readonly children: ReactNode;
+  /** For what is compared side by side. */
+  readonly wide?: boolean;
 }
 
 /** A sheet over the page; Escape closes it and the focus goes back. */
-export function Panel({ title, open, onClose, children }: PanelProps) {
+export function Panel({ title, open, onClose, children, wide = false }: PanelProps) {
   return (
     <Dialog.Root
       open={open}
@@ -23,7 +25,7 @@ export function Panel({ title, open, onClose, children }: PanelProps) {
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="card fixed top-1/2 left-1/2 z-50 max-h-[90vh] w-[min(680px,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto p-5 shadow-xl"
+          className={`card fixed top-1/2 left-1/2 z-50 max-h-[90vh] ${wide ? 'w-[min(820px,94vw)]' : 'w-[min(680px,94vw)]'} -translate-x-1/2 -translate-y-1/2 overflow-auto p-5 shadow-xl`}
         >
           <div className="mb-3 flex items-center justify-between gap-4">
             <Dialog.Title className="font-name text-xl font-bold">{title}</Dialog.Title>

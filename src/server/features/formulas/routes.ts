@@ -33,6 +33,10 @@ export function formulaRoutes(store: FormulaStore): Router {
     response.status(201).json(record);
   });
 
+  router.get('/made', async (_request, response) => {
+    response.json(await store.made());
+  });
+
   router.get('/:id', async (request, response) => {
     const record = await store.get(idOf(request));
     if (!record) throw missing();
@@ -42,6 +46,12 @@ export function formulaRoutes(store: FormulaStore): Router {
   router.post('/:id/changes', async (request, response) => {
     const outcome = await store.change(idOf(request), parse(changeRequestSchema, request.body, 'Change'));
     if (outcome.status === 'not-found') throw missing();
+    if (outcome.status === 'circle') {
+      throw new ApiError(
+        'circle',
+        'That formula is made with this one, and a formula cannot go into itself. Take the addition out.',
+      );
+    }
     if (outcome.status === 'conflict') {
       throw new ApiError('conflict', 'The same field was changed elsewhere meanwhile. Choose which stays.', {
         conflicts: outcome.conflicts,

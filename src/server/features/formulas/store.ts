@@ -4,6 +4,7 @@ import type {
   ChangeRequest,
   FormulaRecord,
   FreezeAnswer,
+  MadeRecord,
   NewFormula,
   Shelf,
   ShelfRecord,
@@ -20,11 +21,14 @@ import {
 } from '#core/formula';
 import type { Database } from '../../db/client';
 import { appliedChanges, formulas, versions } from '../../db/schema';
+import { isCircle, madeRecords, pinnedFormulas } from './made';
 import { ShelfList } from './shelfList';
 
 export type ChangeOutcome =
   | { readonly status: 'applied'; readonly record: FormulaRecord }
   | { readonly status: 'not-found' }
+  /** It would be made with itself. */
+  | { readonly status: 'circle' }
   | {
       readonly status: 'conflict';
       readonly conflicts: readonly Conflict[];
@@ -96,6 +100,7 @@ export class FormulaStore {
       if (result.status === 'conflict') {
         return { status: 'conflict', conflicts: result.conflicts, record };
       }
+      if (await isCircle(tx, id, diff)) return { status: 'circle' };
       const revision = await this.write(tx, record, result.formula);
       await tx
         .insert(appliedChanges)
@@ -113,6 +118,11 @@ export class FormulaStore {
       .where(eq(versions.formulaId, id))
       .orderBy(desc(versions.number));
     return rows.map(toVersion);
+  }
+
+  /** The latest version of all that stands on the shelf, and every version that something is made with. */
+  made(): Promise<readonly MadeRecord[]> {
+    return madeRecords(this.db);
   }
 
   /** Makes the next version of what the cook saw; the working formula then grows from it. */
@@ -152,7 +162,15 @@ export class FormulaStore {
   /** Empties what has lain in the bin for {@link BIN_DAYS} days. */
   async emptyBin(): Promise<void> {
     const before = new Date(this.now().getTime() - BIN_DAYS * 86_400_000).toISOString();
-    await this.db.delete(formulas).where(and(eq(formulas.shelf, 'bin'), lt(formulas.shelfSince, before)));
+    const old = await this.db
+      .select({ id: formulas.id })
+      .from(formulas)
+      .where(and(eq(formulas.shelf, 'bin'), lt(formulas.shelfSince, before)));
+    if (old.length === 0) return;
+    // What other formulas are made with stays, or they could no longer be reckoned.
+    const used = await pinnedFormulas(this.db);
+    const gone = old.map(({ id }) => id).filter((id) => !used.has(id));
+    if (gone.length > 0) await this.db.delete(formulas).where(inArray(formulas.id, gone));
   }
 
   async isEmpty(): Promise<boolean> {

@@ -10,12 +10,14 @@ interface AddLineProps {
   readonly onAdd: (texts: readonly string[]) => void;
   /** What the jar would be with this line in it. */
   readonly foretell: (text: string) => string;
+  /** Why what was read cannot go in here; null where it can. */
+  readonly refuse: (line: AdditionLine) => string | null;
 }
 
 const MOST_SUGGESTIONS = 7;
 
 /** One line that takes "amount ingredient" and Enter, with completion and a look ahead. */
-export function AddLine({ context, inputRef, onAdd, foretell }: AddLineProps) {
+export function AddLine({ context, inputRef, onAdd, foretell, refuse }: AddLineProps) {
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState(-1);
   const [open, setOpen] = useState(false);
@@ -24,9 +26,10 @@ export function AddLine({ context, inputRef, onAdd, foretell }: AddLineProps) {
   const line = useMemo(() => (text.trim() ? readLine(text, context) : null), [text, context]);
   const { amount, options } = useMemo(() => complete(text, line, context), [text, line, context]);
   const showing = open && options.length > 0;
+  const refusal = line && refuse(line);
 
   const take = (value: string): void => {
-    if (!value.trim()) return;
+    if (!value.trim() || refuse(readLine(value, context))) return;
     onAdd([value]);
     setText('');
     setChosen(-1);
@@ -68,7 +71,7 @@ export function AddLine({ context, inputRef, onAdd, foretell }: AddLineProps) {
       .filter((entry) => entry.trim());
     if (lines.length < 2) return;
     event.preventDefault();
-    onAdd(lines);
+    onAdd(lines.filter((entry) => !refuse(readLine(entry, context))));
   };
   return (
     <div ref={field} className="relative">
@@ -126,7 +129,12 @@ export function AddLine({ context, inputRef, onAdd, foretell }: AddLineProps) {
         <kbd className="font-sans text-sm font-semibold text-quiet">Enter</kbd>
       </div>
       <p role="status" className="min-h-5 px-1 pt-1 text-sm text-quiet" data-testid="foretold">
-        {line ? <Understood line={line} text={text} context={context} foretell={foretell} /> : null}
+        {line &&
+          (refusal ? (
+            <span className="text-acid-ink">{refusal}</span>
+          ) : (
+            <Understood line={line} text={text} context={context} foretell={foretell} />
+          ))}
       </p>
     </div>
   );

@@ -3,7 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { Check, GripVertical, Lock, Minus, Plus } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import type { Addition } from '#core/formula';
-import { componentOf, isPoured, spoonVolumeMl } from '#core/ingredient';
+import { componentOf, isPoured, madeId, spoonVolumeMl } from '#core/ingredient';
 import { isExact, nearestSpoons, nudgeAmount } from '#core/quantity';
 import type { ReckonedAddition } from '#core/reckoning';
 import type { Settings } from '#contract';
@@ -12,7 +12,7 @@ import { formatAmount, formatPercent } from '../../format';
 import { IconButton } from '../../ui/Button';
 import { AmountField } from './AmountField';
 import type { RowActions } from './rowActions';
-import { DoubtLine, ProblemLine } from './RowHints';
+import { DoubtLine, NewerLine, ProblemLine } from './RowHints';
 import { RowMenu } from './RowMenu';
 
 interface AdditionRowProps {
@@ -29,6 +29,9 @@ const ALT_KEYS: Readonly<Record<string, (addition: Addition, actions: RowActions
   },
   l: ({ id, locked }, { patch }) => {
     patch(id, { locked: !locked });
+  },
+  w: ({ id }, { swap }) => {
+    swap(id);
   },
   x: ({ id }, { select }) => {
     select(id);
@@ -75,7 +78,8 @@ export function AdditionRow({ reckoned, settings, spoons, actions, selected }: A
     }
   };
   const hintId = `hint-${id}`;
-  const hasHint = !read || reading.doubts.length > 0;
+  const newer = read ? (reading.ingredient.made?.newer ?? null) : null;
+  const hasHint = !read || reading.doubts.length > 0 || newer !== null;
   return (
     <li
       ref={drag.setNodeRef}
@@ -171,6 +175,16 @@ export function AdditionRow({ reckoned, settings, spoons, actions, selected }: A
           id={hintId}
           className="col-span-full col-start-3 min-w-0 pb-0.5 text-sm [overflow-wrap:anywhere]"
         >
+          {read && newer !== null && (
+            <NewerLine
+              number={newer}
+              onUse={() => {
+                const { formulaId } = reading.ingredient.made!;
+                const ingredientText = reading.ingredient.name.replace(/ v\d+$/, ` v${newer}`);
+                actions.patch(id, { ingredientId: madeId(formulaId, newer), ingredientText });
+              }}
+            />
+          )}
           {read ? (
             reading.doubts.map((doubt) => (
               <DoubtLine

@@ -11,13 +11,18 @@ import { AdditionPanel } from './AdditionPanel';
 import { ROW_KEYS } from './benchKeys';
 import { CautionPanel } from './CautionPanel';
 import { MeasurePanel } from './MeasurePanel';
+import { RoundPanel } from './RoundPanel';
 import { ScalePanel } from './ScalePanel';
 import { StylePanel } from './StylePanel';
+import { SwapPanel } from './SwapPanel';
 import { VesselPanel } from './VesselPanel';
+import { WaysPanel } from './WaysPanel';
 
 /** Which sheet lies over the bench. */
+export type PlainPanel = 'keys' | 'scale' | 'vessel' | 'style' | 'cautions' | 'ways' | 'round';
 export type OpenPanel =
-  | { readonly kind: 'keys' | 'scale' | 'vessel' | 'style' | 'cautions' }
+  | { readonly kind: PlainPanel }
+  | { readonly kind: 'swap'; readonly id: AdditionId }
   | { readonly kind: 'details'; readonly id: AdditionId }
   | { readonly kind: 'measure'; readonly measure: PalateKey };
 
@@ -33,6 +38,7 @@ interface BenchPanelsProps {
   readonly style: Style | null;
   readonly shortcuts: readonly Shortcut[];
   readonly onEdit: (next: Formula) => void;
+  readonly onStyle: () => void;
   readonly onClose: () => void;
 }
 
@@ -62,6 +68,48 @@ export function BenchPanels(props: BenchPanelsProps) {
           style={style}
           settings={settings}
           servingMassG={servingMassG(reckoning.totals, formula.servingVolumeMl)}
+          onClose={onClose}
+        />
+      );
+    case 'ways':
+      return (
+        <WaysPanel
+          formula={formula}
+          reckoning={reckoning}
+          judgement={judgement}
+          style={style}
+          vessel={props.vessel}
+          context={props.context}
+          kitchen={kitchen}
+          onTake={onEdit}
+          onStyle={props.onStyle}
+          onClose={onClose}
+        />
+      );
+    case 'swap': {
+      const addition = formula.additions.find(({ id }) => id === panel.id);
+      return addition ? (
+        <SwapPanel
+          addition={addition}
+          formula={formula}
+          reckoning={reckoning}
+          judgement={judgement}
+          style={style}
+          context={props.context}
+          kitchen={kitchen}
+          onTake={onEdit}
+          onClose={onClose}
+        />
+      ) : null;
+    }
+    case 'round':
+      return (
+        <RoundPanel
+          formula={formula}
+          reckoning={reckoning}
+          context={props.context}
+          settings={settings}
+          onTake={onEdit}
           onClose={onClose}
         />
       );

@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState } from 'react';
-import type { AdditionId, Formula } from '#core/formula';
+import type { AdditionId, AdditionLine, Formula } from '#core/formula';
 import { costOf } from '#core/composition';
-import { findIngredient } from '#core/ingredient';
+import { findIngredient, isMadeWith } from '#core/ingredient';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { sayError, useFreezeMutation, useSaveSettingsMutation } from '../../api/kitchenApi';
 import { formatAmount, formatRatio } from '../../format';
@@ -20,7 +20,7 @@ import {
 import { useShortcuts } from '../../ui/shortcuts';
 import { AddLine } from './AddLine';
 import { benchShortcuts } from './benchKeys';
-import { BenchPanels, type OpenPanel } from './BenchPanels';
+import { BenchPanels, type OpenPanel, type PlainPanel } from './BenchPanels';
 import { AdditionList } from './AdditionList';
 import { ConflictNotice } from './ConflictNotice';
 import {
@@ -89,8 +89,17 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
     return { palate, name: `v${baseVersion.number}` };
   }, [baseVersion, kitchen]);
 
+  const refuse = ({ ingredientId }: Pick<AdditionLine, 'ingredientId'>): string | null => {
+    const ingredient = ingredientId && kitchen.catalogue.get(ingredientId);
+    return ingredient && isMadeWith(ingredient, id)
+      ? `${ingredient.name} is made with this formula. A formula cannot go into itself.`
+      : null;
+  };
   const edit = (next: Formula): void => {
-    dispatch(edited({ id, formula: next }));
+    const was = new Set(formula.additions.map(({ ingredientId }) => ingredientId));
+    const circle = next.additions.find((addition) => !was.has(addition.ingredientId) && refuse(addition));
+    setBlocked(circle ? refuse(circle) : null);
+    if (!circle) dispatch(edited({ id, formula: next }));
   };
   const undo = (): void => void dispatch(undone(id));
   const redo = (): void => void dispatch(redone(id));
@@ -129,6 +138,9 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
     details: (rowId) => {
       setPanel({ kind: 'details', id: rowId });
     },
+    swap: (rowId) => {
+      setPanel({ kind: 'swap', id: rowId });
+    },
     select: (rowId) => {
       setSelection((now) => {
         const next = new Set(now);
@@ -138,7 +150,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
     },
   };
 
-  const show = (kind: 'keys' | 'scale' | 'vessel' | 'style' | 'cautions') => (): void => {
+  const show = (kind: PlainPanel) => (): void => {
     setPanel({ kind });
   };
   const shortcuts = benchShortcuts({
@@ -152,7 +164,9 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
     },
     style: show('style'),
     cautions: show('cautions'),
+    ways: show('ways'),
     scale: show('scale'),
+    round: show('round'),
     vessel: show('vessel'),
     letGo: () => {
       setSelection(NONE);
@@ -215,6 +229,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
             }}
             onNewVessel={show('vessel')}
             onScale={show('scale')}
+            onRound={show('round')}
           />
         </div>
         <section aria-label="Additions" className="card order-1 flex min-h-0 flex-col p-4 lg:order-2">
@@ -239,8 +254,8 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
             onEditing={setEditingRatio}
             onSet={(wanted, follows) => {
               const next = setRatio(formula, reckoning, wanted, follows, context);
-              setBlocked('blocked' in next ? next.blocked : null);
-              if (!('blocked' in next)) edit({ ...next, targetRatio: wanted });
+              if ('blocked' in next) setBlocked(next.blocked);
+              else edit({ ...next, targetRatio: wanted });
             }}
           />
           {blocked && (
@@ -304,7 +319,9 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
               context={context}
               inputRef={addField}
               foretell={foretell}
+              refuse={refuse}
               onAdd={(texts) => {
+                if (texts.length === 0) return;
                 const next = texts.reduce(
                   (grown, text) => addTyped(grown, text, context, newAdditionId),
                   formula,
@@ -325,6 +342,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
             onMeasure={(measure) => {
               setPanel({ kind: 'measure', measure });
             }}
+            onWays={show('ways')}
             onCautions={show('cautions')}
           />
         </div>
@@ -342,6 +360,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
           style={style}
           shortcuts={shortcuts}
           onEdit={edit}
+          onStyle={show('style')}
           onClose={() => {
             setPanel(null);
           }}

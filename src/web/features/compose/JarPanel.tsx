@@ -1,4 +1,4 @@
-import { Ruler, Scaling } from 'lucide-react';
+import { Ruler, Scaling, Weight } from 'lucide-react';
 import type { Formula, VesselId } from '#core/formula';
 import type { Reckoning } from '#core/reckoning';
 import type { Headspace, Vessel } from '#core/vessel';
@@ -19,6 +19,7 @@ interface JarPanelProps {
   readonly onVessel: (id: VesselId) => void;
   readonly onNewVessel: () => void;
   readonly onScale: () => void;
+  readonly onRound: () => void;
 }
 
 const WARNING: Partial<Record<Headspace, string>> = {
@@ -35,6 +36,7 @@ export function JarPanel({
   onVessel,
   onNewVessel,
   onScale,
+  onRound,
 }: JarPanelProps) {
   const { headspace } = reckoning;
   const volumeMl = reckoning.totals.mixedVolumeMl;
@@ -56,6 +58,9 @@ export function JarPanel({
           <span className="flex gap-1">
             <IconButton label="Scale this jar" onClick={onScale} disabled={volumeMl <= 0}>
               <Scaling size={16} aria-hidden />
+            </IconButton>
+            <IconButton label="Round to what can be measured" onClick={onRound} disabled={volumeMl <= 0}>
+              <Weight size={16} aria-hidden />
             </IconButton>
             <IconButton label="A vessel of your own" onClick={onNewVessel}>
               <Ruler size={16} aria-hidden />

@@ -5,6 +5,7 @@ import type { Settings } from '#contract';
 import { ComponentMark } from '../../drawing/ComponentMark';
 import { Track } from '../../drawing/Track';
 import { formatPercent } from '../../format';
+import { Button } from '../../ui/Button';
 import { MARKS, sentenceFor, showMeasure } from '../../palateWords';
 
 interface PalateRailProps {
@@ -15,6 +16,7 @@ interface PalateRailProps {
   readonly before: { readonly palate: Palate; readonly name: string } | null;
   readonly settings: Settings;
   readonly onMeasure: (key: PalateKey) => void;
+  readonly onWays: () => void;
   readonly onCautions: () => void;
 }
 
@@ -49,6 +51,7 @@ export function PalateRail({
   before,
   settings,
   onMeasure,
+  onWays,
   onCautions,
 }: PalateRailProps) {
   const { palate, portions } = judgement;
@@ -83,6 +86,9 @@ export function PalateRail({
               />
             ))}
           </ul>
+          <Button kind="main" className="mt-2 shrink-0" onClick={onWays}>
+            {style ? 'Ways into the band' : 'What would mend it'}
+          </Button>
           <CautionBox judgement={judgement} onAll={onCautions} />
         </>
       )}

@@ -48,3 +48,19 @@ export function ProblemLine({ problem, onChoose }: { problem: Problem; onChoose:
     </span>
   );
 }
+
+/** The version that was put in stays until the cook takes the newer one. */
+export function NewerLine({ number, onUse }: { number: number; onUse: () => void }) {
+  return (
+    <span className="flex flex-wrap items-center gap-2 text-quiet">
+      There is a v{number} by now.
+      <button
+        type="button"
+        className="min-h-8 rounded-md border border-edge bg-paper px-2 font-semibold text-ink"
+        onClick={onUse}
+      >
+        Use v{number}
+      </button>
+    </span>
+  );
+}

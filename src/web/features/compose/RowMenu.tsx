@@ -25,6 +25,12 @@ export function RowMenu({
             },
           },
           {
+            label: 'Swap for something else…',
+            onSelect: () => {
+              actions.swap(id);
+            },
+          },
+          {
             label: optional ? 'Always in' : 'Make optional',
             onSelect: () => {
               actions.patch(id, { optional: !optional });

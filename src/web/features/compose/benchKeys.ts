@@ -9,6 +9,7 @@ export const ROW_KEYS = [
   { keys: ['alt+o'], does: 'optional, or always in' },
   { keys: ['alt+l'], does: 'lock the amount, or unlock it' },
   { keys: ['alt+d'], does: 'ingredient, form and note' },
+  { keys: ['alt+w'], does: 'swap it for something else' },
   { keys: ['alt+x'], does: 'select, or let go' },
   { keys: ['shift+Delete'], does: 'take the addition out' },
 ];
@@ -20,6 +21,8 @@ export type BenchAct =
   | 'optional'
   | 'style'
   | 'cautions'
+  | 'ways'
+  | 'round'
   | 'scale'
   | 'vessel'
   | 'letGo'
@@ -34,7 +37,9 @@ const KEYS: readonly (Omit<Shortcut, 'run'> & { readonly act: BenchAct })[] = [
   { act: 'optional', keys: ['o'], does: 'count optional additions, or leave them out' },
   { act: 'style', keys: ['y'], does: 'choose the style aimed at' },
   { act: 'cautions', keys: ['c'], does: 'cautions and allergens' },
+  { act: 'ways', keys: ['b'], does: 'ways into the band' },
   { act: 'scale', keys: ['s'], does: 'scale this jar' },
+  { act: 'round', keys: ['m'], does: 'round to what can be measured' },
   { act: 'vessel', keys: ['v'], does: 'make a vessel of your own' },
   { act: 'letGo', keys: ['Escape'], does: 'let the selection go' },
   { act: 'undo', keys: ['mod+z'], does: 'undo', inFields: true },

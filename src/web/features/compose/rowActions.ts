@@ -10,6 +10,7 @@ export interface RowActions {
   /** Settles which ingredient an unread line means. */
   readonly name: (id: AdditionId, ingredientName: string) => void;
   readonly details: (id: AdditionId) => void;
+  readonly swap: (id: AdditionId) => void;
   /** Into the selection, or out of it. */
   readonly select: (id: AdditionId) => void;
 }

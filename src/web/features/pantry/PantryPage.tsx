@@ -75,7 +75,8 @@ export function PantryPage() {
 
   const all = useMemo(() => {
     const ownIds = new Set(own?.map(({ id }) => id as string));
-    return [...kitchen.catalogue.values()].map((ingredient): PantryRow => ({
+    const plain = [...kitchen.catalogue.values()].filter(({ made }) => !made);
+    return plain.map((ingredient): PantryRow => ({
       ingredient,
       entry: entryOf(kitchen.pantry, ingredient.id),
       own: ownIds.has(ingredient.id),

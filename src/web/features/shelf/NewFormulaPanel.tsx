@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { STYLE_IDS, STYLE_RECIPES, type StyleId } from '#core/palate';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
@@ -38,6 +39,12 @@ export function NewFormulaPanel({
       >
         Empty jar
       </Button>
+      <Link
+        to="/from-pantry"
+        className="ml-2 inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-bottle hover:bg-mint"
+      >
+        From the pantry: find the amounts
+      </Link>
       <h3 className="font-name mt-5 mb-1 font-bold">Or start from a style</h3>
       <p className="mb-2 text-sm text-quiet">Invented amounts, to be changed at once.</p>
       <ul className="grid gap-1 sm:grid-cols-2">

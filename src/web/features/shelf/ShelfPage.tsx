@@ -98,6 +98,7 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
         setPanel('new');
       },
     },
+    { keys: ['p'], does: 'from the pantry: find the amounts', run: () => void navigate('/from-pantry') },
     { keys: ['/'], does: 'search the shelf', run: () => search.current?.focus() },
     { keys: ['mod+z'], does: 'undo archiving or deleting', run: undoMove },
     {

@@ -1,0 +1,51 @@
+/**
+ * A frozen version of a formula as an ingredient of another: a house mayonnaise, a pesto, a dry mix,
+ * a finished base. The id pins the version, so that what was composed with it never changes by itself.
+ */
+import type { Ingredient, IngredientId } from './ingredient';
+
+/** What of a gram of it was poured as oil or as acidic liquid, and what it takes once mixed. */
+export interface MadeOf {
+  readonly formulaId: string;
+  readonly version: number;
+  /** A newer version exists, of this number; null: this is the latest. */
+  readonly newer: number | null;
+  readonly pouredOil: PerGram;
+  readonly acidLiquid: PerGram;
+  readonly mixedVolumeMlPerG: number;
+  readonly tastedMeqPer100G: number;
+  /** What a gram of it is made of; shares add up to 1. */
+  readonly parts: readonly { readonly ingredient: Ingredient; readonly massFraction: number }[];
+}
+
+export interface PerGram {
+  readonly g: number;
+  readonly ml: number;
+}
+const NONE: PerGram = { g: 0, ml: 0 };
+
+export const madeId = (formulaId: string, version: number): IngredientId =>
+  `made-${formulaId}-${version}` as IngredientId;
+
+/** Null where the id is that of a plain ingredient. */
+export function readMadeId(id: string): { readonly formulaId: string; readonly version: number } | null {
+  const match = /^made-([\w-]+)-(\d+)$/.exec(id);
+  return match ? { formulaId: match[1]!, version: Number(match[2]) } : null;
+}
+
+/** Oil as poured: hidden oil of creamy things is none. */
+export function pouredOilOf(ingredient: Ingredient): PerGram {
+  if (ingredient.made) return ingredient.made.pouredOil;
+  return ingredient.category === 'oil' ? { g: 1, ml: 1 / ingredient.spoonDensityGPerMl } : NONE;
+}
+
+/** Vinegar and citrus juice as poured. */
+export function acidLiquidOf(ingredient: Ingredient): PerGram {
+  if (ingredient.made) return ingredient.made.acidLiquid;
+  return ingredient.isAcidLiquid ? { g: 1, ml: 1 / ingredient.spoonDensityGPerMl } : NONE;
+}
+
+/** Whether a formula is in it, however deep. */
+export const isMadeWith = ({ made }: Ingredient, formulaId: string): boolean =>
+  made !== undefined &&
+  (made.formulaId === formulaId || made.parts.some(({ ingredient }) => isMadeWith(ingredient, formulaId)));

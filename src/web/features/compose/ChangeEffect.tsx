@@ -1,0 +1,45 @@
+import type { Effect } from '#core/balance';
+import type { Palate, Style } from '#core/palate';
+import { sayCaution, sayKeeping, type Keeping } from '#core/safety';
+import type { Settings } from '#contract';
+import { EffectTracks } from '../../drawing/EffectTracks';
+import { formatAmount } from '../../format';
+
+interface ChangeEffectProps {
+  readonly before: Palate;
+  readonly keepingBefore: Keeping;
+  readonly effect: Effect;
+  readonly style: Style | null;
+  readonly settings: Settings;
+}
+
+/** What a change does, before it is taken: the palate drawn, then volume, allergens, cautions and keeping. */
+export function ChangeEffect({ before, keepingBefore, effect, style, settings }: ChangeEffectProps) {
+  const { grownMl, score, newAllergens, goneAllergens, newCautions, goneCautions, keeping } = effect;
+  const graver = newCautions.filter(({ weight }) => weight !== 'note');
+  const volume =
+    Math.abs(grownMl) < 0.5
+      ? 'As much as before'
+      : `${formatAmount(Math.abs(grownMl), 'ml', settings)} ${grownMl > 0 ? 'more' : 'less'} in the jar`;
+  return (
+    <div className="grid gap-2">
+      <EffectTracks before={before} after={effect.palate} style={style} decimalSign={settings.decimalSign} />
+      <p className="text-sm text-quiet">
+        {volume}.{score !== null && style && ` ${score} of 100 in “${style.name}”.`}
+        {goneAllergens.length > 0 && ` No longer in it: ${goneAllergens.join(', ')}.`}
+        {goneCautions.length > 0 && graver.length === 0 && ' Fewer cautions than before.'}
+      </p>
+      {(newAllergens.length > 0 || graver.length > 0 || keeping.days !== keepingBefore.days) && (
+        <ul className="grid gap-0.5 border-l-4 border-l-acid pl-2 text-sm">
+          {newAllergens.length > 0 && (
+            <li className="font-semibold">New allergen: {newAllergens.join(', ')}.</li>
+          )}
+          {graver.map((caution) => (
+            <li key={caution.code}>{sayCaution(caution).what}</li>
+          ))}
+          {keeping.days !== keepingBefore.days && <li>{sayKeeping(keeping)}</li>}
+        </ul>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,173 @@
+import { useMemo, useState } from 'react';
+import type { PlanLine, RoundTo, Rounding } from '#core/balance';
+import { isMassUnit, isVolumeUnit, sensibly } from '#core/quantity';
+import type { Formula, ReadingContext } from '#core/formula';
+import { MEASURE_WORDS } from '#core/palate';
+import type { ReckonedAddition, Reckoning } from '#core/reckoning';
+import type { Settings } from '#contract';
+import { formatAmount, formatPercent, inSentence } from '../../format';
+import { takeRounding } from '../../store/balanceEdits';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Panel } from '../../ui/Panel';
+import { Working } from '../../ui/Working';
+import { showMeasure } from '../../palateWords';
+import { useSearch } from '../../workers/useSearch';
+
+interface RoundPanelProps {
+  readonly formula: Formula;
+  readonly reckoning: Reckoning;
+  readonly context: ReadingContext;
+  readonly settings: Settings;
+  readonly onTake: (next: Formula) => void;
+  readonly onClose: () => void;
+}
+
+const WAYS = [
+  { value: 'spoons', label: 'spoons and cups' },
+  { value: '0.1', label: '0.1 g scale' },
+  { value: '1', label: '1 g scale' },
+  { value: '5', label: '5 g scale' },
+  { value: 'mixed', label: '1 g scale, spoons for small things' },
+  { value: 'mixed5', label: '5 g scale, spoons for small things' },
+] as const;
+type Way = (typeof WAYS)[number]['value'];
+
+function roundTo(way: Way, { spoons }: Formula): RoundTo {
+  if (way === 'spoons') return { kind: 'spoons', spoons };
+  if (way === 'mixed') return { kind: 'mixed', readabilityG: 1, spoons };
+  if (way === 'mixed5') return { kind: 'mixed', readabilityG: 5, spoons };
+  return { kind: 'scale', readabilityG: Number(way) };
+}
+
+type Weighable = ReckonedAddition & { readonly reading: { readonly status: 'read' } };
+
+/** Amounts that can really be measured, and what that does to the taste. */
+export function RoundPanel({ formula, reckoning, context, settings, onTake, onClose }: RoundPanelProps) {
+  const [way, setWay] = useState<Way>('mixed');
+  const lines = useMemo(
+    () =>
+      reckoning.additions.filter(
+        (line): line is Weighable =>
+          line.counted && line.reading.status === 'read' && line.reading.massG.nominal > 0,
+      ),
+    [reckoning],
+  );
+  const question = useMemo(
+    () => ({
+      plan: lines.map(({ addition, reading }): PlanLine => ({
+        ingredient: reading.ingredient,
+        form: addition.form,
+        massG: reading.massG.nominal,
+        kept: addition.locked || isCounted(reading),
+      })),
+      to: roundTo(way, formula),
+    }),
+    [lines, way, formula],
+  );
+  const { search, stop, again } = useSearch('round', lines.length > 0 ? question : null);
+  const names = lines.map(({ reading }) => inSentence(reading.ingredient.name));
+  return (
+    <Panel title="Round to what can be measured" open onClose={onClose} wide>
+      <Chips label="Measured with" value={way} options={WAYS} onChange={setWay} />
+      {search.status === 'working' && <Working what="Trying roundings" done={search.done} onStop={stop} />}
+      {(search.status === 'failed' || search.status === 'stopped') && (
+        <p role="alert" className="mt-3">
+          {search.status === 'failed' ? search.message : 'Stopped.'}{' '}
+          <Button onClick={again}>Try again</Button>
+        </p>
+      )}
+      {lines.length === 0 && <p className="mt-3">There is nothing to round: add something that weighs.</p>}
+      {search.status === 'done' && (
+        <>
+          <p className="my-3" role="status" data-testid="rounding-says">
+            {sayRounding(search.answer, settings)}
+          </p>
+          <table className="mb-3 w-full text-left text-sm">
+            <caption className="sr-only">Amounts before and after rounding</caption>
+            <thead className="text-quiet">
+              <tr>
+                <th className="font-normal">Addition</th>
+                <th className="font-normal">as typed</th>
+                <th className="font-normal">rounded</th>
+                <th className="text-right font-normal">off by</th>
+              </tr>
+            </thead>
+            <tbody>
+              {search.answer.lines.map(({ index, text, massG, how, carrier }) => {
+                const { addition, reading } = lines[index]!;
+                const off = massG / reading.massG.nominal - 1;
+                return (
+                  <tr key={addition.id} className="border-t border-rule">
+                    <td className="py-1 pr-2">{reading.ingredient.name}</td>
+                    <td className="pr-2">
+                      {addition.amountText}{' '}
+                      <span className="text-quiet">{formatAmount(reading.massG.nominal, 'g', settings)}</span>
+                    </td>
+                    <td className="pr-2 font-semibold">
+                      {text ?? <span className="font-normal text-quiet">stays</span>}
+                      {carrier !== null && (
+                        <span className="block font-normal">
+                          stir 10 g into 90 g {names[carrier]}, take {sensibly(massG * 10)} g
+                        </span>
+                      )}
+                    </td>
+                    <td className="text-right">{how === 'kept' ? '–' : formatPercent(off, settings, 0)}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+          {search.answer.damage.length > 0 && (
+            <ul className="mb-4 text-sm" data-testid="damage">
+              {search.answer.damage.map(({ measure, before, after, steps }) => (
+                <li key={measure}>
+                  {MEASURE_WORDS[measure].title}: {showMeasure(measure, before, settings.decimalSign)} →{' '}
+                  {showMeasure(measure, after, settings.decimalSign)}
+                  {steps >= 1 && <strong>, a taster may notice</strong>}
+                </li>
+              ))}
+            </ul>
+          )}
+          <div className="flex gap-3">
+            <Button
+              kind="main"
+              onClick={() => {
+                const ids = lines.map(({ addition }) => addition.id);
+                onTake(takeRounding(formula, ids, search.answer.lines, names, context));
+                onClose();
+              }}
+            >
+              Take these amounts
+            </Button>
+            <Button onClick={onClose}>Leave as it was</Button>
+          </div>
+        </>
+      )}
+    </Panel>
+  );
+}
+
+/** A yolk or a clove is a whole thing already. */
+const isCounted = ({ amount }: Weighable['reading']): boolean =>
+  amount.kind !== 'measured' || !amount.terms.every(({ unit }) => isMassUnit(unit) || isVolumeUnit(unit));
+
+function sayRounding(
+  { loss, naiveLoss, proven, gap, volumeFactor, damage }: Rounding,
+  settings: Settings,
+): string {
+  const taste =
+    damage.length === 0
+      ? 'Nobody will taste the rounding'
+      : damage[0]!.steps < 1
+        ? 'Below what a taster notices'
+        : 'The rounding can be tasted';
+  const than = loss < naiveLoss - 1e-9 ? ', less harm than each to its nearest' : '';
+  const sure = proven
+    ? ' Proven best: every combination was tried.'
+    : gap !== null
+      ? ' The best found; not every combination was tried.'
+      : '';
+  const volume = `${volumeFactor >= 1 ? '+' : '−'}${formatPercent(Math.abs(volumeFactor - 1), settings, 1)}`;
+  return `${taste}${than}. Volume ${volume}.${sure}`;
+}

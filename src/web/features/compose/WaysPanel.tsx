@@ -1,0 +1,263 @@
+import { useMemo, useState } from 'react';
+import {
+  ASIDE,
+  candidatesFor,
+  COMPLAINT_WORDS,
+  COMPLAINTS,
+  sayDoses,
+  sayImpossible,
+  withDoses,
+  type Complaint,
+  type Remedy,
+  type RemedyAnswer,
+  type RemedyRequest,
+  type Severity,
+} from '#core/balance';
+import { costOf } from '#core/composition';
+import type { AdditionId, Formula, ReadingContext, VesselId } from '#core/formula';
+import type { IngredientId } from '#core/ingredient';
+import type { Style } from '#core/palate';
+import type { Judgement, Reckoning } from '#core/reckoning';
+import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
+import { formatAmount, formatMoney } from '../../format';
+import { freshAmountText, takeDoses } from '../../store/balanceEdits';
+import { newId } from '../../store/device';
+import { entryOf, packPriceOf, type Kitchen } from '../../store/kitchen';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Choice } from '../../ui/Choice';
+import { Panel } from '../../ui/Panel';
+import { Working } from '../../ui/Working';
+import { useSearch } from '../../workers/useSearch';
+import { ChangeEffect } from './ChangeEffect';
+
+interface WaysPanelProps {
+  readonly formula: Formula;
+  readonly reckoning: Reckoning;
+  readonly judgement: Judgement;
+  readonly style: Style | null;
+  readonly vessel: Vessel;
+  readonly context: ReadingContext;
+  readonly kitchen: Kitchen;
+  readonly onTake: (next: Formula) => void;
+  readonly onStyle: () => void;
+  readonly onClose: () => void;
+}
+
+const SEVERITIES = [
+  { value: '1', label: 'a little' },
+  { value: '2', label: 'clearly' },
+] as const;
+
+/** Ways into the band by adding: each with what it moves, before it is taken. */
+export function WaysPanel(props: WaysPanelProps) {
+  const { formula, reckoning, judgement, style, vessel, context, kitchen, onTake, onClose } = props;
+  const [complaint, setComplaint] = useState<Complaint>(style ? 'into-band' : 'too-sharp');
+  const [severity, setSeverity] = useState<'1' | '2'>('2');
+  const roomMl = roomIn(vessel, reckoning.totals.mixedVolumeMl);
+  const question = useMemo(
+    (): RemedyRequest => ({
+      portions: judgement.portions,
+      complaint,
+      severity: Number(severity) as Severity,
+      style,
+      roomMl,
+      mayAdd: candidatesFor(judgement.portions, {
+        catalogue: kitchen.catalogue,
+        stockG: (id) => entryOf(kitchen.pantry, id).onHandG,
+        locked: lockedIn(formula),
+      }),
+      unreadCount: reckoning.additions.filter(
+        ({ counted, reading }) => counted && reading.status === 'unread',
+      ).length,
+    }),
+    [judgement, complaint, severity, style, roomMl, kitchen, formula, reckoning],
+  );
+  const askable = style !== null || complaint !== 'into-band';
+  const { search, stop, again } = useSearch('remedies', askable ? question : null);
+  const say = (massG: number, ingredient: Parameters<typeof freshAmountText>[1]): string =>
+    freshAmountText(massG, ingredient, formula, context, kitchen.settings.amountsIn === 'spoons');
+  return (
+    <Panel title="Ways into the band" open onClose={onClose} wide>
+      <div className="mb-3 flex flex-wrap items-center gap-3">
+        <Choice
+          label="What is wrong"
+          value={complaint}
+          options={COMPLAINTS.map((value) => ({ value, label: COMPLAINT_WORDS[value] }))}
+          onChange={setComplaint}
+          className="min-w-44"
+        />
+        {complaint !== 'into-band' && (
+          <Chips label="How much" value={severity} options={SEVERITIES} onChange={setSeverity} />
+        )}
+        <p className="text-sm text-quiet">
+          By adding only; {formatAmount(Math.max(0, roomMl), 'ml', kitchen.settings)} of room in the{' '}
+          {vessel.name}. Locked amounts stay.
+        </p>
+      </div>
+      {!askable && (
+        <p>
+          No style is aimed at, so there is no band yet.{' '}
+          <Button onClick={props.onStyle}>Choose what it is aiming for</Button> or say what is wrong above.
+        </p>
+      )}
+      {search.status === 'working' && <Working what="Looking for ways" done={search.done} onStop={stop} />}
+      {search.status === 'stopped' && (
+        <p>
+          Stopped. <Button onClick={again}>Look again</Button>
+        </p>
+      )}
+      {search.status === 'failed' && (
+        <p role="alert" className="text-acid-ink">
+          {search.message} <Button onClick={again}>Look again</Button>
+        </p>
+      )}
+      {search.status === 'done' && (
+        <Answer
+          {...props}
+          answer={search.answer}
+          say={say}
+          onVessel={(vesselId) => {
+            onTake({ ...formula, vesselId });
+          }}
+          volumeMl={reckoning.totals.mixedVolumeMl}
+          onTake={(remedy) => {
+            onTake(
+              takeDoses(formula, reckoning.additions, remedy.doses, {
+                context,
+                newId: () => newId() as AdditionId,
+              }),
+            );
+            onClose();
+          }}
+        />
+      )}
+    </Panel>
+  );
+}
+
+function Answer({
+  answer,
+  say,
+  style,
+  kitchen,
+  judgement,
+  volumeMl,
+  onVessel,
+  onTake,
+}: Omit<WaysPanelProps, 'onTake'> & {
+  volumeMl: number;
+  onVessel: (id: VesselId) => void;
+  answer: RemedyAnswer;
+  say: Parameters<typeof sayDoses>[1];
+  onTake: (remedy: Remedy) => void;
+}) {
+  const { remedies, impossible, complaint, meaningless } = answer;
+  const aside = ASIDE[complaint];
+  const inBand = complaint === 'into-band' && remedies.length === 0 && impossible.length === 0;
+  return (
+    <div className="grid gap-3">
+      {meaningless && <p>Nothing in this jar makes it so: there is nothing to lower.</p>}
+      {inBand && <p>It lies inside every band of “{style?.name}” already.</p>}
+      <ol className="grid gap-3" data-testid="ways">
+        {remedies.map((remedy, index) => (
+          <li key={index} className="card border-l-4 border-l-bottle p-3">
+            <div className="mb-2 flex flex-wrap items-start justify-between gap-3">
+              <p className="font-name text-[1.05rem] font-semibold">
+                {remedy.verb}: add {sayDoses(remedy.doses, say)}.
+              </p>
+              <Button
+                kind={index === 0 ? 'main' : 'plain'}
+                onClick={() => {
+                  onTake(remedy);
+                }}
+              >
+                Take this way
+              </Button>
+            </div>
+            <ChangeEffect
+              before={answer.before.judgement.palate}
+              keepingBefore={answer.before.judgement.keeping}
+              effect={remedy.effect}
+              style={style}
+              settings={kitchen.settings}
+            />
+            <CostOf remedy={remedy} kitchen={kitchen} portions={judgement.portions} />
+          </li>
+        ))}
+      </ol>
+      {impossible.length > 0 && (
+        <ul className="grid gap-1 text-sm" data-testid="impossible">
+          {impossible.map((why) => (
+            <li key={why.planId}>
+              <strong>{why.verb}:</strong> {sayImpossible(why, say).join(' ')}
+              {why.moreRoom && (
+                <LargerVessel
+                  neededMl={volumeMl + why.moreRoom.volumeMl}
+                  vessels={kitchen.vessels}
+                  onVessel={onVessel}
+                />
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
+      {aside && <p className="text-sm text-quiet">{aside}</p>}
+    </div>
+  );
+}
+
+/** The smallest vessel that has the room. */
+function LargerVessel({
+  neededMl,
+  vessels,
+  onVessel,
+}: {
+  neededMl: number;
+  vessels: readonly Vessel[];
+  onVessel: (id: VesselId) => void;
+}) {
+  const [larger] = [...vessels]
+    .filter((vessel) => vessel.closes && roomIn(vessel, neededMl) >= 0)
+    .sort((a, b) => a.brimfulVolumeMl - b.brimfulVolumeMl);
+  if (!larger) return null;
+  return (
+    <span className="mt-1.5 mb-1 block">
+      <Button
+        onClick={() => {
+          onVessel(larger.id);
+        }}
+      >
+        Move it to the {larger.name}
+      </Button>
+    </span>
+  );
+}
+
+function CostOf({
+  remedy,
+  kitchen,
+  portions,
+}: {
+  remedy: Remedy;
+  kitchen: Kitchen;
+  portions: Judgement['portions'];
+}) {
+  const added = withDoses(portions, remedy.doses).slice(portions.length);
+  const { total, lines, unpriced } = costOf(added, packPriceOf(kitchen.pantry));
+  if (lines.every(({ cost }) => cost === 0)) return null;
+  return (
+    <p className="mt-1 text-sm text-quiet">
+      Costs {formatMoney(total, kitchen.settings)} more
+      {unpriced.length > 0 && ', not counting what has no price'}.
+    </p>
+  );
+}
+
+/** To three quarters of brimful where it is shaken; a bowl may be fuller. */
+function roomIn(vessel: Vessel, volumeMl: number): number {
+  return vessel.brimfulVolumeMl * (vessel.closes ? AMBER_SHARE : HARDLY_MIXES_SHARE) - volumeMl;
+}
+
+const lockedIn = ({ additions }: Formula): ReadonlySet<IngredientId> =>
+  new Set(additions.flatMap(({ locked, ingredientId }) => (locked && ingredientId ? [ingredientId] : [])));

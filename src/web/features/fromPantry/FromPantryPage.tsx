@@ -1,0 +1,283 @@
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import {
+  leaningsAsked,
+  readLeanings,
+  type FormulateAnswer,
+  type Rounding,
+  type RoundTo,
+} from '#core/balance';
+import { emptyFormula, type Addition, type AdditionId, type FormulaId } from '#core/formula';
+import { MEASURE_WORDS } from '#core/palate';
+import { DEFAULT_VESSEL_ID, SHAKE_LINE_SHARE, type Vessel } from '#core/vessel';
+import { sayError, useCreateFormulaMutation } from '../../api/kitchenApi';
+import { freshAmountText } from '../../store/balanceEdits';
+import { newId } from '../../store/device';
+import { contextFor, useKitchen } from '../../store/kitchen';
+import { useStyles } from '../../store/styles';
+import { readDecimal } from '../../readDecimal';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { Working } from '../../ui/Working';
+import { useSearch } from '../../workers/useSearch';
+import { AnswerColumn } from './AnswerColumn';
+import { HandList } from './HandList';
+import { onHandOf, type HandLine } from './handLines';
+
+const VOLUME_LIMITS = { low: 10, high: 100_000 };
+const START: readonly HandLine[] = [
+  { id: 'water', text: 'water', useUp: false },
+  { id: 'salt', text: 'fine table salt', useUp: false },
+];
+const MEASURES = [
+  { value: 'mixed', label: 'scale, spoons for small things' },
+  { value: 'spoons', label: 'spoons and cups' },
+  { value: 'scale', label: '1 g scale' },
+] as const;
+
+/** "This vinegar, this oil, half a lemon, yoghurt: 300 ml of something lemony and light." */
+export function FromPantryPage() {
+  const kitchen = useKitchen();
+  const { settings } = kitchen;
+  const styles = useStyles();
+  const navigate = useNavigate();
+  const [lines, setLines] = useState<readonly HandLine[]>(START);
+  const [volumeText, setVolumeText] = useState('300');
+  const [styleId, setStyleId] = useState(styles[0]!.id);
+  const [wish, setWish] = useState('');
+  const [measuredWith, setMeasuredWith] = useState<(typeof MEASURES)[number]['value']>('mixed');
+  const [create, creating] = useCreateFormulaMutation();
+  const empty = useMemo(
+    () => emptyFormula('From the pantry', DEFAULT_VESSEL_ID, settings.spoons),
+    [settings.spoons],
+  );
+  const context = useMemo(() => contextFor(empty, kitchen), [empty, kitchen]);
+  const style = styles.find(({ id }) => id === styleId) ?? null;
+  const volumeMl = readDecimal(volumeText);
+  const volumeFits = volumeMl !== null && volumeMl >= VOLUME_LIMITS.low && volumeMl <= VOLUME_LIMITS.high;
+  const onHand = useMemo(() => onHandOf(lines, context), [lines, context]);
+  const wished = useMemo(() => readLeanings(wish, onHand), [wish, onHand]);
+  const question = useMemo(() => {
+    if (!volumeFits || onHand.length <= START.length) return null;
+    const asked = leaningsAsked(wished.leanings, onHand, style);
+    const to: RoundTo =
+      measuredWith === 'spoons'
+        ? { kind: 'spoons', spoons: settings.spoons }
+        : measuredWith === 'scale'
+          ? { kind: 'scale', readabilityG: 1 }
+          : { kind: 'mixed', readabilityG: 1, spoons: settings.spoons };
+    return { request: { volumeMl, style, ...asked }, to };
+  }, [volumeFits, volumeMl, onHand, wished, style, measuredWith, settings.spoons]);
+  const { search, stop, again } = useSearch('formulate', question);
+  const open = (answer: FormulateAnswer, rounding: Rounding): void => {
+    const id = newId() as FormulaId;
+    const additions = answer.portions.map(({ ingredient, form }, rank): Addition => ({
+      id: newId() as AdditionId,
+      amountText: wordsOf(
+        rounding,
+        rank,
+        () => freshAmountText(rounding.lines[rank]!.massG, ingredient, empty, context),
+        settings.decimalSign,
+      ),
+      ingredientId: ingredient.id,
+      ingredientText: ingredient.name,
+      form,
+      note: '',
+      phase: ingredient.category === 'oil' ? 'oil' : 'base',
+      optional: false,
+      locked: false,
+      rank,
+    }));
+    const formula = {
+      ...empty,
+      name: wish.trim()
+        ? `${wish.trim().charAt(0).toUpperCase()}${wish.trim().slice(1)}`.slice(0, 120)
+        : empty.name,
+      vesselId: vesselFor(kitchen.vessels, answer.state.mixedVolumeMl).id,
+      servingVolumeMl: settings.servingVolumeMl,
+      styleId,
+      additions,
+    };
+    void create({ id, formula })
+      .unwrap()
+      .then(
+        () => navigate(`/formulas/${id}/compose`),
+        () => undefined,
+      );
+  };
+  return (
+    <div className="grid gap-4 lg:grid-cols-[360px_minmax(0,1fr)]">
+      <section aria-label="What is there" className="card grid content-start gap-3 p-4">
+        <h1 className="font-name text-xl font-bold">From the pantry</h1>
+        <HandList lines={lines} onLines={setLines} context={context} kitchen={kitchen} />
+      </section>
+      <section aria-label="What it should be" className="card grid min-w-0 content-start gap-3 p-4">
+        <div className="flex flex-wrap items-start gap-x-4 gap-y-3">
+          <Field
+            label="To make, ml"
+            className="w-28"
+            inputMode="decimal"
+            value={volumeText}
+            onText={setVolumeText}
+            problem={volumeFits ? null : `A volume from ${VOLUME_LIMITS.low} ml to 100 l, such as 300.`}
+          />
+          <div className="grid gap-1 font-semibold">
+            In the style of
+            <Choice
+              label="Style"
+              value={styleId}
+              options={styles.map(({ id, name }) => ({ value: id, label: name }))}
+              onChange={setStyleId}
+              className="min-w-52 font-normal"
+            />
+          </div>
+          <Field
+            label="How it should be"
+            className="min-w-56 flex-1"
+            value={wish}
+            maxLength={120}
+            placeholder="lemony and light"
+            onText={setWish}
+            hint={sayWish(wished, style?.name ?? '')}
+          />
+        </div>
+        <Chips label="Measured with" value={measuredWith} options={MEASURES} onChange={setMeasuredWith} />
+        {creating.isError && (
+          <p role="alert" className="font-semibold text-acid-ink">
+            Not opened. {sayError(creating.error)}
+          </p>
+        )}
+        {!question && volumeFits && (
+          <p className="text-quiet">
+            Say what is there: an acid, an oil or something creamy. Amounts are limits; without one there is
+            enough.
+          </p>
+        )}
+        {search.status === 'working' && <Working what="Finding amounts" done={search.done} onStop={stop} />}
+        {(search.status === 'stopped' || search.status === 'failed') && (
+          <p role="alert">
+            {search.status === 'failed' ? search.message : 'Stopped.'}{' '}
+            <Button onClick={again}>Look again</Button>
+          </p>
+        )}
+        {search.status === 'done' && question && (
+          <Answers
+            answer={search.answer}
+            onOpen={open}
+            busy={creating.isLoading}
+            volumeMl={volumeMl!}
+            columns={(entry, rounding) => (
+              <AnswerColumn
+                answer={entry}
+                rounding={rounding}
+                style={style}
+                settings={settings}
+                say={(line, massG, ingredient) =>
+                  wordsOf(
+                    rounding,
+                    line,
+                    () => freshAmountText(massG, ingredient, empty, context),
+                    settings.decimalSign,
+                  )
+                }
+              />
+            )}
+          />
+        )}
+      </section>
+    </div>
+  );
+}
+
+type Found = Extract<ReturnType<typeof useSearch<'formulate'>>['search'], { status: 'done' }>['answer'];
+
+function Answers({
+  answer: { outcome, roundings },
+  columns,
+  onOpen,
+  busy,
+  volumeMl,
+}: {
+  answer: Found;
+  columns: (answer: FormulateAnswer, rounding: Rounding) => React.ReactNode;
+  onOpen: (answer: FormulateAnswer, rounding: Rounding) => void;
+  busy: boolean;
+  volumeMl: number;
+}) {
+  switch (outcome.status) {
+    case 'not-enough':
+      return (
+        <p role="status">
+          All of that together makes {Math.floor(outcome.mostMl)} ml, not {volumeMl} ml. Ask for less, or add
+          something.
+        </p>
+      );
+    case 'too-much':
+      return (
+        <p role="status">
+          What is to be used up takes {Math.ceil(outcome.leastMl)} ml already. Ask for more, or let some of it
+          stay.
+        </p>
+      );
+    case 'nothing-to-aim-for':
+      return <p role="status">This style has no windows to aim for. Choose another.</p>;
+    case 'answers':
+      return (
+        <ol
+          className="grid gap-3 sm:grid-cols-[repeat(auto-fill,minmax(12.25rem,1fr))]"
+          data-testid="answers"
+        >
+          {outcome.answers.map((entry, index) => (
+            <li key={index} className="flex flex-col rounded-lg border border-rule bg-paper p-3">
+              {columns(entry, roundings[index]!)}
+              <Button
+                kind={index === 0 ? 'main' : 'plain'}
+                className="mt-3"
+                disabled={busy}
+                onClick={() => {
+                  onOpen(entry, roundings[index]!);
+                }}
+              >
+                Open as a draft
+              </Button>
+            </li>
+          ))}
+        </ol>
+      );
+  }
+}
+
+/** As rounded; a dilution is weighed as it is here. */
+function wordsOf(
+  rounding: Rounding,
+  line: number,
+  exact: () => string,
+  decimalSign: 'point' | 'comma',
+): string {
+  const text = rounding.lines[line]?.text ?? exact();
+  return decimalSign === 'comma' ? text.replace('.', ',') : text;
+}
+
+/** The smallest that closes and holds it below the shake line; else the largest there is. */
+function vesselFor(vessels: readonly Vessel[], volumeMl: number): Vessel {
+  const bySize = [...vessels].sort((a, b) => a.brimfulVolumeMl - b.brimfulVolumeMl);
+  return (
+    bySize.find(({ closes, brimfulVolumeMl }) => closes && brimfulVolumeMl * SHAKE_LINE_SHARE >= volumeMl) ??
+    bySize.at(-1)!
+  );
+}
+
+function sayWish(
+  { leanings, unread }: ReturnType<typeof readLeanings>,
+  styleName: string,
+): string | undefined {
+  const parts = leanings.map(({ word, about }) =>
+    about.kind === 'acid'
+      ? `${word}: ${about.ingredient.name.toLowerCase()} as the only acid`
+      : `${word}: ${MEASURE_WORDS[about.measure].title.toLowerCase()} near the ${about.share < 0.5 ? 'low' : 'high'} end of “${styleName}”`,
+  );
+  if (unread.length > 0) parts.push(`not understood: ${unread.join(', ')}`);
+  return parts.length > 0 ? `${parts.join('; ')}.` : undefined;
+}

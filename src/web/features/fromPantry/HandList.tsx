@@ -1,0 +1,148 @@
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import type { ReadingContext } from '#core/formula';
+import { componentOf } from '#core/ingredient';
+import { ComponentMark } from '../../drawing/ComponentMark';
+import { formatAmount } from '../../format';
+import { newId } from '../../store/device';
+import type { Kitchen } from '../../store/kitchen';
+import { Button, IconButton } from '../../ui/Button';
+import { readHandLine, type HandLine } from './handLines';
+
+interface HandListProps {
+  readonly lines: readonly HandLine[];
+  readonly onLines: (lines: readonly HandLine[]) => void;
+  readonly context: ReadingContext;
+  readonly kitchen: Kitchen;
+}
+
+const MOST_LINES = 40;
+
+/** What may go in: a line each; amounts are limits, "use it up" makes one a must. */
+export function HandList({ lines, onLines, context, kitchen }: HandListProps) {
+  const [text, setText] = useState('');
+  const add = (texts: readonly string[]): void => {
+    const fresh = texts.map((entry) => entry.trim()).filter(Boolean);
+    onLines(
+      [...lines, ...fresh.map((entry) => ({ id: newId(), text: entry, useUp: false }))].slice(0, MOST_LINES),
+    );
+    setText('');
+  };
+  const stocked = Object.entries(kitchen.pantry).filter(([, { onHandG }]) => (onHandG ?? 0) > 0);
+  return (
+    <>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          // "oil, half a lemon, yoghurt" is three things.
+          add(text.split(/[,;]/));
+        }}
+      >
+        <label className="grid gap-1 font-semibold">
+          What is there
+          <input
+            className="field w-full font-normal"
+            value={text}
+            maxLength={400}
+            placeholder="cider vinegar, half a lemon, 200 g yoghurt"
+            list="hand-ingredients"
+            onChange={(event) => {
+              setText(event.target.value);
+            }}
+            onPaste={(event) => {
+              const pasted = event.clipboardData.getData('text').split(/\r?\n/);
+              if (pasted.length < 2) return;
+              event.preventDefault();
+              add(pasted);
+            }}
+          />
+        </label>
+        <datalist id="hand-ingredients">
+          {[...kitchen.catalogue.values()].map(({ id, name }) => (
+            <option key={id} value={name} />
+          ))}
+        </datalist>
+        <p className="mt-1 text-sm text-quiet">Enter adds it. Several at once, with commas between.</p>
+      </form>
+      <ul className="grid" data-testid="on-hand">
+        {lines.map((line) => (
+          <HandRow
+            key={line.id}
+            line={line}
+            context={context}
+            settings={kitchen.settings}
+            onUseUp={(useUp) => {
+              onLines(lines.map((other) => (other.id === line.id ? { ...other, useUp } : other)));
+            }}
+            onDrop={() => {
+              onLines(lines.filter(({ id }) => id !== line.id));
+            }}
+          />
+        ))}
+      </ul>
+      {stocked.length > 0 && (
+        <Button
+          className="justify-self-start"
+          onClick={() => {
+            const known = new Set(lines.map(({ text: entry }) => entry));
+            const fresh = stocked
+              .flatMap(([id, { onHandG }]) => {
+                const ingredient = kitchen.catalogue.get(id as never);
+                return ingredient ? [`${Math.floor(onHandG!)} g ${ingredient.name}`] : [];
+              })
+              .filter((entry) => !known.has(entry));
+            add(fresh);
+          }}
+        >
+          Everything the pantry has ({stocked.length})
+        </Button>
+      )}
+    </>
+  );
+}
+
+function HandRow({
+  line,
+  context,
+  settings,
+  onUseUp,
+  onDrop,
+}: {
+  line: HandLine;
+  context: ReadingContext;
+  settings: Kitchen['settings'];
+  onUseUp: (useUp: boolean) => void;
+  onDrop: () => void;
+}) {
+  const reading = readHandLine(line.text, context);
+  const read = reading.status === 'read';
+  return (
+    <li className="flex items-center gap-2 border-b border-rule py-1.5">
+      <ComponentMark component={read ? componentOf(reading.ingredient) : null} />
+      <span className="min-w-0 flex-1 leading-5">
+        <span className="block [overflow-wrap:anywhere]">{line.text}</span>
+        <span className={`block text-[0.8125rem] leading-4 ${read ? 'text-quiet' : 'text-acid-ink'}`}>
+          {read
+            ? `${reading.ingredient.name}, ${reading.massG === null ? 'enough of it' : `${line.useUp ? 'all' : 'up to'} ${formatAmount(reading.massG, 'g', settings)}`}`
+            : `Not in the pantry.${reading.near.length ? ` Near it: ${reading.near.join('; ')}.` : ''}`}
+        </span>
+      </span>
+      {read && reading.massG !== null && (
+        <label className="flex min-h-8 items-center gap-1.5 text-sm">
+          <input
+            type="checkbox"
+            className="size-4 accent-bottle"
+            checked={line.useUp}
+            onChange={(event) => {
+              onUseUp(event.target.checked);
+            }}
+          />
+          use it up
+        </label>
+      )}
+      <IconButton label={`Take out ${line.text}`} onClick={onDrop}>
+        <X size={16} aria-hidden />
+      </IconButton>
+    </li>
+  );
+}

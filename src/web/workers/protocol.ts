@@ -1,0 +1,33 @@
+/** What page and worker say to each other. Everything is plain data. */
+import type {
+  FormulateOutcome,
+  FormulateRequest,
+  Progress,
+  RemedyAnswer,
+  RemedyRequest,
+  Rounding,
+  PlanLine,
+  RoundTo,
+} from '#core/balance';
+
+export interface Questions {
+  readonly remedies: RemedyRequest;
+  readonly formulate: { readonly request: FormulateRequest; readonly to: RoundTo };
+  readonly round: { readonly plan: readonly PlanLine[]; readonly to: RoundTo };
+}
+export interface Answers {
+  readonly remedies: RemedyAnswer;
+  /** With each answer rounded to what can be measured. */
+  readonly formulate: { readonly outcome: FormulateOutcome; readonly roundings: readonly Rounding[] };
+  readonly round: Rounding;
+}
+export type Kind = keyof Questions;
+
+export type ToWorker =
+  | { readonly type: 'ask'; readonly id: number; readonly kind: Kind; readonly question: Questions[Kind] }
+  | { readonly type: 'cancel'; readonly id: number };
+
+export type FromWorker =
+  | { readonly type: 'progress'; readonly id: number; readonly progress: Progress }
+  | { readonly type: 'answer'; readonly id: number; readonly answer: Answers[Kind] }
+  | { readonly type: 'failed'; readonly id: number; readonly message: string };

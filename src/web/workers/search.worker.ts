@@ -1,0 +1,71 @@
+/** Searches for amounts away from the page, so that typing never waits for them. */
+import { formulate, roundPlan, searchRemedies, type PlanLine, type Rounding, type Work } from '#core/balance';
+import { drive } from './drive';
+import type { Answers, FromWorker, Kind, Questions, ToWorker } from './protocol';
+
+const cancelled = new Set<number>();
+const say = (message: FromWorker): void => {
+  self.postMessage(message);
+};
+
+function workFor(kind: Kind, question: Questions[Kind]): Work<Answers[Kind]> {
+  switch (kind) {
+    case 'remedies':
+      return searchRemedies(question as Questions['remedies']);
+    case 'formulate':
+      return formulateAndRound(question as Questions['formulate']);
+    case 'round': {
+      const { plan, to } = question as Questions['round'];
+      return once(() => roundPlan(plan, to));
+    }
+  }
+}
+
+function* formulateAndRound({ request, to }: Questions['formulate']): Work<Answers['formulate']> {
+  const outcome = yield* formulate(request);
+  if (outcome.status !== 'answers') return { outcome, roundings: [] };
+  const roundings: Rounding[] = [];
+  for (const [index, { portions }] of outcome.answers.entries()) {
+    yield { done: index / outcome.answers.length, total: 1 };
+    const plan = portions.map(({ ingredient, form, massG }): PlanLine => {
+      const most = request.onHand.find((item) => item.ingredient.id === ingredient.id)?.maxG;
+      return {
+        ingredient,
+        form,
+        massG: massG.nominal,
+        kept: false,
+        ...(most == null ? {} : { mostG: most }),
+      };
+    });
+    roundings.push(roundPlan(plan, to));
+  }
+  return { outcome, roundings };
+}
+
+function* once<T>(work: () => T): Work<T> {
+  yield { done: 0, total: 1 };
+  return work();
+}
+
+async function answer(id: number, kind: Kind, question: Questions[Kind]): Promise<void> {
+  try {
+    const found = await drive(workFor(kind, question), {
+      stopped: () => cancelled.has(id),
+      onProgress: (progress) => {
+        say({ type: 'progress', id, progress });
+      },
+      now: () => performance.now(),
+      breathe: () => new Promise((resolve) => setTimeout(resolve, 0)),
+    });
+    if (found) say({ type: 'answer', id, answer: found });
+  } catch (error) {
+    say({ type: 'failed', id, message: error instanceof Error ? error.message : String(error) });
+  } finally {
+    cancelled.delete(id);
+  }
+}
+
+self.addEventListener('message', ({ data }: MessageEvent<ToWorker>) => {
+  if (data.type === 'cancel') cancelled.add(data.id);
+  else void answer(data.id, data.kind, data.question);
+});
