@@ -2,11 +2,13 @@
 import { startDemo } from '../e2e/demoServer';
 import { benchKeyToNeedle } from './keyToNeedle';
 import { benchLargeShelf } from './largeShelf';
+import { benchBalance } from './balance';
 import { benchPh } from './phBalance';
 import { benchRecalculation } from './recalculation';
 
 benchRecalculation();
 benchPh();
+benchBalance();
 const server = await startDemo();
 try {
   await benchKeyToNeedle(server);

@@ -3,8 +3,9 @@ import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterEach, describe, expect, it } from 'vitest';
 import type { FormulaRecord, Settings } from '#contract';
-import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
-import { reckonFormula } from '#core/reckoning';
+import type { Formula } from '#core/formula';
+import { measuringWith, REFERENCE_CATALOGUE, type Catalogue } from '#core/ingredient';
+import { reckonFormula, withMade } from '#core/reckoning';
 import { STARTING_VESSELS } from '#core/vessel';
 import { DEMO_FORMULAS, DEMO_KITCHEN_NAME } from './demo/demoKitchen';
 import { demoFormula } from './demo/loadDemo';
@@ -87,11 +88,16 @@ describe('the demo kitchen', () => {
     (_name, demo) => {
       const { working } = demoFormula(demo);
       const vessel = STARTING_VESSELS.find(({ id }) => id === working.vesselId)!;
-      const reckoning = reckonFormula(working, vessel, {
-        catalogue: REFERENCE_CATALOGUE,
-        decimalSign: 'point',
-        measuring: measuringWith(working.spoons),
-      });
+      const contextFor = ({ spoons }: Formula, catalogue: Catalogue) =>
+        ({ catalogue, decimalSign: 'point', measuring: measuringWith(spoons) }) as const;
+      const versions = DEMO_FORMULAS.flatMap((other) =>
+        demoFormula(other).versions.map((formula, index, all) => {
+          return { formulaId: other.id, number: index + 1, latest: all.length, formula };
+        }),
+      );
+      const catalogue = withMade(REFERENCE_CATALOGUE, versions, contextFor);
+      const reckoning = reckonFormula(working, vessel, contextFor(working, catalogue));
+      expect(reckoning.additions.filter(({ reading }) => reading.status === 'unread')).toEqual([]);
       expect(reckoning.headspace).not.toBe('overflows');
       expect(reckoning.totals.mixedVolumeMl).toBeGreaterThan(150);
       expect(reckoning.servings).toBeGreaterThan(4);

@@ -318,20 +318,24 @@ function programFor(
         unit,
       );
     }
-    const middle = middles[row.key] ?? (window.low > 0 ? (window.low + window.high) / 2 : null);
-    if (middle === null) continue;
-    const price = MIDDLE_PRICE * weight * (middles[row.key] === undefined ? 1 : MOVED_MIDDLE);
-    const [over, under] = [slack(price), slack(price)];
-    add(
-      off(row, middle),
-      [
-        [over, -unit],
-        [under, unit],
-      ],
-      equal(row, middle),
-      null,
-      unit,
-    );
+    const moved = middles[row.key];
+    const middle = moved ?? (window.low + window.high) / 2;
+    const price = MIDDLE_PRICE * weight * (moved === undefined ? 1 : MOVED_MIDDLE);
+    // Less is fine where a window begins at nothing.
+    const oneSided = window.low === 0 && moved === undefined;
+    const over = slack(price);
+    if (oneSided) add(off(row, middle), [[over, -unit]], { high: equal(row, middle).high }, null, unit);
+    else
+      add(
+        off(row, middle),
+        [
+          [over, -unit],
+          [slack(price), unit],
+        ],
+        equal(row, middle),
+        null,
+        unit,
+      );
   }
   const width = objective.length;
   const upper = [

@@ -52,3 +52,5 @@ export {
   type SayAmount,
 } from './sayBalance';
 export { leaningsAsked, readLeanings, type Leaning, type ReadLeanings } from './leanings';
+export { PLANS } from './complaints';
+export { PlanSearch, subsetsOf } from './remedy';

@@ -178,6 +178,11 @@ describe('plans of a complaint', () => {
     }
   });
 
+  it('asks for nothing where all is well', () => {
+    const well = dressing('olive_ev 90ml, vin_redwine6 30ml, salt_table 1.7g');
+    expect(solve(well)).toMatchObject({ remedies: [], impossible: [], alreadyMet: true });
+  });
+
   it('refuses an empty jar', () => {
     expect(() => solve([])).toThrow(RangeError);
   });

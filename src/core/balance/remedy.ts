@@ -8,7 +8,7 @@
  */
 import { mixedVolumeMlPerG } from '#core/composition';
 import type { Ingredient } from '#core/ingredient';
-import { solveLinear, type LinearRow } from '#core/numeric';
+import { scaledRow, solveLinear, type LinearRow } from '#core/numeric';
 import { PALATE, type PalateKey, type PalatePortion, type Style } from '#core/palate';
 import { exactly } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
@@ -65,6 +65,8 @@ export interface RemedyAnswer {
   readonly impossible: readonly Impossible[];
   /** Plans that say nothing of this dressing: there is no garlic to be too harsh. */
   readonly meaningless: boolean;
+  /** Nothing has to be added. */
+  readonly alreadyMet: boolean;
 }
 
 const MOST_INGREDIENTS = 3;
@@ -84,7 +86,7 @@ export function* searchRemedies(request: RemedyRequest): Work<RemedyAnswer> {
   const specs = PLANS[request.complaint];
   const remedies: Remedy[] = [];
   const impossible: Impossible[] = [];
-  let meaningful = false;
+  let [meaningful, met] = [false, false];
   for (const [index, spec] of specs.entries()) {
     const targets = spec.targets(now, windows, request.severity);
     if (!targets) continue;
@@ -93,6 +95,7 @@ export function* searchRemedies(request: RemedyRequest): Work<RemedyAnswer> {
     const search = new PlanSearch(request, before, spec, targets, mayAdd);
     const found = yield* search.run(index / specs.length, 1 / specs.length);
     if (found.length > 0) remedies.push(...found);
+    else if (search.alreadyMet) met = true;
     else impossible.push(diagnose(search));
   }
   return {
@@ -101,6 +104,7 @@ export function* searchRemedies(request: RemedyRequest): Work<RemedyAnswer> {
     remedies: ranked(remedies),
     impossible,
     meaningless: !meaningful,
+    alreadyMet: met,
   };
 }
 
@@ -108,6 +112,8 @@ export function* searchRemedies(request: RemedyRequest): Work<RemedyAnswer> {
 export class PlanSearch {
   readonly rows: readonly MeasureRow[];
   readonly limits: Limits;
+  /** Nothing has to be added for it. */
+  alreadyMet = false;
 
   constructor(
     readonly request: RemedyRequest,
@@ -164,7 +170,11 @@ export class PlanSearch {
       );
       const key = used.join();
       // A larger subset that leaves a member out is the smaller one over again.
-      if (used.length === 0 || seen.has(key)) continue;
+      if (used.length === 0) {
+        this.alreadyMet = true;
+        return [];
+      }
+      if (seen.has(key)) continue;
       seen.add(key);
       const cost = used.reduce(
         (sum, j) => sum + 1 + y[subset.indexOf(j)]! / doseG(this.mayAdd[j]!.ingredient, this.before.massG),
@@ -172,14 +182,20 @@ export class PlanSearch {
       );
       found.push({ used, y: used.map((j) => y[subset.indexOf(j)]!), cost });
     }
-    return found
-      .sort(
-        (a, b) =>
-          a.cost - b.cost ||
-          a.used.length - b.used.length ||
-          this.names(a.used).localeCompare(this.names(b.used)),
-      )
-      .slice(0, MOST_CENTRED)
+    found.sort(
+      (a, b) =>
+        a.cost - b.cost ||
+        a.used.length - b.used.length ||
+        this.names(a.used).localeCompare(this.names(b.used)),
+    );
+    // Of answers that lean on the same thing only the least is worth working out.
+    const leading = new Map<string, (typeof found)[number]>();
+    for (const entry of found) {
+      const main = kindOf(this.mayAdd[mostOf(entry.used, entry.y)]!.ingredient);
+      if (!leading.has(main)) leading.set(main, entry);
+    }
+    return [...leading.values()]
+      .slice(0, this.spec.answers + SPARE)
       .map(({ used, y, cost }) => this.remedyFor(used, this.centred(used, y, limits) ?? y, cost));
   }
 
@@ -189,37 +205,63 @@ export class PlanSearch {
 
   /** Stage one: the least that does it; null where these few cannot. */
   leastAddition(subset: readonly number[], limits: Limits, unlimited = false): readonly number[] | null {
+    const rows = this.hardRows(subset, limits, unlimited);
+    if (rows.some(hopeless)) return null;
     const outcome = solveLinear({
       objective: subset.map((j) => 1 / doseG(this.mayAdd[j]!.ingredient, this.before.massG)),
-      rows: this.hardRows(subset, limits, unlimited),
+      rows,
+      scaled: true,
       upper: subset.map((j) => (unlimited ? null : this.mayAdd[j]!.stockG)),
     });
     return outcome.status === 'optimal' ? outcome.values : null;
   }
 
+  /** Windows, targets, room and gum as scaled rows over a few of what may go in. */
   hardRows(subset: readonly number[], limits: Limits, unlimited = false): readonly LinearRow[] {
-    const rows = limitRows(this.rowsOf(subset), limits);
-    const { roomMl } = this.request;
-    const room =
-      roomMl === null || unlimited
-        ? []
-        : [
-            {
-              coefficients: subset.map((j) => mixedVolumeMlPerG(this.mayAdd[j]!.ingredient)),
-              high: Math.max(0, roomMl),
-            },
-          ];
-    return [...rows, ...room, ...(this.spec.gum ? this.gumRows(subset) : [])];
+    const rows: LinearRow[] = [];
+    for (const { row, isRoom } of this.allRows(limits)) {
+      if (isRoom && unlimited) continue;
+      const coefficients: number[] = [];
+      for (const j of subset) coefficients.push(row.coefficients[j]!);
+      rows.push({ ...row, coefficients });
+    }
+    return rows;
+  }
+
+  private readonly known = new Map<
+    Limits,
+    readonly { readonly row: LinearRow; readonly isRoom: boolean }[]
+  >();
+
+  /** The rows over everything that may go in: each subset takes its columns from them. */
+  private allRows(limits: Limits): readonly { readonly row: LinearRow; readonly isRoom: boolean }[] {
+    let all = this.known.get(limits);
+    if (!all) {
+      const { roomMl } = this.request;
+      const volumes = this.mayAdd.map(({ ingredient }) => mixedVolumeMlPerG(ingredient));
+      all = [
+        ...limitRows(this.rows, limits).map((row) => ({ row, isRoom: false })),
+        ...(roomMl === null
+          ? []
+          : [{ row: { coefficients: volumes, high: Math.max(0, roomMl) }, isRoom: true }]),
+        ...(this.spec.gum ? [{ row: this.gumRow(), isRoom: false }] : []),
+      ].map(({ row, isRoom }) => ({ row: scaledRow(row), isRoom }));
+      this.known.set(limits, all);
+    }
+    return all;
   }
 
   /** Xanthan at 0.1 to 0.2 % of the water; under 0.08 % it may do harm. */
-  private gumRows(subset: readonly number[]): readonly LinearRow[] {
+  private gumRow(): LinearRow {
     const waterG = this.request.portions.reduce(
       (sum, { ingredient, massG }) => sum + ingredient.composition.water * massG.nominal,
       0,
     );
-    const gum = subset.map((j) => (this.mayAdd[j]!.ingredient.category === 'thickener' ? 1 : 0));
-    return [{ coefficients: gum, low: GUM_OF_WATER.low * waterG, high: GUM_OF_WATER.high * waterG }];
+    return {
+      coefficients: this.mayAdd.map(({ ingredient }) => (ingredient.category === 'thickener' ? 1 : 0)),
+      low: GUM_OF_WATER.low * waterG,
+      high: GUM_OF_WATER.high * waterG,
+    };
   }
 
   private rowsOf(subset: readonly number[]): readonly MeasureRow[] {
@@ -307,9 +349,19 @@ export class PlanSearch {
 }
 
 const PROGRESS_EVERY = 12;
-const MOST_CENTRED = 12;
+/** Worked out beyond what is asked for, in case some are sent back. */
+const SPARE = 2;
 const TASTER_LEEWAY = 0.9;
 const GUM_OF_WATER = { low: 0.001, high: 0.002 };
+
+/** No amount of these can turn a row that asks for less into one that holds. */
+const hopeless = ({ coefficients, high, low }: LinearRow): boolean =>
+  (high !== undefined && high < 0 && coefficients.every((c) => c >= 0)) ||
+  (low !== undefined && low > 0 && coefficients.every((c) => c <= 0));
+
+/** Of which most goes in. */
+const mostOf = (used: readonly number[], y: readonly number[]): number =>
+  used.reduce((most, j, i) => (y[i]! > y[used.indexOf(most)]! ? j : most), used[0]!);
 
 /** Two oils or two salts make one answer; two acids taste different. */
 const kindOf = ({ category, id }: Ingredient): string => (['oil', 'salt'].includes(category) ? category : id);

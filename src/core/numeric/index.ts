@@ -3,6 +3,7 @@ export { findRoot, type RootOptions, type RootResult } from './root';
 export { fractionExtreme, type UncertainTerm } from './fractionRange';
 export {
   rowExcess,
+  scaledRow,
   shadowPrices,
   solveLinear,
   type LinearOutcome,

@@ -19,6 +19,8 @@ export interface LinearProgram {
   readonly upper?: readonly (number | null)[];
   /** Which variables must be whole. */
   readonly whole?: readonly number[];
+  /** The rows went through {@link scaledRow} already: for many programs cut from the same rows. */
+  readonly scaled?: boolean;
   /** Branches at most, for programs with whole variables. */
   readonly mostBranches?: number;
 }
@@ -31,12 +33,14 @@ export type LinearOutcome =
   | { readonly status: 'unbounded' };
 
 const PRECISION = 1e-9;
+/** Programs here settle within a few dozen pivots; beyond this the simplex goes round in circles. */
+const MOST_PIVOTS = 2000;
 /** How far a scaled row may be off in an answer. */
 export const ROW_TOLERANCE = 1e-7;
 
 /** @throws RangeError where a coefficient or bound is not finite: misuse, not an outcome */
 export function solveLinear(program: LinearProgram): LinearOutcome {
-  const scaled = program.rows.map(scaledRow);
+  const scaled = program.scaled ? program.rows : program.rows.map(scaledRow);
   // Degenerate programs can make the simplex go round in circles. Which pivots it takes hangs on the
   // order of rows and on ties, so it is tried again in another order, then with rows a hair apart.
   for (const [turned, hair] of TRIES) {
@@ -61,13 +65,16 @@ function attempt(
 ): LinearOutcome | 'cycled' {
   const { objective, upper, whole, mostBranches } = program;
   const columns: [number, number][][] = objective.map((cost) => [[-1, finite(cost)]]);
-  const constraints: [number, Constraint][] = scaled.map(({ coefficients, low, high }, row) => {
-    coefficients.forEach((value, column) => {
+  const constraints: [number, Constraint][] = [];
+  for (let row = 0; row < scaled.length; row++) {
+    const { coefficients, low, high } = scaled[row]!;
+    for (let column = 0; column < coefficients.length; column++) {
+      const value = coefficients[column]!;
       if (value !== 0) columns[column]!.push([row, value]);
-    });
-    const apart = hair * (row + 1) * Math.max(1, Math.abs(low ?? 0), Math.abs(high ?? 0));
-    return [row, limits(low, high, apart)];
-  });
+    }
+    const apart = hair === 0 ? 0 : hair * (row + 1) * Math.max(1, Math.abs(low ?? 0), Math.abs(high ?? 0));
+    constraints.push([row, limits(low, high, apart)]);
+  }
   upper?.forEach((limit, column) => {
     if (limit === null) return;
     const row = constraints.length;
@@ -86,7 +93,7 @@ function attempt(
     {
       precision: PRECISION,
       includeZeroVariables: true,
-      checkCycles: true,
+      maxPivots: MOST_PIVOTS,
       ...(mostBranches === undefined ? {} : { maxIterations: mostBranches }),
     },
   );
@@ -139,22 +146,31 @@ export function shadowPrices({ objective, rows, upper = [] }: LinearProgram): re
   return prices;
 }
 
-function scaledRow({ coefficients, low, high }: LinearRow): LinearRow {
-  const largest = coefficients.reduce((most, value) => Math.max(most, Math.abs(finite(value))), 0);
+/** The row divided by its largest coefficient. */
+export function scaledRow({ coefficients, low, high }: LinearRow): LinearRow {
+  let largest = 0;
+  for (const value of coefficients) largest = Math.max(largest, Math.abs(finite(value)));
   const scale = largest > 0 ? 1 / largest : 1;
-  return {
-    coefficients: coefficients.map((value) => value * scale),
-    ...(low === undefined ? {} : { low: finite(low) * scale }),
-    ...(high === undefined ? {} : { high: finite(high) * scale }),
-  };
+  return rowOf(
+    coefficients.map((value) => value * scale),
+    low === undefined ? undefined : finite(low) * scale,
+    high === undefined ? undefined : finite(high) * scale,
+  );
+}
+
+function rowOf(
+  coefficients: readonly number[],
+  low: number | undefined,
+  high: number | undefined,
+): LinearRow {
+  if (low === undefined) return high === undefined ? { coefficients } : { coefficients, high };
+  return high === undefined ? { coefficients, low } : { coefficients, low, high };
 }
 
 function limits(low: number | undefined, high: number | undefined, apart: number): Constraint {
-  if (apart === 0 && low !== undefined && low === high) return { equal: low };
-  return {
-    ...(low === undefined ? {} : { min: low - apart }),
-    ...(high === undefined ? {} : { max: high + apart }),
-  };
+  if (low === undefined) return high === undefined ? {} : { max: high + apart };
+  if (high === undefined) return { min: low - apart };
+  return low === high && apart === 0 ? { equal: low } : { min: low - apart, max: high + apart };
 }
 
 /** How far a row is outside its limits, relative to them. */

@@ -3,6 +3,8 @@ import type { SpoonSystem } from '#core/quantity';
 
 export interface DemoLine {
   readonly text: string;
+  /** A frozen version of another formula instead of an ingredient: its id and number; `text` is the amount. */
+  readonly made?: readonly [formulaId: string, version: number];
   readonly note?: string;
   readonly optional?: boolean;
   readonly phase?: 'base' | 'oil' | 'finish';
@@ -250,5 +252,39 @@ export const DEMO_FORMULAS: readonly DemoFormula[] = [
       { text: '1 tbsp tarragon, chopped', phase: 'finish' },
     ],
     history: [{ note: 'green bean salad', cook: 'ida', before: { 6: '60 ml' } }],
+  },
+  {
+    id: 'house-mayonnaise',
+    name: 'House mayonnaise',
+    vesselId: 'beaker_800',
+    spoons: 'metric',
+    styleId: 'yolk_built',
+    lines: [
+      { text: '2 yolks, at room temperature' },
+      { text: '30 ml white wine vinegar' },
+      { text: '2 tsp Dijon mustard' },
+      { text: '½ tsp fine sea salt' },
+      { text: '280 ml sunflower oil' },
+      { text: '2 tsp lemon juice', phase: 'finish' },
+    ],
+    history: [
+      { note: 'the old way', cook: 'ida', before: { 1: '20 ml', 4: '320 ml' } },
+      { note: 'sharper, looser', cook: 'runa', before: {} },
+    ],
+  },
+  {
+    id: 'chive-pepper',
+    name: 'Chive & pepper',
+    vesselId: 'preserving_jar_500',
+    spoons: 'metric',
+    styleId: 'mayo_buttermilk',
+    lines: [
+      { text: '120 g', made: ['house-mayonnaise', 1], note: 'from the first version, not the new one' },
+      { text: '100 g buttermilk' },
+      { text: '2 tsp cider vinegar' },
+      { text: '¼ tsp fine sea salt' },
+      { text: '8 grinds black pepper' },
+      { text: '3 tbsp chives, snipped', phase: 'finish' },
+    ],
   },
 ];

@@ -6,12 +6,13 @@ import {
   readLine,
   usualPhase,
   type Addition,
+  type AdditionLine,
   type AdditionId,
   type Formula,
   type FormulaId,
   type VesselId,
 } from '#core/formula';
-import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
+import { madeId, measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
 import type { FormulaStore } from '../features/formulas/store';
 import type { KitchenStore } from '../features/kitchen/store';
 import {
@@ -82,14 +83,26 @@ export function demoFormula(demo: DemoFormula): { working: Formula; versions: re
   return { working, versions };
 }
 
+/** A formula inside a formula: its version is pinned by the id, the words are shown only if it were gone. */
+function madeLine(amountText: string, [formulaId, version]: readonly [string, number]): AdditionLine {
+  const name = DEMO_FORMULAS.find(({ id }) => id === formulaId)?.name ?? formulaId;
+  return {
+    amountText,
+    ingredientId: madeId(formulaId, version),
+    ingredientText: `${name} v${version}`,
+    form: '',
+    reading: { status: 'unread', problem: { code: 'no-ingredient' } },
+  };
+}
+
 function toAddition(demo: DemoFormula, line: DemoFormula['lines'][number], index: number): Addition {
   const context = {
     catalogue: REFERENCE_CATALOGUE,
     measuring: measuringWith(demo.spoons),
     decimalSign: 'point',
   } as const;
-  const read = readLine(line.text, context);
-  if (read.reading.status === 'unread') {
+  const read = line.made ? madeLine(line.text, line.made) : readLine(line.text, context);
+  if (!line.made && read.reading.status === 'unread') {
     throw new Error(`Demo ${demo.id}, line ${index + 1}: “${line.text}” cannot be read.`);
   }
   return {

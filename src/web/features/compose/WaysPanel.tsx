@@ -152,13 +152,14 @@ function Answer({
   say: Parameters<typeof sayDoses>[1];
   onTake: (remedy: Remedy) => void;
 }) {
-  const { remedies, impossible, complaint, meaningless } = answer;
+  const { remedies, impossible, complaint, meaningless, alreadyMet } = answer;
   const aside = ASIDE[complaint];
-  const inBand = complaint === 'into-band' && remedies.length === 0 && impossible.length === 0;
   return (
     <div className="grid gap-3">
       {meaningless && <p>Nothing in this jar makes it so: there is nothing to lower.</p>}
-      {inBand && <p>It lies inside every band of “{style?.name}” already.</p>}
+      {alreadyMet && (
+        <p>{style ? `It lies inside every band of “${style.name}” already.` : 'Nothing has to be added.'}</p>
+      )}
       <ol className="grid gap-3" data-testid="ways">
         {remedies.map((remedy, index) => (
           <li key={index} className="card border-l-4 border-l-bottle p-3">

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import {
   leaningsAsked,
@@ -15,6 +15,7 @@ import { freshAmountText } from '../../store/balanceEdits';
 import { newId } from '../../store/device';
 import { contextFor, useKitchen } from '../../store/kitchen';
 import { useStyles } from '../../store/styles';
+import { useKept } from '../../store/useKept';
 import { readDecimal } from '../../readDecimal';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
@@ -43,11 +44,11 @@ export function FromPantryPage() {
   const { settings } = kitchen;
   const styles = useStyles();
   const navigate = useNavigate();
-  const [lines, setLines] = useState<readonly HandLine[]>(START);
-  const [volumeText, setVolumeText] = useState('300');
-  const [styleId, setStyleId] = useState(styles[0]!.id);
-  const [wish, setWish] = useState('');
-  const [measuredWith, setMeasuredWith] = useState<(typeof MEASURES)[number]['value']>('mixed');
+  const [lines, setLines] = useKept<readonly HandLine[]>('hand', START);
+  const [volumeText, setVolumeText] = useKept('volume', '300');
+  const [styleId, setStyleId] = useKept<string>('style', styles[0]!.id);
+  const [wish, setWish] = useKept('wish', '');
+  const [measuredWith, setMeasuredWith] = useKept<(typeof MEASURES)[number]['value']>('measured', 'mixed');
   const [create, creating] = useCreateFormulaMutation();
   const empty = useMemo(
     () => emptyFormula('From the pantry', DEFAULT_VESSEL_ID, settings.spoons),
