@@ -30,6 +30,47 @@ const VIEWS = [
     before: (page) => page.getByTestId('aim').click(),
   },
   {
+    name: 'ways',
+    path: '/formulas/ginger-sesame/compose',
+    size: WIDE,
+    before: async (page) => {
+      await page.keyboard.press('b');
+      await page.getByRole('button', { name: 'Take this way' }).first().waitFor();
+    },
+  },
+  {
+    name: 'from-pantry',
+    path: '/from-pantry',
+    size: WIDE,
+    before: async (page) => {
+      const there = page.getByRole('combobox', { name: 'What is there' });
+      await there.fill('cider vinegar, half a lemon, 200 g yoghurt, rapeseed oil, honey');
+      await there.press('Enter');
+      await page.getByRole('combobox', { name: 'Style' }).click();
+      await page.getByRole('option', { name: /^Yoghurt/ }).click();
+      await page.getByRole('button', { name: 'Open as a draft' }).first().waitFor();
+    },
+  },
+  {
+    name: 'swap',
+    path: '/formulas/chive-pepper/compose',
+    size: WIDE,
+    before: async (page) => {
+      await page.getByRole('textbox', { name: /^Amount of House mayonnaise/ }).press('Alt+w');
+      await page.getByRole('combobox', { name: 'Swap for' }).fill('Greek strained yoghurt');
+      await page.getByTestId('swaps').getByRole('button', { name: 'Swap' }).first().waitFor();
+    },
+  },
+  {
+    name: 'round',
+    path: '/formulas/walnut-cider/compose',
+    size: WIDE,
+    before: async (page) => {
+      await page.keyboard.press('m');
+      await page.getByTestId('rounding-says').waitFor();
+    },
+  },
+  {
     name: 'cautions',
     path: '/formulas/yolk-horseradish/compose',
     size: WIDE,

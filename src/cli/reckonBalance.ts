@@ -54,9 +54,10 @@ export function mend(portions: readonly JudgedPortion[], ask: MendAsk) {
     searchRemedies({ portions, complaint, severity, style, roomMl, mayAdd, allowAll: allow !== null }),
   );
   return {
-    remedies: answer.remedies.map(({ planId, verb, doses, effect, burden }) => ({
+    remedies: answer.remedies.map(({ planId, verb, doses, effect, burden, partial = false }) => ({
       plan: planId,
-      message: `${verb}: add ${sayDoses(doses)}.`,
+      partial,
+      message: `${partial ? 'Part of the way' : verb}: add ${sayDoses(doses)}.`,
       additions: doses.map(({ mayAdd: { ingredient }, massG }) => amount(ingredient, massG)),
       burden,
       ...effectFor(effect),

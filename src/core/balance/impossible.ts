@@ -10,7 +10,7 @@ import type { Category, Ingredient } from '#core/ingredient';
 import { solveLinear } from '#core/numeric';
 import { PALATE, type PalateKey } from '#core/palate';
 import { limitRows } from './program';
-import type { Dose, PlanSearch } from './remedy';
+import type { Dose, PlanSearch } from './planSearch';
 
 export interface Dilution {
   readonly measure: PalateKey;

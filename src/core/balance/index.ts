@@ -3,14 +3,8 @@ export { ASIDE, COMPLAINTS, type Complaint, type Severity } from './complaints';
 export { effectOf, stateOf, type Effect, type State } from './effect';
 export type { Dilution, Impossible } from './impossible';
 export { type MayAdd } from './program';
-export {
-  searchRemedies,
-  withDoses,
-  type Dose,
-  type Remedy,
-  type RemedyAnswer,
-  type RemedyRequest,
-} from './remedy';
+export { withDoses, type Dose, type Remedy, type RemedyRequest } from './planSearch';
+export { searchRemedies, type RemedyAnswer } from './remedy';
 export { finish, type Progress, type Work } from './steps';
 export {
   formulate,
@@ -53,4 +47,4 @@ export {
 } from './sayBalance';
 export { leaningsAsked, readLeanings, type Leaning, type ReadLeanings } from './leanings';
 export { PLANS } from './complaints';
-export { PlanSearch, subsetsOf } from './remedy';
+export { PlanSearch, subsetsOf } from './planSearch';

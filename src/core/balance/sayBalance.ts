@@ -5,7 +5,7 @@ import { sensibly } from '#core/quantity';
 import type { Complaint } from './complaints';
 import type { Missed, Obstacle, Variant } from './formulate';
 import type { Impossible } from './impossible';
-import type { Dose } from './remedy';
+import type { Dose } from './planSearch';
 
 export type SayAmount = (massG: number, ingredient: Ingredient) => string;
 export const inGrams: SayAmount = (massG) => `${sensibly(massG)} g`;

@@ -163,12 +163,13 @@ function Answer({
       <ol className="grid gap-3" data-testid="ways">
         {remedies.map((remedy, index) => (
           <li key={index} className="card border-l-4 border-l-bottle p-3">
-            <div className="mb-2 flex flex-wrap items-start justify-between gap-3">
-              <p className="font-name text-[1.05rem] font-semibold">
-                {remedy.verb}: add {sayDoses(remedy.doses, say)}.
+            <div className="mb-2 flex flex-wrap items-start justify-between gap-3 sm:flex-nowrap">
+              <p className="font-name min-w-0 text-[1.05rem] font-semibold">
+                {remedy.partial ? 'Part of the way' : remedy.verb}: add {sayDoses(remedy.doses, say)}.
               </p>
               <Button
                 kind={index === 0 ? 'main' : 'plain'}
+                className="shrink-0"
                 onClick={() => {
                   onTake(remedy);
                 }}

@@ -1,0 +1,365 @@
+/**
+ * One plan of a complaint: its rows, its subsets, its answers. Every subset of up to three things that
+ * may go in is a linear program
+ *   min Σ y_j / dose_j + 1 per ingredient,  rows of ./program, Σ v_j y_j ≤ room, y_j ≤ stock_j
+ * and the best subset is then centred: total ≤ 1.05 of the least + 0.5 g per 100 g, min Σ |N − c D| /
+ * (step D0), because the first answer parks measures on the edge of a window.
+ */
+import { mixedVolumeMlPerG } from '#core/composition';
+import type { Ingredient } from '#core/ingredient';
+import { scaledRow, solveLinear, type LinearRow } from '#core/numeric';
+import { PALATE, type PalateKey, type PalatePortion, type Style } from '#core/palate';
+import { exactly } from '#core/quantity';
+import type { JudgedPortion } from '#core/reckoning';
+import type { Complaint, PlanSpec, Severity } from './complaints';
+import { effectOf, lessAcidThanAllowed, type Effect, type State } from './effect';
+import { centreOf } from './centre';
+import {
+  doseG,
+  keepWithin,
+  limitRows,
+  measureRows,
+  valueOf,
+  type Limits,
+  type MayAdd,
+  type MeasureRow,
+} from './program';
+import type { Work } from './steps';
+
+export interface RemedyRequest {
+  readonly portions: readonly JudgedPortion[];
+  readonly complaint: Complaint;
+  readonly severity: Severity;
+  readonly style: Style | null;
+  /** How much may still go in, ml; null: no limit. */
+  readonly roomMl: number | null;
+  readonly mayAdd: readonly MayAdd[];
+  /** What may go in was named: the plans' own lists do not narrow it. */
+  readonly allowAll?: boolean;
+  readonly unreadCount?: number;
+}
+
+export interface Dose {
+  readonly mayAdd: MayAdd;
+  readonly massG: number;
+}
+
+export interface Remedy {
+  readonly status: 'possible';
+  readonly planId: string;
+  readonly verb: string;
+  readonly doses: readonly Dose[];
+  readonly effect: Effect;
+  /** Kitchen steps, lower is less: what plans are ranked by, with what they newly bring. */
+  readonly burden: number;
+  /** It goes part of the way: something stays outside. */
+  readonly partial?: boolean;
+}
+
+const MOST_INGREDIENTS = 3;
+const MOST_CUTS = 5;
+const ACID_CUT = 1.1;
+/** Centring may add this much beyond the least. */
+const CENTRING = { factor: 1.05, per100G: 0.5 };
+/** Below this share of a dose a line is numerical dust. */
+const DUST = 1e-4;
+
+/** One plan: its rows, its subsets, its answers. */
+export class PlanSearch {
+  readonly rows: readonly MeasureRow[];
+  readonly limits: Limits;
+  /** Nothing has to be added for it. */
+  alreadyMet = false;
+
+  constructor(
+    readonly request: RemedyRequest,
+    readonly before: State,
+    readonly spec: PlanSpec,
+    readonly targets: Limits,
+    readonly mayAdd: readonly MayAdd[],
+  ) {
+    this.rows = measureRows(request.portions, mayAdd);
+    this.limits = this.withTargets(keepWithin(this.rows, request.style?.windows ?? {}));
+  }
+
+  *run(start: number, share: number): Work<readonly Remedy[]> {
+    let limits = this.limits;
+    for (let cut = 0; cut <= MOST_CUTS; cut++) {
+      const found = yield* this.solveSubsets(limits, start, share);
+      const kept = found.filter(({ effect }) => !lessAcidThanAllowed(effect));
+      if (kept.length > 0) return this.distinct(kept);
+      if (found.length === 0) return [];
+      const acid = found[0]!.effect.palate.acid.value ?? 0;
+      limits = { ...limits, acid: { ...limits.acid, low: acid * ACID_CUT } };
+    }
+    return [];
+  }
+
+  /** The taster wins: the complained measure may leave its window on the other side. */
+  private withTargets(kept: Limits): Limits {
+    const limits: Partial<Record<PalateKey, Limits[PalateKey]>> = { ...kept };
+    for (const key of Object.keys(this.targets) as PalateKey[]) {
+      const { low, high } = this.targets[key]!;
+      const window = kept[key];
+      limits[key] = {
+        ...((low ?? window?.low) === undefined
+          ? {}
+          : { low: low ?? Math.min(window!.low!, (high ?? Infinity) * TASTER_LEEWAY) }),
+        ...((high ?? window?.high) === undefined
+          ? {}
+          : { high: high ?? Math.max(window!.high!, (low ?? 0) / TASTER_LEEWAY) }),
+      };
+    }
+    return limits;
+  }
+
+  private *solveSubsets(limits: Limits, start: number, share: number): Work<readonly Remedy[]> {
+    const subsets = subsetsOf(this.mayAdd.length, MOST_INGREDIENTS);
+    const found: { used: readonly number[]; y: readonly number[]; cost: number }[] = [];
+    const seen = new Set<string>();
+    for (const [index, subset] of subsets.entries()) {
+      if (index % PROGRESS_EVERY === 0) yield { done: start + (share * index) / subsets.length, total: 1 };
+      const y = this.leastAddition(subset, limits);
+      if (!y) continue;
+      const used = subset.filter(
+        (j, i) => y[i]! > DUST * doseG(this.mayAdd[j]!.ingredient, this.before.massG),
+      );
+      const key = used.join();
+      // A larger subset that leaves a member out is the smaller one over again.
+      if (used.length === 0) {
+        this.alreadyMet = true;
+        return [];
+      }
+      if (seen.has(key)) continue;
+      seen.add(key);
+      const cost = used.reduce(
+        (sum, j) => sum + 1 + y[subset.indexOf(j)]! / doseG(this.mayAdd[j]!.ingredient, this.before.massG),
+        0,
+      );
+      found.push({ used, y: used.map((j) => y[subset.indexOf(j)]!), cost });
+    }
+    found.sort(
+      (a, b) =>
+        a.cost - b.cost ||
+        a.used.length - b.used.length ||
+        this.names(a.used).localeCompare(this.names(b.used)),
+    );
+    // Of answers that lean on the same thing only the least is worth working out.
+    const leading = new Map<string, (typeof found)[number]>();
+    for (const entry of found) {
+      const main = kindOf(this.mayAdd[mostOf(entry.used, entry.y)]!.ingredient);
+      if (!leading.has(main)) leading.set(main, entry);
+    }
+    return [...leading.values()]
+      .slice(0, this.spec.answers + SPARE)
+      .map(({ used, y, cost }) => this.remedyFor(used, this.centred(used, y, limits) ?? y, cost));
+  }
+
+  private names(used: readonly number[]): string {
+    return used.map((j) => this.mayAdd[j]!.ingredient.name).join();
+  }
+
+  /** Stage one: the least that does it; null where these few cannot. */
+  leastAddition(subset: readonly number[], limits: Limits, unlimited = false): readonly number[] | null {
+    const rows = this.hardRows(subset, limits, unlimited);
+    if (rows.some(hopeless)) return null;
+    const outcome = solveLinear({
+      objective: subset.map((j) => 1 / doseG(this.mayAdd[j]!.ingredient, this.before.massG)),
+      rows,
+      scaled: true,
+      upper: subset.map((j) => (unlimited ? null : this.mayAdd[j]!.stockG)),
+    });
+    return outcome.status === 'optimal' ? outcome.values : null;
+  }
+
+  /** Windows, targets, room and gum as scaled rows over a few of what may go in. */
+  hardRows(subset: readonly number[], limits: Limits, unlimited = false): readonly LinearRow[] {
+    const rows: LinearRow[] = [];
+    for (const { row, isRoom } of this.allRows(limits)) {
+      if (isRoom && unlimited) continue;
+      const coefficients: number[] = [];
+      for (const j of subset) coefficients.push(row.coefficients[j]!);
+      rows.push({ ...row, coefficients });
+    }
+    return rows;
+  }
+
+  /** Σ v y ≤ room over everything that may go in; null where there is no limit. */
+  roomRow(): LinearRow | null {
+    const { roomMl } = this.request;
+    if (roomMl === null) return null;
+    return {
+      coefficients: this.mayAdd.map(({ ingredient }) => mixedVolumeMlPerG(ingredient)),
+      high: Math.max(0, roomMl),
+    };
+  }
+
+  private readonly known = new Map<
+    Limits,
+    readonly { readonly row: LinearRow; readonly isRoom: boolean }[]
+  >();
+
+  /** The rows over everything that may go in: each subset takes its columns from them. */
+  private allRows(limits: Limits): readonly { readonly row: LinearRow; readonly isRoom: boolean }[] {
+    let all = this.known.get(limits);
+    if (!all) {
+      const room = this.roomRow();
+      all = [
+        ...limitRows(this.rows, limits).map((row) => ({ row, isRoom: false })),
+        ...(room ? [{ row: room, isRoom: true }] : []),
+        ...(this.spec.gum ? [{ row: this.gumRow(), isRoom: false }] : []),
+      ].map(({ row, isRoom }) => ({ row: scaledRow(row), isRoom }));
+      this.known.set(limits, all);
+    }
+    return all;
+  }
+
+  /** Xanthan at 0.1 to 0.2 % of the water; under 0.08 % it may do harm. */
+  private gumRow(): LinearRow {
+    const waterG = this.request.portions.reduce(
+      (sum, { ingredient, massG }) => sum + ingredient.composition.water * massG.nominal,
+      0,
+    );
+    return {
+      coefficients: this.mayAdd.map(({ ingredient }) => (ingredient.category === 'thickener' ? 1 : 0)),
+      low: GUM_OF_WATER.low * waterG,
+      high: GUM_OF_WATER.high * waterG,
+    };
+  }
+
+  private rowsOf(subset: readonly number[]): readonly MeasureRow[] {
+    return this.rows.map((row) => ({
+      ...row,
+      n: subset.map((j) => row.n[j]!),
+      d: subset.map((j) => row.d[j]!),
+    }));
+  }
+
+  /** Stage two: hardly more, but in the middle of the windows. */
+  private centred(
+    used: readonly number[],
+    least: readonly number[],
+    limits: Limits,
+  ): readonly number[] | null {
+    const rows = this.rowsOf(used);
+    const goals = rows.flatMap((row) => {
+      const window = this.request.style?.windows[row.key];
+      const centre = window && centreOf(window, limits[row.key]);
+      return centre && row.d0 > 1e-9 ? [{ row, ...centre }] : [];
+    });
+    if (goals.length === 0) return null;
+    const width = used.length + 2 * goals.length;
+    const wide = (coefficients: readonly number[]): number[] => [
+      ...coefficients,
+      ...Array.from({ length: width - used.length }, () => 0),
+    ];
+    const total = least.reduce((sum, y) => sum + y, 0);
+    const slack = (CENTRING.per100G * this.before.massG) / 100;
+    const outcome = solveLinear({
+      objective: wide(used.map(() => 0)).map((_, i) => (i < used.length ? 0 : 1)),
+      rows: [
+        ...this.hardRows(used, limits).map((row) => ({ ...row, coefficients: wide(row.coefficients) })),
+        { coefficients: wide(used.map(() => 1)), high: CENTRING.factor * total + slack },
+        ...goals.map(({ row, value, oneSided }, g): LinearRow => {
+          const coefficients = wide(row.n.map((n, j) => n - value * row.d[j]!));
+          const scale = PALATE[row.key].step * row.d0;
+          coefficients[used.length + 2 * g] = -scale;
+          if (!oneSided) coefficients[used.length + 2 * g + 1] = scale;
+          const bound = value * row.d0 - row.n0;
+          return oneSided ? { coefficients, high: bound } : { coefficients, low: bound, high: bound };
+        }),
+      ],
+      upper: [
+        ...used.map((j) => this.mayAdd[j]!.stockG),
+        ...Array.from({ length: 2 * goals.length }, () => null),
+      ],
+    });
+    return outcome.status === 'optimal' ? outcome.values.slice(0, used.length) : null;
+  }
+
+  remedyFor(used: readonly number[], y: readonly number[], cost: number): Remedy {
+    const doses = used
+      .map((j, i): Dose => ({ mayAdd: this.mayAdd[j]!, massG: y[i]! }))
+      .filter(({ mayAdd, massG }) => massG > DUST * doseG(mayAdd.ingredient, this.before.massG))
+      .sort((a, b) => b.massG - a.massG);
+    const after = withDoses(this.request.portions, doses);
+    const effect = effectOf(this.before, after, this.request.style);
+    return {
+      status: 'possible',
+      planId: this.spec.id,
+      verb: this.spec.verb,
+      doses,
+      effect,
+      burden: cost + burdenOf(effect),
+    };
+  }
+
+  /** The best of each kind: answers that lean on the same thing are one answer. */
+  private distinct(found: readonly Remedy[]): readonly Remedy[] {
+    const kept: Remedy[] = [];
+    for (const remedy of ranked(found)) {
+      const main = remedy.doses[0] && kindOf(remedy.doses[0].mayAdd.ingredient);
+      if (main && kept.every(({ doses }) => kindOf(doses[0]!.mayAdd.ingredient) !== main)) kept.push(remedy);
+      if (kept.length === this.spec.answers) break;
+    }
+    return kept;
+  }
+
+  now(key: PalateKey): number | null {
+    const row = this.rows.find((candidate) => candidate.key === key);
+    return row ? valueOf(row) : null;
+  }
+}
+
+const PROGRESS_EVERY = 12;
+/** Worked out beyond what is asked for, in case some are sent back. */
+const SPARE = 2;
+const TASTER_LEEWAY = 0.9;
+const GUM_OF_WATER = { low: 0.001, high: 0.002 };
+
+/** No amount of these can turn a row that asks for less into one that holds. */
+const hopeless = ({ coefficients, high, low }: LinearRow): boolean =>
+  (high !== undefined && high < 0 && coefficients.every((c) => c >= 0)) ||
+  (low !== undefined && low > 0 && coefficients.every((c) => c <= 0));
+
+/** Of which most goes in. */
+const mostOf = (used: readonly number[], y: readonly number[]): number =>
+  used.reduce((most, j, i) => (y[i]! > y[used.indexOf(most)]! ? j : most), used[0]!);
+
+/** Two oils or two salts make one answer; two acids taste different. */
+const kindOf = ({ category, id }: Ingredient): string => (['oil', 'salt'].includes(category) ? category : id);
+
+/** What it newly brings weighs as much as this many kitchen steps; rule: estimate. */
+function burdenOf({ newCautions, newAllergens, score }: Effect): number {
+  const grave = newCautions.filter(({ weight }) => weight === 'grave').length;
+  return 20 * grave + 4 * newAllergens.length + (score === null ? 0 : (100 - score) / 3);
+}
+
+export const ranked = (remedies: readonly Remedy[]): readonly Remedy[] =>
+  [...remedies].sort((a, b) => a.burden - b.burden || a.doses.length - b.doses.length);
+
+/** The dressing with the doses in it: more of what is there, and what is new. Nothing is lowered. */
+export function withDoses(
+  portions: readonly JudgedPortion[],
+  doses: readonly Dose[],
+): readonly JudgedPortion[] {
+  const added: PalatePortion[] = doses.map(({ mayAdd: { ingredient, form }, massG }) => ({
+    ingredient,
+    form,
+    massG: exactly(massG),
+  }));
+  return [...portions, ...added];
+}
+
+/** All subsets of 0..count−1 with one to `most` members, smaller first. */
+export function subsetsOf(count: number, most: number): readonly (readonly number[])[] {
+  let level: number[][] = Array.from({ length: count }, (_, i) => [i]);
+  const all: number[][] = [...level];
+  for (let size = 2; size <= Math.min(most, count); size++) {
+    level = level.flatMap((subset) =>
+      Array.from({ length: count - 1 - subset.at(-1)! }, (_, i) => [...subset, subset.at(-1)! + 1 + i]),
+    );
+    all.push(...level);
+  }
+  return all;
+}
