@@ -6,6 +6,7 @@ const CORE_ORDER = [
   'formula',
   'composition',
   'vessel',
+  'emulsion',
   'acidity',
   'palate',
   'safety',

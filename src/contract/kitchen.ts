@@ -1,6 +1,14 @@
 import { z } from 'zod';
-import type { IngredientRow } from '#core/ingredient';
-import { ACIDITY_LIMITS, COMPONENTS, CATEGORIES, HAZARDS, TAGS } from '#core/ingredient';
+import type { EmulsionValues, IngredientRow } from '#core/ingredient';
+import {
+  ACIDITY_LIMITS,
+  COMPONENTS,
+  CATEGORIES,
+  EMULSIFIER_KINDS,
+  HAZARDS,
+  OIL_STATES,
+  TAGS,
+} from '#core/ingredient';
 import { PALATE_KEYS, type PalateKey, type Style } from '#core/palate';
 import type { SmallMeasures } from '#core/quantity';
 import type { Vessel } from '#core/vessel';
@@ -55,6 +63,17 @@ export const vesselSchema: z.ZodType<Vessel> = z.strictObject({
 const massPer100G = z.number().min(0).max(101);
 const someOf = (values: readonly string[]): z.ZodType<string> => z.enum(values as [string, ...string[]]);
 
+const fraction = z.number().min(0).max(1);
+const emulsionSchema: z.ZodType<EmulsionValues> = z.strictObject({
+  kind: z.enum(EMULSIFIER_KINDS),
+  adsorbableMassFraction: fraction,
+  swollenMlPerG: z.number().min(0).max(5),
+  mucilageMassFraction: fraction,
+  oilState: z.enum(OIL_STATES),
+  dropUm: z.number().min(0).max(1000),
+  gelYieldStressPa: z.number().min(0).max(1000),
+});
+
 /** A kitchen's own ingredient, in the same form as the reference rows. */
 export const ingredientRowSchema = z.strictObject({
   id: ingredientIdSchema,
@@ -79,6 +98,7 @@ export const ingredientRowSchema = z.strictObject({
   proteinBufferMmolPerPhPerG: z.number().min(0).max(5),
   pungencyIndex: z.record(z.string(), z.number().min(0).max(20)),
   bodyIndex: z.number().min(0).max(20_000),
+  emulsion: emulsionSchema.optional(),
   otherSweetnessSucroseGPer100G: z.number().min(0).optional(),
   tag: someOf(TAGS),
   source: z.string().max(300),

@@ -1,6 +1,8 @@
 export {
   CATEGORIES,
   COMPONENTS,
+  EMULSIFIER_KINDS,
+  OIL_STATES,
   GROUP_TAGS,
   HAZARDS,
   PUNGENCY_KINDS,
@@ -8,6 +10,9 @@ export {
   type Catalogue,
   type Category,
   type Composition,
+  type EmulsifierKind,
+  type EmulsionValues,
+  type OilState,
   type Hazard,
   type Ingredient,
   type IngredientId,

@@ -102,8 +102,30 @@ export interface Ingredient {
   readonly otherSweetnessAsSucrose: number;
   readonly tag: Tag;
   readonly source: string;
+  /** What it is to an emulsion; null: as its class. */
+  readonly emulsion: EmulsionValues | null;
   /** Only where it is a frozen version of another formula. */
   readonly made?: MadeOf;
+}
+
+export const EMULSIFIER_KINDS = ['yolk', 'milk', 'lecithin', 'mustard', 'weak', 'none'] as const;
+export type EmulsifierKind = (typeof EMULSIFIER_KINDS)[number];
+export const OIL_STATES = ['free', 'emulsified', 'bound', 'none'] as const;
+export type OilState = (typeof OIL_STATES)[number];
+
+/** How an ingredient acts in an emulsion. Tag: estimate. */
+export interface EmulsionValues {
+  readonly kind: EmulsifierKind;
+  readonly adsorbableMassFraction: number;
+  /** Swollen particles, ml per g. */
+  readonly swollenMlPerG: number;
+  readonly mucilageMassFraction: number;
+  /** Whether its fat still has to be broken up, is in drops already, or is bound. */
+  readonly oilState: OilState;
+  /** Drops of emulsified fat, µm. */
+  readonly dropUm: number;
+  /** Yield stress of the neat gel, Pa. */
+  readonly gelYieldStressPa: number;
 }
 
 export const PUNGENCY_KINDS = ['garlic', 'heat', 'mustard', 'bitterOil'] as const;

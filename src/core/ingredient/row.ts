@@ -3,10 +3,13 @@ import { exactly, range, type Range } from '#core/quantity';
 import {
   CATEGORIES,
   COMPONENTS,
+  EMULSIFIER_KINDS,
   HAZARDS,
+  OIL_STATES,
   PUNGENCY_KINDS,
   TAGS,
   type Composition,
+  type EmulsionValues,
   type Ingredient,
   type IngredientId,
   type PungencyKind,
@@ -36,6 +39,8 @@ export interface IngredientRow {
   readonly proteinBufferMmolPerPhPerG: number;
   readonly pungencyIndex: Readonly<Record<string, number | undefined>>;
   readonly bodyIndex: number;
+  readonly emulsion?:
+    (Omit<EmulsionValues, 'kind' | 'oilState'> & { kind: string; oilState: string }) | undefined;
   readonly otherSweetnessSucroseGPer100G?: number;
   readonly tag: string;
   readonly source: string;
@@ -77,6 +82,13 @@ export function ingredientFromRow(row: IngredientRow): Ingredient {
       PUNGENCY_KINDS.map((kind) => [kind, row.pungencyIndex[kind] ?? 0]),
     ) as Record<PungencyKind, number>,
     bodyIndex: row.bodyIndex,
+    emulsion: row.emulsion
+      ? {
+          ...row.emulsion,
+          kind: oneOf(EMULSIFIER_KINDS, row.emulsion.kind, row.id),
+          oilState: oneOf(OIL_STATES, row.emulsion.oilState, row.id),
+        }
+      : null,
     otherSweetnessAsSucrose: (row.otherSweetnessSucroseGPer100G ?? 0) / 100,
     tag: oneOf(TAGS, row.tag, row.id),
     source: row.source,

@@ -104,6 +104,7 @@ export function madeIngredient(
         ? emulsifiedBody(perGram(({ ingredient }) => pouredOilOf(ingredient).ml) / (mixedVolumeMl / massG))
         : 0,
     ),
+    emulsion: null,
     otherSweetnessAsSucrose: perGram(({ ingredient }) => ingredient.otherSweetnessAsSucrose),
     tag: 'estimate',
     source: `reckoned from version ${number} of “${formula.name}”`,

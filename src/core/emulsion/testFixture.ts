@@ -1,0 +1,60 @@
+/** Compositions behind the regression rows of the tests; the application uses the one ingredient record. */
+import { EMPTY_PART, type EmulsionPart, type PartAmount } from './part';
+
+const part = (values: Partial<EmulsionPart>): EmulsionPart => ({ ...EMPTY_PART, ...values });
+
+export const PARTS = {
+  olive: part({ freeOil: 1, oilId: 'olive_ev' }),
+  wineVinegar: part({ water: 0.938, acetic: 0.06, mineral: 0.002 }),
+  lemon: part({ water: 0.915, citric: 0.055, sugar: 0.022, mineral: 0.003, protein: 0.005 }),
+  salt: part({ salt: 1 }),
+  honey: part({ water: 0.175, sugar: 0.82, emulsifier: 'weak', adsorbableMassFraction: 0.003 }),
+  mustard: part({
+    ...{
+      water: 0.66,
+      salt: 0.055,
+      acetic: 0.025,
+      sugar: 0.03,
+      protein: 0.06,
+      emulsifiedOil: 0.06,
+      fibre: 0.11,
+    },
+    ...{
+      mucilage: 0.007,
+      emulsifiedDropM: 5e-6,
+      swollenMlPerG: 0.38,
+      emulsifier: 'mustard',
+      adsorbableMassFraction: 0.021,
+    },
+  }),
+  yolk: part({
+    ...{ water: 0.5, hydratedProtein: 0.16, lipidBound: 0.32, mineral: 0.01 },
+    ...{ swollenMlPerG: 0.12, emulsifier: 'yolk', adsorbableMassFraction: 0.16 },
+  }),
+  yoghurt: part({
+    ...{
+      water: 0.87,
+      sugar: 0.045,
+      protein: 0.04,
+      emulsifiedOil: 0.035,
+      acetic: 0.01,
+      emulsifiedDropM: 1e-6,
+    },
+    ...{ swollenMlPerG: 0.3, gelYieldStressPa: 15, emulsifier: 'milk', adsorbableMassFraction: 0.01 },
+  }),
+  garlic: part({
+    ...{ water: 0.62, sugar: 0.02, fibre: 0.3, protein: 0.06, mucilage: 0.01 },
+    ...{ swollenMlPerG: 0.35, emulsifier: 'weak', adsorbableMassFraction: 0.012 },
+  }),
+  shallot: part({
+    ...{ water: 0.86, sugar: 0.08, fibre: 0.05, protein: 0.01 },
+    ...{ swollenMlPerG: 0.25, emulsifier: 'weak', adsorbableMassFraction: 0.001 },
+  }),
+  xanthan: part({ gum: 1 }),
+} as const satisfies Record<string, EmulsionPart>;
+
+export const mix = (amounts: Partial<Record<keyof typeof PARTS, number>>): readonly PartAmount[] =>
+  Object.entries(amounts).map(([key, massG]) => ({
+    part: PARTS[key as keyof typeof PARTS],
+    massG: massG ?? 0,
+  }));

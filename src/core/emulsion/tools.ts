@@ -1,0 +1,62 @@
+/** Tools that break oil into drops: what they reach, how fast they take oil, how much they hold. All estimate, from ranges in McClements and in Walstra (from memory); whisk and shake fitted within their range. */
+export const TOOLS = [
+  'fork',
+  'shake',
+  'whisk',
+  'frother',
+  'mortar',
+  'processor',
+  'blender',
+  'stick',
+] as const;
+export type Tool = (typeof TOOLS)[number];
+
+export interface ToolValues {
+  readonly name: string;
+  /** Sauter mean diameter after `referenceS`, m. */
+  readonly dropM: number;
+  readonly referenceS: number;
+  /** How fast longer mixing makes finer drops. */
+  readonly exponent: number;
+  readonly floorM: number;
+  /** Standard deviation of ln d. */
+  readonly spread: number;
+  /** Shown range, µm. */
+  readonly shownUm: readonly [number, number];
+  /** Time in which it works in as much oil as there is emulsion, s; null: all at once. */
+  readonly uptakeS: number | null;
+  readonly leastMl: number;
+  readonly mostMl: number;
+  /** Hands on: how much work a minute of it is. */
+  readonly effort: 'light' | 'some' | 'hard' | 'machine';
+  /** Heats and shears hard enough to turn extra-virgin oil bitter. */
+  readonly shearsHard: boolean;
+}
+
+const tool = (
+  name: string,
+  um: number,
+  referenceS: number,
+  exponent: number,
+  floorUm: number,
+  spread: number,
+  shownUm: readonly [number, number],
+  uptakeS: number | null,
+  [leastMl, mostMl]: readonly [number, number],
+  effort: ToolValues['effort'],
+  shearsHard = false,
+): ToolValues => ({
+  ...{ name, dropM: um * 1e-6, referenceS, exponent, floorM: floorUm * 1e-6, spread, shownUm, uptakeS },
+  ...{ leastMl, mostMl, effort, shearsHard },
+});
+
+export const TOOL_VALUES: Readonly<Record<Tool, ToolValues>> = {
+  fork: tool('Fork', 300, 30, 0.3, 150, 0.6, [150, 600], 300, [30, 500], 'light'),
+  shake: tool('Jar, shaken', 90, 30, 0.3, 50, 0.6, [50, 250], null, [50, 500], 'some'),
+  whisk: tool('Hand whisk', 55, 60, 0.35, 15, 0.55, [15, 80], 125, [50, 600], 'hard'),
+  frother: tool('Frother', 35, 30, 0.35, 12, 0.55, [15, 60], 60, [60, 200], 'light'),
+  mortar: tool('Mortar', 30, 120, 0.35, 12, 0.6, [12, 50], 150, [30, 250], 'hard'),
+  processor: tool('Food processor', 16, 60, 0.35, 6, 0.5, [8, 30], 30, [250, 1200], 'machine', true),
+  blender: tool('Blender', 9, 45, 0.35, 3, 0.5, [4, 20], 22, [200, 1000], 'machine', true),
+  stick: tool('Stick blender', 8, 30, 0.35, 3, 0.5, [3, 15], 15, [100, 1500], 'machine', true),
+};
