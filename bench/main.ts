@@ -4,11 +4,13 @@ import { benchKeyToNeedle } from './keyToNeedle';
 import { benchLargeShelf } from './largeShelf';
 import { benchBalance } from './balance';
 import { benchPh } from './phBalance';
+import { benchSeparation } from './separation';
 import { benchRecalculation } from './recalculation';
 
 benchRecalculation();
 benchPh();
 benchBalance();
+benchSeparation();
 const server = await startDemo();
 try {
   await benchKeyToNeedle(server);

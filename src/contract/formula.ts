@@ -3,6 +3,7 @@ import {
   ADDITION_FIELDS,
   FORMULA_FIELDS,
   PHASES,
+  TOOLS,
   type Addition,
   type AdditionId,
   type FieldChange,
@@ -64,6 +65,8 @@ const formulaShape = {
     .regex(/^[\w-]{1,64}$/)
     .nullable(),
   targetRatio: finite.min(0.05).max(50).nullable(),
+  tool: z.enum(TOOLS).nullable(),
+  mixSeconds: finite.min(1).max(3600).nullable(),
   basedOnVersion: z.int().min(1).nullable(),
 };
 const MAX_ADDITIONS = 200;

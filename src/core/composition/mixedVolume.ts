@@ -19,6 +19,9 @@ const SPECIFIC_VOLUME_ML_PER_G = {
   remainder: 0.5,
 } as const;
 
+/** Lipoprotein of yolk is denser than oil; estimate. */
+const BOUND_LIPID_ML_PER_G = 0.98;
+
 const known = new WeakMap<Ingredient, number>();
 
 /** Millilitres that one gram takes once mixed (0.3-1.1). */
@@ -41,7 +44,7 @@ function reckon(ingredient: Ingredient): number {
   const listed = c.water + c.fat + c.protein + carbohydrate + c.salt + c.acetic + otherAcids;
   return (
     v.water * c.water +
-    v.fat * c.fat +
+    (ingredient.emulsion?.oilState === 'bound' ? BOUND_LIPID_ML_PER_G : v.fat) * c.fat +
     v.protein * c.protein +
     v.carbohydrate * carbohydrate +
     v.salt * c.salt +

@@ -3,8 +3,9 @@
  * is Kolmogorov-Hinze's); limit of the surface that can be covered d_surf = 6 V_free/a; the coarser of the
  * two rules, smoothly: d = (d_mech³ + d_s³)^⅓. Tension falls with coverage, so it is a fixed point.
  */
+import type { Tool } from '#core/formula';
 import { BARE, type Phases } from './phases';
-import { TOOL_VALUES, type Tool } from './tools';
+import { TOOL_VALUES } from './tools';
 
 export interface Mixing {
   readonly tool: Tool;

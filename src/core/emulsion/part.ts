@@ -23,6 +23,8 @@ export interface EmulsionPart {
   readonly mineral: number;
   /** Lipoprotein of yolk: no drops, it belongs to the water side. */
   readonly lipidBound: number;
+  /** Fat that stays where it is: cheese, fish, seeds. */
+  readonly boundFat: number;
   readonly freeOil: number;
   readonly emulsifiedOil: number;
   /** Drops of the emulsified oil, m. */
@@ -50,6 +52,7 @@ export const EMPTY_PART: EmulsionPart = {
   mucilage: 0,
   mineral: 0,
   lipidBound: 0,
+  boundFat: 0,
   freeOil: 0,
   emulsifiedOil: 0,
   emulsifiedDropM: 0,
@@ -81,6 +84,7 @@ function partOf(ingredient: Ingredient): EmulsionPart {
   const sugar = c.sucrose + c.glucose + c.fructose + c.lactose + c.polyol;
   const citric = c.citric + c.lactic + c.malic + c.tartaric;
   const fibre = Math.max(0, c.otherCarbohydrate - c.polyol);
+  if (gum) return { ...EMPTY_PART, gum: 1 };
   const listed = c.water + c.fat + c.protein + sugar + citric + c.acetic + c.salt + fibre;
   return {
     ...EMPTY_PART,
@@ -91,11 +95,11 @@ function partOf(ingredient: Ingredient): EmulsionPart {
     citric,
     protein: yolk ? 0 : c.protein,
     hydratedProtein: yolk ? c.protein : 0,
-    fibre: gum ? 0 : fibre,
-    gum: gum ? 1 : 0,
+    fibre,
     mucilage: values.mucilageMassFraction,
-    mineral: gum ? 0 : Math.max(0, 1 - listed),
-    lipidBound: values.oilState === 'bound' ? c.fat : 0,
+    mineral: Math.max(0, 1 - listed),
+    lipidBound: values.oilState === 'bound' && ingredient.emulsion ? c.fat : 0,
+    boundFat: values.oilState === 'none' || (values.oilState === 'bound' && !ingredient.emulsion) ? c.fat : 0,
     freeOil: values.oilState === 'free' ? c.fat : 0,
     emulsifiedOil: values.oilState === 'emulsified' ? c.fat : 0,
     emulsifiedDropM: values.dropUm * 1e-6,
@@ -192,6 +196,7 @@ function mixed({ made }: Ingredient): EmulsionPart {
           'mucilage',
           'mineral',
           'lipidBound',
+          'boundFat',
           'swollenMlPerG',
           'gelYieldStressPa',
           'adsorbableMassFraction',

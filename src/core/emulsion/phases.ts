@@ -19,6 +19,7 @@ const SPECIFIC_VOLUME = {
   gum: 0.62,
   mineral: 0.35,
   lipidBound: 0.98,
+  boundFat: 1.09,
 } as const;
 
 export interface EmulsifierValues {

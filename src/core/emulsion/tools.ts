@@ -1,15 +1,5 @@
 /** Tools that break oil into drops: what they reach, how fast they take oil, how much they hold. All estimate, from ranges in McClements and in Walstra (from memory); whisk and shake fitted within their range. */
-export const TOOLS = [
-  'fork',
-  'shake',
-  'whisk',
-  'frother',
-  'mortar',
-  'processor',
-  'blender',
-  'stick',
-] as const;
-export type Tool = (typeof TOOLS)[number];
+import type { Tool } from '#core/formula';
 
 export interface ToolValues {
   readonly name: string;

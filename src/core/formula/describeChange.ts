@@ -28,6 +28,8 @@ const FORMULA_WORDS: Partial<Record<string, string>> = {
   countsOptional: 'Optional additions',
   styleId: 'Style aimed at',
   targetRatio: 'Ratio aimed at',
+  tool: 'Mixed with',
+  mixSeconds: 'Mixed for',
 };
 
 /** Lines in the order of the newer state: amounts first told where they stand, then what went, then the frame. */
@@ -88,6 +90,7 @@ function sayField(field: string, value: unknown, naming: Naming): string {
   if (value === null) return 'none';
   if (field === 'styleId') return naming.style(String(value));
   if (field === 'targetRatio') return `${Number(value).toFixed(1)} : 1`;
+  if (field === 'mixSeconds') return `${Number(value)} s`;
   if (field === 'countsOptional') return value ? 'counted' : 'left out';
   if (typeof value === 'number') return `${value} ml`;
   return String(value);

@@ -34,7 +34,7 @@ export type ApplyResult =
 export const FORMULA_FIELDS = [
   ...(['name', 'vesselId', 'spoons'] as const),
   ...(['partVolumeMl', 'servingVolumeMl', 'countsOptional'] as const),
-  ...(['styleId', 'targetRatio', 'basedOnVersion'] as const),
+  ...(['styleId', 'targetRatio', 'tool', 'mixSeconds', 'basedOnVersion'] as const),
 ] as const satisfies readonly FormulaField[];
 export const ADDITION_FIELDS = [
   ...(['amountText', 'ingredientId', 'ingredientText', 'form', 'note'] as const),

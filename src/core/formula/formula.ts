@@ -10,6 +10,18 @@ export type VesselId = string & { readonly __brand: 'VesselId' };
 export const PHASES = ['base', 'oil', 'finish'] as const;
 export type Phase = (typeof PHASES)[number];
 
+export const TOOLS = [
+  'fork',
+  'shake',
+  'whisk',
+  'frother',
+  'mortar',
+  'processor',
+  'blender',
+  'stick',
+] as const;
+export type Tool = (typeof TOOLS)[number];
+
 /** One line of a formula. Typed words are kept as typed, readable or not. */
 export interface Addition {
   readonly id: AdditionId;
@@ -41,6 +53,10 @@ export interface Formula {
   readonly styleId: string | null;
   /** An oil-to-acid ratio that the cook set: the target, whatever the style says. */
   readonly targetRatio: number | null;
+  /** What it is mixed with; null: what the vessel suggests. */
+  readonly tool: Tool | null;
+  /** How long, s; null: as long as usual for the tool. */
+  readonly mixSeconds: number | null;
   /** The version these working changes grew from; null before the first freeze. */
   readonly basedOnVersion: number | null;
   readonly additions: readonly Addition[];
@@ -59,6 +75,8 @@ export function emptyFormula(name: string, vesselId: VesselId, spoons: SpoonSyst
     countsOptional: true,
     styleId: null,
     targetRatio: null,
+    tool: null,
+    mixSeconds: null,
     basedOnVersion: null,
     additions: [],
   };

@@ -17,11 +17,13 @@ export {
   PHASES,
   rankAt,
   servingsIn,
+  TOOLS,
   type Addition,
   type AdditionId,
   type Formula,
   type FormulaId,
   type Phase,
+  type Tool,
   type VesselId,
 } from './formula';
 export {

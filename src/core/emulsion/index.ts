@@ -1,0 +1,52 @@
+export { byGain, candidateChanges, tryChange, withChange, type Change, type ChangeResult } from './changes';
+export {
+  risingVelocityMPerS,
+  sizeClasses,
+  stepColumn,
+  runColumn,
+  type ColumnFrame,
+  type ColumnInput,
+  type ColumnResult,
+} from './column';
+export {
+  classOfHold,
+  COLUMN_GRID,
+  emulsionState,
+  hold,
+  HOLD_DAYS,
+  layersAt,
+  stepHold,
+  type EmulsionState,
+  type Hold,
+  type HoldClass,
+  type HoldRequest,
+  type Layers,
+} from './hold';
+export {
+  bandFactorFrom,
+  beliefFrom,
+  observed,
+  observedBetween,
+  shifted,
+  SHARED,
+  stillFine,
+  type Belief,
+} from './learning';
+export { makingTips, type MakingLine, type MakingTip } from './making';
+export { oilState, solidFraction, standingC, timeToReachS } from './oils';
+export { emulsionPartOf, type EmulsionPart, type PartAmount } from './part';
+export { pourPlan, type Pace, type PourPlan, type PourStage } from './pour';
+export { rescue, TROUBLES, type Rescue, type RescueContext, type RescueStep, type Trouble } from './rescue';
+export {
+  BINDER_WORDS,
+  HOLD_CLASS_WORDS,
+  LIMIT_WORDS,
+  OIL_STATE_WORDS,
+  sayDuration,
+  sayHold,
+  sayPour,
+  THICKNESS_WORDS,
+  TROUBLE_WORDS,
+} from './sayHold';
+export { THICKNESS_CLASSES, type ThicknessClass } from './thickness';
+export { TOOL_VALUES, type ToolValues } from './tools';

@@ -1,0 +1,122 @@
+/** The hold in a cook's words, never with more digits than it deserves. Rendered here and nowhere else. */
+import type { EmulsifierKind } from '#core/ingredient';
+import type { Tool } from '#core/formula';
+import type { Hold, HoldClass, LimitedBy } from './hold';
+import type { OilState } from './oils';
+import type { Pace, PourPlan } from './pour';
+import type { Trouble } from './rescue';
+import type { ThicknessClass } from './thickness';
+import { TOOL_VALUES } from './tools';
+
+const [MINUTE, HOUR, DAY] = [60, 3600, 86_400];
+const FRACTIONS: readonly (readonly [number, string])[] = [
+  [0, ''],
+  [0.25, '¼'],
+  [0.5, '½'],
+  [0.75, '¾'],
+  [1, ''],
+];
+
+/** "about 2½ h", "40 min", "3 days": two figures at most; below a minute "less than a minute". */
+export function sayDuration(seconds: number): string {
+  if (seconds < MINUTE) return 'less than a minute';
+  if (seconds < 1.5 * HOUR) {
+    const minutes = seconds / MINUTE;
+    return `${minutes < 10 ? Math.round(minutes) : Math.round(minutes / 5) * 5} min`;
+  }
+  if (seconds < 36 * HOUR) return inHalves(seconds / HOUR, 'h', 'h');
+  return inHalves(seconds / DAY, 'day', 'days');
+}
+
+function inHalves(value: number, one: string, many: string): string {
+  if (value >= 10) return `${Math.round(value)} ${many}`;
+  const halves = Math.round(value * 2) / 2;
+  const whole = Math.floor(halves);
+  const part = halves - whole > 0.25 ? '½' : '';
+  const text = `${whole > 0 ? whole : ''}${part}` || FRACTIONS[2]![1];
+  return `${text} ${halves > 1 ? many : one}`;
+}
+
+export const HOLD_CLASS_WORDS: Readonly<Record<HoldClass, string>> = {
+  temporary: 'separates in minutes',
+  short: 'holds within the hour',
+  'semi-stable': 'holds for service',
+  stable: 'keeps its body for days',
+};
+
+const LAYER_WORDS = { watery: 'a watery layer shows at the bottom', oil: 'oil shows on top' } as const;
+
+/** "Holds about 2½ h (1 to 6 h), then a watery layer shows at the bottom; shake again." */
+export function sayHold(hold: Hold): string {
+  const { medianS, lowS, highS, firstLayer, state } = hold;
+  if (state.split) {
+    return `It has split: more oil than its ${state.mainEmulsifier === 'none' ? 'water' : BINDER_WORDS[state.mainEmulsifier]} holds. See how to save it.`;
+  }
+  if (medianS === null) return 'Holds beyond 14 days: food safety, not physics, limits it.';
+  const then = firstLayer === null ? '' : `, then ${LAYER_WORDS[firstLayer]}; shake again`;
+  const span = `${sayDuration(lowS!)} to ${sayDuration(highS!)}`;
+  return `Holds about ${sayDuration(medianS)} (${span})${then}.`;
+}
+
+export const BINDER_WORDS: Readonly<Record<EmulsifierKind, string>> = {
+  yolk: 'yolk',
+  milk: 'dairy',
+  lecithin: 'lecithin',
+  mustard: 'mustard',
+  weak: 'weak binders',
+  none: 'nothing',
+};
+
+export const LIMIT_WORDS: Readonly<Record<LimitedBy, string>> = {
+  drops: 'The drops are coarse: they rise fast. A finer tool or longer mixing helps most.',
+  emulsifier: 'Too little holds the drops: they flow together. More binder helps most.',
+  thickness: 'The water side is thin: drops rise through it.',
+  'oil-share': 'There is more oil than the water side holds: the oil is outside.',
+  nothing: 'Nothing limits it within two weeks.',
+};
+
+export const THICKNESS_WORDS: Readonly<Record<ThicknessClass, string>> = {
+  runny: 'runny',
+  'pours-like-cream': 'pours like cream',
+  'coats-a-spoon': 'coats a spoon',
+  spoonable: 'spoonable',
+  'holds-its-shape': 'holds its shape',
+  stiff: 'stiff',
+};
+
+export const OIL_STATE_WORDS: Readonly<Record<OilState, string>> = {
+  clear: 'stays clear in the fridge',
+  cloudy: 'may turn cloudy in the fridge',
+  grainy: 'may turn grainy and thick in the fridge',
+  set: 'may set in the fridge',
+};
+
+export const TROUBLE_WORDS: Readonly<Record<Trouble, string>> = {
+  split: 'Split',
+  'wont-take': 'Will not take the oil',
+  'too-thick': 'Too thick',
+  'too-thin': 'Too thin',
+  'set-in-fridge': 'Set in the fridge',
+};
+
+const PACE_WORDS: Readonly<Record<Pace, string>> = {
+  drops: 'in drops',
+  'thin-thread': 'in a thin thread',
+  stream: 'in a stream',
+};
+
+/** "the first 25 ml in drops (40 s), 180 ml in a thin thread (2 min)". */
+export function sayPour(plan: PourPlan, tool: Tool): string {
+  if (plan.status === 'all-at-once') {
+    return tool === 'shake'
+      ? 'Everything into the jar, then shake.'
+      : 'All the oil at once; the head takes it in from below.';
+  }
+  const stages = plan.stages.map(({ pace, volumeMl, seconds, toMlPerMin }) => {
+    return `${Math.max(1, Math.round(volumeMl / 5) * 5)} ml ${PACE_WORDS[pace]} (${sayPace(seconds)}, up to ${Math.round(toMlPerMin / 5) * 5 || Math.round(toMlPerMin)} ml a minute)`;
+  });
+  return `Oil with the ${TOOL_VALUES[tool].name.toLowerCase()}: ${stages.join(', then ')}; ${sayPace(plan.totalS)} in all.`;
+}
+
+const sayPace = (seconds: number): string =>
+  seconds < 90 ? `${Math.max(5, Math.round(seconds / 5) * 5)} s` : `${Math.round(seconds / 30) / 2} min`;
