@@ -181,3 +181,52 @@ describe('reckon, the way into the band', () => {
     expect(published).toEqual(formulateJsonSchema());
   });
 });
+
+describe('reckon, the hold', () => {
+  it('says how long it holds, in SI keys, with what keeping allows', () => {
+    const text = '123.4 g extra-virgin olive oil\n45.5 g red wine vinegar\n1 g salt\n5 g dijon mustard\n';
+    const { stdout } = reckon(
+      text,
+      '--json',
+      '--tool',
+      'shake',
+      '--mix',
+      '30s',
+      '--height',
+      '80mm',
+      '--temperature',
+      '21C',
+    );
+    const result = JSON.parse(stdout) as {
+      hold: {
+        medianS: number;
+        lowS: number;
+        highS: number;
+        firstLayer: string;
+        class: string;
+        keepingLimitS: number;
+      };
+      sauterMeanDiameterM: number;
+      outsidePhase: string;
+      thickness: { class: string };
+    };
+    // The same dressing as the regression row, from the one ingredient record.
+    expect(result.hold.medianS / 60).toBeGreaterThan(100);
+    expect(result.hold.medianS / 60).toBeLessThan(220);
+    expect(result.hold).toMatchObject({
+      firstLayer: 'watery',
+      class: 'semi-stable',
+      keepingLimitS: 14 * 86_400,
+    });
+    expect([result.outsidePhase, result.thickness.class]).toEqual(['water', 'pours-like-cream']);
+    expect(result.sauterMeanDiameterM * 1e6).toBeGreaterThan(40);
+    // Raw garlic must be cold: computed at 5 °C unless said otherwise.
+    const cold = JSON.parse(reckon(`${text}1 clove garlic\n`, '--tool', 'shake').stdout) as {
+      hold: { temperatureC: number };
+    };
+    expect(cold.hold.temperatureC).toBe(5);
+    expect(reckon(text, '--tool', 'spoon').status).toBe(2);
+    expect(reckon(text, '--tool', 'shake', '--height', 'tall').status).toBe(2);
+    expect(JSON.parse(reckon('50 ml water', '--tool', 'shake').stdout)).toMatchObject({ hold: null });
+  });
+});

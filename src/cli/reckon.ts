@@ -5,12 +5,16 @@ import { formulateSchema } from '#contract';
 import { COMPLAINTS, type Complaint, type RoundTo, type Severity } from '#core/balance';
 import { parseAmount, SPOON_SYSTEMS, SPOON_VOLUMES, type SpoonSystem } from '#core/quantity';
 import { STYLES, type Style } from '#core/palate';
+import { TOOLS } from '#core/formula';
 import { printResult } from './printResult';
 import { formulateFrom, ingredientNamed, mend, rounded, swap, UnknownIngredient } from './reckonBalance';
+import { holdOfText } from './reckonHold';
 import { portionsOf, readText, reckonText } from './reckonText';
 
 const USAGE = `usage: reckon [--json] [--spoons ${SPOON_SYSTEMS.join('|')}] [--style ID]
               [--mend COMPLAINT [--severity 1|2] [--room 100ml] [--allow id,id]]
+              [--tool shake|whisk|frother|mortar|processor|blender|stick|fork [--mix 30s]
+               [--height 80mm] [--temperature 21C]]
               [--swap id=id] [--round spoons|1g|mixed] [FILE]
        reckon [--json] [--style ID] [--round spoons|1g|mixed] --formulate FILE.json
 Reads one addition a line ("90 ml olive oil") from FILE or standard input.
@@ -34,6 +38,10 @@ function parsed() {
         room: { type: 'string' },
         allow: { type: 'string' },
         swap: { type: 'string' },
+        tool: { type: 'string' },
+        mix: { type: 'string' },
+        height: { type: 'string' },
+        temperature: { type: 'string' },
         round: { type: 'string' },
         formulate: { type: 'string' },
         help: { type: 'boolean', default: false },
@@ -136,13 +144,45 @@ function run(): void {
   const text = input(positionals[0]);
   const result = reckonText(text, spoons, style);
   const portions = portionsOf(readText(text, spoons));
-  const asked = { ...balance(portions, style), ...(round ? { rounded: rounded(portions, round) } : {}) };
+  const asked = {
+    ...balance(portions, style),
+    ...holdAsked(portions),
+    ...(round ? { rounded: rounded(portions, round) } : {}),
+  };
   process.stdout.write(
     values.json || Object.keys(asked).length > 0
       ? `${JSON.stringify({ ...result, ...asked }, null, 2)}\n`
       : printResult(result),
   );
   process.exitCode = result.unread.length > 0 ? 1 : 0;
+}
+
+/** "30s", "80mm", "21C": a number with its unit; null where it was not given. */
+function measured(
+  name: 'mix' | 'height' | 'temperature',
+  unit: string,
+  low: number,
+  high: number,
+): number | null {
+  const text = values[name];
+  if (text === undefined) return null;
+  const number = Number(new RegExp(`^(-?\\d+(?:\\.\\d+)?) ?${unit}$`, 'i').exec(text)?.[1]);
+  return number >= low && number <= high
+    ? number
+    : fail(`--${name} is ${low} to ${high} ${unit}, such as 30${unit}, not “${text}”.`);
+}
+
+function holdAsked(portions: ReturnType<typeof portionsOf>) {
+  if (values.tool === undefined) return {};
+  const tool =
+    TOOLS.find((name) => name === values.tool) ?? fail(`“${values.tool}” is no tool: ${TOOLS.join(', ')}.`);
+  const heightMm = measured('height', 'mm', 5, 2000);
+  return holdOfText(portions, {
+    tool,
+    mixS: measured('mix', 's', 1, 3600),
+    heightM: heightMm === null ? null : heightMm / 1000,
+    temperatureC: measured('temperature', 'C', 0, 60),
+  });
 }
 
 function balance(portions: ReturnType<typeof portionsOf>, style: Style | null) {

@@ -50,3 +50,15 @@ export {
 } from './sayHold';
 export { THICKNESS_CLASSES, type ThicknessClass } from './thickness';
 export { TOOL_VALUES, type ToolValues } from './tools';
+export {
+  COLD_C,
+  holdKey,
+  holdRequest,
+  ROOM_C,
+  ROOM_LIMIT_S,
+  USUAL_HEIGHT_M,
+  usualSeconds,
+  usualTemperatureC,
+  usualTool,
+  type HoldSetting,
+} from './holdOf';
