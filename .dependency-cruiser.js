@@ -81,6 +81,12 @@ export default {
       to: { path: '^node_modules/radix-ui' },
     },
     {
+      name: 'charts-in-one-place',
+      severity: 'error',
+      from: { path: '^src/web/', pathNot: '^src/web/chart/' },
+      to: { path: '^node_modules/(chart.js|react-chartjs-2)' },
+    },
+    {
       name: 'node-not-in-web',
       severity: 'error',
       from: { path: '^src/(web|core|contract)/', pathNot: '\\.test\\.ts$' },

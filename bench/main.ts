@@ -4,6 +4,7 @@ import { benchKeyToNeedle } from './keyToNeedle';
 import { benchLargeShelf } from './largeShelf';
 import { benchBalance } from './balance';
 import { benchPh } from './phBalance';
+import { benchScrub } from './scrub';
 import { benchSeparation } from './separation';
 import { benchRecalculation } from './recalculation';
 
@@ -14,6 +15,7 @@ benchSeparation();
 const server = await startDemo();
 try {
   await benchKeyToNeedle(server);
+  await benchScrub(server);
 } finally {
   await server.stop();
 }

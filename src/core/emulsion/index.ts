@@ -17,6 +17,7 @@ export {
   layersAt,
   stepHold,
   type EmulsionState,
+  type OutsidePhase,
   type Hold,
   type HoldClass,
   type HoldRequest,

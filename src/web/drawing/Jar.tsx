@@ -1,3 +1,4 @@
+import { memo, useMemo } from 'react';
 import { heightOfMl, SHAKE_LINE_SHARE, type Vessel } from '#core/vessel';
 import { frameJar, glassPath, halfWidthAt, slicePath, spreadLabels, stackLayers, yAt } from './jarGeometry';
 import { inkOn } from './colours';
@@ -26,19 +27,27 @@ const SMALLEST_STEP_SHARE = 0.03;
 /** A vessel to scale with what is in it, in the order of addition. */
 export function Jar({ vessel, parts, width, height, labelled = false, label }: JarProps) {
   const side = labelled ? 62 : 0;
-  const frame = frameJar(vessel.outline, {
-    width: width - 8 - side * 1.25,
-    height: height - 8,
-    centreX: (width - side * 0.9) / 2,
-    bottomY: height - 4,
-  });
+  const frame = useMemo(
+    () =>
+      frameJar(vessel.outline, {
+        width: width - 8 - side * 1.25,
+        height: height - 8,
+        centreX: (width - side * 0.9) / 2,
+        bottomY: height - 4,
+      }),
+    [vessel, width, height, side],
+  );
+  const glass = useMemo(
+    () => ({ inside: slicePath(frame, 0, vessel.outline.at(-1)!.heightMm), wall: glassPath(frame) }),
+    [frame, vessel],
+  );
   const layers = stackLayers(
     vessel.outline,
     parts.map((part) => ({ data: part, volumeMl: part.volumeMl })),
   );
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={label}>
-      <path d={slicePath(frame, 0, vessel.outline.at(-1)!.heightMm)} fill="#ffffff" />
+      <path d={glass.inside} fill="#ffffff" />
       {layers.map(({ data, fromMm, toMm }) =>
         toMm > fromMm ? (
           <path
@@ -52,7 +61,7 @@ export function Jar({ vessel, parts, width, height, labelled = false, label }: J
         ) : null,
       )}
       <path
-        d={glassPath(frame)}
+        d={glass.wall}
         fill="none"
         stroke="#33413a"
         strokeWidth={labelled ? 3 : 2}
@@ -135,7 +144,7 @@ function FillLines({
   });
 }
 
-function ShakeLine({ vessel, frame }: { vessel: Vessel; frame: Frame }) {
+const ShakeLine = memo(function ShakeLine({ vessel, frame }: { vessel: Vessel; frame: Frame }) {
   const heightMm = heightOfMl(vessel.outline, vessel.brimfulVolumeMl * SHAKE_LINE_SHARE);
   const y = yAt(frame, heightMm);
   const half = halfWidthAt(frame, heightMm);
@@ -155,4 +164,4 @@ function ShakeLine({ vessel, frame }: { vessel: Vessel; frame: Frame }) {
       </text>
     </g>
   );
-}
+});

@@ -1,4 +1,5 @@
 /** What page and worker say to each other. Everything is plain data. */
+import type { Hold, HoldRequest } from '#core/emulsion';
 import type {
   FormulateOutcome,
   FormulateRequest,
@@ -13,12 +14,15 @@ import type {
 export interface Questions {
   readonly remedies: RemedyRequest;
   readonly formulate: { readonly request: FormulateRequest; readonly to: RoundTo };
+  readonly hold: HoldRequest;
   readonly round: { readonly plan: readonly PlanLine[]; readonly to: RoundTo };
 }
 export interface Answers {
   readonly remedies: RemedyAnswer;
   /** With each answer rounded to what can be measured. */
   readonly formulate: { readonly outcome: FormulateOutcome; readonly roundings: readonly Rounding[] };
+  /** Null where there is nothing to separate. */
+  readonly hold: { readonly hold: Hold | null };
   readonly round: Rounding;
 }
 export type Kind = keyof Questions;

@@ -1,5 +1,6 @@
 /** Searches for amounts away from the page, so that typing never waits for them. */
 import { formulate, roundPlan, searchRemedies, type PlanLine, type Rounding, type Work } from '#core/balance';
+import { stepHold, type HoldRequest } from '#core/emulsion';
 import { drive } from './drive';
 import type { Answers, FromWorker, Kind, Questions, ToWorker } from './protocol';
 
@@ -14,6 +15,8 @@ function workFor(kind: Kind, question: Questions[Kind]): Work<Answers[Kind]> {
       return searchRemedies(question as Questions['remedies']);
     case 'formulate':
       return formulateAndRound(question as Questions['formulate']);
+    case 'hold':
+      return holdWork(question as Questions['hold']);
     case 'round': {
       const { plan, to } = question as Questions['round'];
       return once(() => roundPlan(plan, to));
@@ -40,6 +43,15 @@ function* formulateAndRound({ request, to }: Questions['formulate']): Work<Answe
     roundings.push(roundPlan(plan, to));
   }
   return { outcome, roundings };
+}
+
+function* holdWork(request: HoldRequest): Work<Answers['hold']> {
+  const work = stepHold(request);
+  for (;;) {
+    const step = work.next();
+    if (step.done) return { hold: step.value };
+    yield { done: step.value, total: 1 };
+  }
 }
 
 function* once<T>(work: () => T): Work<T> {

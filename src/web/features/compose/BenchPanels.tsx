@@ -10,6 +10,7 @@ import type { Shortcut } from '../../ui/shortcuts';
 import { AdditionPanel } from './AdditionPanel';
 import { ROW_KEYS } from './benchKeys';
 import { CautionPanel } from './CautionPanel';
+import { HoldPanel } from './HoldPanel';
 import { MeasurePanel } from './MeasurePanel';
 import { RoundPanel } from './RoundPanel';
 import { ScalePanel } from './ScalePanel';
@@ -19,7 +20,7 @@ import { VesselPanel } from './VesselPanel';
 import { WaysPanel } from './WaysPanel';
 
 /** Which sheet lies over the bench. */
-export type PlainPanel = 'keys' | 'scale' | 'vessel' | 'style' | 'cautions' | 'ways' | 'round';
+export type PlainPanel = 'keys' | 'scale' | 'vessel' | 'style' | 'cautions' | 'ways' | 'round' | 'hold';
 export type OpenPanel =
   | { readonly kind: PlainPanel }
   | { readonly kind: 'swap'; readonly id: AdditionId }
@@ -39,6 +40,8 @@ interface BenchPanelsProps {
   readonly shortcuts: readonly Shortcut[];
   readonly onEdit: (next: Formula) => void;
   readonly onStyle: () => void;
+  readonly temperatureC: number;
+  readonly onTemperature: (temperatureC: number) => void;
   readonly onClose: () => void;
 }
 
@@ -102,6 +105,21 @@ export function BenchPanels(props: BenchPanelsProps) {
         />
       ) : null;
     }
+    case 'hold':
+      return (
+        <HoldPanel
+          formula={formula}
+          reckoning={reckoning}
+          judgement={judgement}
+          vessel={props.vessel}
+          context={props.context}
+          kitchen={kitchen}
+          temperatureC={props.temperatureC}
+          onEdit={onEdit}
+          onTemperature={props.onTemperature}
+          onClose={onClose}
+        />
+      );
     case 'round':
       return (
         <RoundPanel

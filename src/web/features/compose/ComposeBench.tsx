@@ -1,11 +1,13 @@
 import { useMemo, useRef, useState } from 'react';
 import type { AdditionId, AdditionLine, Formula } from '#core/formula';
 import { costOf } from '#core/composition';
+import { usualTemperatureC } from '#core/emulsion';
 import { findIngredient, isMadeWith } from '#core/ingredient';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { sayError, useFreezeMutation, useSaveSettingsMutation } from '../../api/kitchenApi';
 import { formatAmount, formatRatio } from '../../format';
 import { byNow, newId } from '../../store/device';
+import { holdAskedOf, mixedWith } from '../../store/holdOf';
 import { contextFor, packPriceOf, useKitchen, vesselOf } from '../../store/kitchen';
 import { useAppDispatch } from '../../store/store';
 import { aimOf, useStyles } from '../../store/styles';
@@ -18,6 +20,7 @@ import {
   type WorkingFormula,
 } from '../../store/workingSlice';
 import { useShortcuts } from '../../ui/shortcuts';
+import { useHolds } from '../../workers/useHolds';
 import { AddLine } from './AddLine';
 import { benchShortcuts } from './benchKeys';
 import { BenchPanels, type OpenPanel, type PlainPanel } from './BenchPanels';
@@ -77,6 +80,14 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
   }, [formula, draft, vessel, context]);
 
   const judgement = useMemo(() => judgeFormula(reckoning), [reckoning]);
+  // Where cold holding is called for, the fridge; until the cook says otherwise.
+  const [stands, setStands] = useState<number | null>(null);
+  const temperatureC = stands ?? usualTemperatureC(judgement.keeping.cold);
+  const holdAsked = useMemo(
+    () => [holdAskedOf(judgement, reckoning, vessel, mixedWith(formula, vessel), temperatureC)],
+    [judgement, reckoning, vessel, formula, temperatureC],
+  );
+  const [holdReading] = useHolds(holdAsked);
   const styles = useStyles();
   const style = aimOf(formula, styles);
   const { baseVersion } = working;
@@ -167,6 +178,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
     ways: show('ways'),
     scale: show('scale'),
     round: show('round'),
+    hold: show('hold'),
     vessel: show('vessel'),
     letGo: () => {
       setSelection(NONE);
@@ -230,6 +242,11 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
             onNewVessel={show('vessel')}
             onScale={show('scale')}
             onRound={show('round')}
+            reading={holdReading ?? null}
+            keeping={judgement.keeping}
+            temperatureC={temperatureC}
+            onTemperature={setStands}
+            onHold={show('hold')}
           />
         </div>
         <section aria-label="Additions" className="card order-1 flex min-h-0 flex-col p-4 lg:order-2">
@@ -361,6 +378,8 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
           shortcuts={shortcuts}
           onEdit={edit}
           onStyle={show('style')}
+          temperatureC={temperatureC}
+          onTemperature={setStands}
           onClose={() => {
             setPanel(null);
           }}

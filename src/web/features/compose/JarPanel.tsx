@@ -1,14 +1,17 @@
 import { Ruler, Scaling, Weight } from 'lucide-react';
+import { useMemo } from 'react';
 import type { Formula, VesselId } from '#core/formula';
 import type { Reckoning } from '#core/reckoning';
 import type { Headspace, Vessel } from '#core/vessel';
 import { SHAKE_LINE_SHARE } from '#core/vessel';
+import type { Keeping } from '#core/safety';
 import type { Settings } from '#contract';
-import { Jar } from '../../drawing/Jar';
 import { jarParts } from '../../drawing/jarParts';
 import { formatAmount, formatPercent } from '../../format';
 import { IconButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import type { HoldReading } from '../../workers/useHolds';
+import { JarInTime } from './JarInTime';
 
 interface JarPanelProps {
   readonly formula: Formula;
@@ -20,6 +23,11 @@ interface JarPanelProps {
   readonly onNewVessel: () => void;
   readonly onScale: () => void;
   readonly onRound: () => void;
+  readonly reading: HoldReading | null;
+  readonly keeping: Keeping;
+  readonly temperatureC: number;
+  readonly onTemperature: (temperatureC: number) => void;
+  readonly onHold: () => void;
 }
 
 const WARNING: Partial<Record<Headspace, string>> = {
@@ -37,9 +45,15 @@ export function JarPanel({
   onNewVessel,
   onScale,
   onRound,
+  reading,
+  keeping,
+  temperatureC,
+  onTemperature,
+  onHold,
 }: JarPanelProps) {
   const { headspace } = reckoning;
   const volumeMl = reckoning.totals.mixedVolumeMl;
+  const parts = useMemo(() => jarParts(reckoning), [reckoning]);
   const sentence = sayHeadspace(headspace, vessel, volumeMl, settings);
   return (
     <section aria-label="Jar" className="card flex min-h-0 flex-col p-4">
@@ -68,16 +82,17 @@ export function JarPanel({
           </span>
         </div>
       </div>
-      <div className="flex min-h-0 flex-1 items-end justify-center py-2">
-        <Jar
-          vessel={vessel}
-          parts={jarParts(reckoning)}
-          width={232}
-          height={490}
-          labelled
-          label={`${vessel.name}, ${formatAmount(volumeMl, 'ml', settings)} in it, ${formatPercent(reckoning.fillShare, settings, 0)} of brimful. ${sentence}`}
-        />
-      </div>
+      <JarInTime
+        vessel={vessel}
+        parts={parts}
+        volumeMl={volumeMl}
+        reading={reading}
+        keeping={keeping}
+        temperatureC={temperatureC}
+        onTemperature={onTemperature}
+        onPanel={onHold}
+        label={`${vessel.name}, ${formatAmount(volumeMl, 'ml', settings)} in it, ${formatPercent(reckoning.fillShare, settings, 0)} of brimful. ${sentence}`}
+      />
       <p
         className={`border-l-4 pl-2 text-sm ${WARNING[headspace] ?? 'border-l-rule text-quiet'}`}
         data-testid="headspace"

@@ -23,6 +23,7 @@ export type BenchAct =
   | 'cautions'
   | 'ways'
   | 'round'
+  | 'hold'
   | 'scale'
   | 'vessel'
   | 'letGo'
@@ -40,6 +41,7 @@ const KEYS: readonly (Omit<Shortcut, 'run'> & { readonly act: BenchAct })[] = [
   { act: 'ways', keys: ['b'], does: 'ways into the band' },
   { act: 'scale', keys: ['s'], does: 'scale this jar' },
   { act: 'round', keys: ['m'], does: 'round to what can be measured' },
+  { act: 'hold', keys: ['h'], does: 'how to make it hold, and how to save it' },
   { act: 'vessel', keys: ['v'], does: 'make a vessel of your own' },
   { act: 'letGo', keys: ['Escape'], does: 'let the selection go' },
   { act: 'undo', keys: ['mod+z'], does: 'undo', inFields: true },

@@ -27,6 +27,7 @@ import { FormulaStages } from '../../ui/FormulaStages';
 import { Loading, Trouble } from '../../ui/PageState';
 import { useShortcuts } from '../../ui/shortcuts';
 import { aimOf, useStyles } from '../../store/styles';
+import { HoldCompare } from './HoldCompare';
 import { PalateCompare } from './PalateCompare';
 import { lineageOf, type LineageRow } from './lineage';
 
@@ -261,6 +262,7 @@ function Comparison({
         style={aimOf(after, styles)}
         settings={kitchen.settings}
       />
+      <HoldCompare formulas={[before, after]} names={names} kitchen={kitchen} />
       <div className="mt-5 grid grid-cols-2 gap-4">
         {[before, after].map((formula, index) => (
           <Side key={index} formula={formula} name={names[index]!} kitchen={kitchen} />

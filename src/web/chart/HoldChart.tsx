@@ -1,0 +1,93 @@
+/** Layers against time for two dressings. The only importer of Chart.js; fetched when it is first shown. */
+import { Chart, Legend, LinearScale, LineElement, LogarithmicScale, PointElement, Tooltip } from 'chart.js';
+import { Line } from 'react-chartjs-2';
+import { layersAt, sayDuration, type Hold } from '#core/emulsion';
+
+Chart.register(Legend, LinearScale, LineElement, LogarithmicScale, PointElement, Tooltip);
+Chart.defaults.font.family = "'Atkinson Hyperlegible Next', system-ui, sans-serif";
+Chart.defaults.color = '#17201b';
+Chart.defaults.animation = false;
+
+const [FIRST_S, LAST_S, POINTS] = [30, 14 * 86_400, 80];
+const TICKS: readonly (readonly [number, string])[] = [
+  [60, '1 min'],
+  [600, '10 min'],
+  [3600, '1 h'],
+  [36_000, '10 h'],
+  [86_400, '1 day'],
+  [604_800, '7 days'],
+];
+
+interface HoldChartProps {
+  readonly holds: readonly (Hold | null)[];
+  readonly names: readonly string[];
+}
+
+const WATERY = '#336a82';
+const OIL = '#856300';
+
+export function HoldChart({ holds, names }: HoldChartProps) {
+  const times = Array.from({ length: POINTS }, (_, i) => FIRST_S * (LAST_S / FIRST_S) ** (i / (POINTS - 1)));
+  const datasets = holds.flatMap((hold, which) => {
+    if (!hold) return [];
+    const inverted = hold.state.outsidePhase === 'oil';
+    const line = (label: string, color: string, of: 'serum' | 'free') => ({
+      label: `${names[which]}: ${label}`,
+      borderColor: color,
+      borderWidth: 2,
+      // The first dashed, the second drawn through: colour is never alone.
+      borderDash: which === 0 ? [6, 5] : [],
+      pointRadius: 0,
+      data: times.map((x) => ({
+        x,
+        y: 100 * layersAt(hold.result.frames, x, hold.state.column.heightM)[of],
+      })),
+    });
+    return [
+      line('watery layer', WATERY, inverted ? 'free' : 'serum'),
+      line('oil on top', OIL, inverted ? 'serum' : 'free'),
+    ];
+  });
+  const says = holds
+    .map(
+      (hold, i) =>
+        `${names[i]}: ${!hold || hold.medianS === null ? 'no layer within 14 days' : `first layer after ${sayDuration(hold.medianS)}`}`,
+    )
+    .join('; ');
+  return (
+    <div className="h-64">
+      <Line
+        role="img"
+        aria-label={`Layers against time. ${says}.`}
+        data={{ datasets }}
+        options={{
+          maintainAspectRatio: false,
+          parsing: false,
+          interaction: { mode: 'nearest', intersect: false },
+          scales: {
+            x: {
+              type: 'logarithmic',
+              min: FIRST_S,
+              max: LAST_S,
+              afterBuildTicks: (axis) => {
+                axis.ticks = TICKS.map(([value]) => ({ value }));
+              },
+              ticks: { callback: (value) => TICKS.find(([at]) => at === value)?.[1] ?? '' },
+              title: { display: true, text: 'after mixing' },
+            },
+            y: { min: 0, max: 100, title: { display: true, text: '% of the height' } },
+          },
+          plugins: {
+            legend: { position: 'bottom', labels: { boxWidth: 24, boxHeight: 1 } },
+            tooltip: {
+              callbacks: {
+                title: (items) => sayDuration(items[0]?.parsed.x ?? 0),
+                label: (item) => `${item.dataset.label}: ${Math.round(item.parsed.y ?? 0)} %`,
+              },
+            },
+          },
+        }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,382 @@
+import { useMemo, useState } from 'react';
+import {
+  byGain,
+  candidateChanges,
+  HOLD_CLASS_WORDS,
+  LIMIT_WORDS,
+  makingTips,
+  OIL_STATE_WORDS,
+  oilState,
+  sayDuration,
+  sayHold,
+  solidFraction,
+  THICKNESS_WORDS,
+  TOOL_VALUES,
+  usualSeconds,
+  withChange,
+  type Change,
+  type Hold,
+  type HoldRequest,
+} from '#core/emulsion';
+import { TOOLS, type AdditionId, type Formula, type ReadingContext, type Tool } from '#core/formula';
+import type { Ingredient, IngredientId } from '#core/ingredient';
+import type { Judgement, Reckoning } from '#core/reckoning';
+import type { Vessel } from '#core/vessel';
+import { inSentence } from '../../format';
+import { freshAmountText, takeDoses } from '../../store/balanceEdits';
+import { newId } from '../../store/device';
+import { holdAskedOf, mixedWith } from '../../store/holdOf';
+import type { Kitchen } from '../../store/kitchen';
+import { readDecimal } from '../../readDecimal';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { Panel } from '../../ui/Panel';
+import { useHolds, type HoldReading } from '../../workers/useHolds';
+import { RescueSection } from './RescueSection';
+import { sayTip } from './sayTips';
+
+interface HoldPanelProps {
+  readonly formula: Formula;
+  readonly reckoning: Reckoning;
+  readonly judgement: Judgement;
+  readonly vessel: Vessel;
+  readonly context: ReadingContext;
+  readonly kitchen: Kitchen;
+  readonly temperatureC: number;
+  readonly onEdit: (next: Formula) => void;
+  readonly onTemperature: (temperatureC: number) => void;
+  readonly onClose: () => void;
+}
+
+const HELPERS = ['mustard_dijon', 'garlic', 'xanthan', 'egg_yolk_past'];
+const SHOWN_CHANGES = 3;
+const EFFORT_WORDS = {
+  light: 'light work',
+  some: 'some work',
+  hard: 'hard work',
+  machine: 'a machine does it',
+} as const;
+const NIGHT_S = 12 * 3600;
+
+/** What limits the hold, what would lengthen it (each run through the model), tools side by side, how to make it, how to save it. */
+export function HoldPanel(props: HoldPanelProps) {
+  const {
+    formula,
+    reckoning,
+    judgement,
+    vessel,
+    context,
+    kitchen,
+    temperatureC,
+    onEdit,
+    onTemperature,
+    onClose,
+  } = props;
+  const mixed = mixedWith(formula, vessel);
+  const [secondsText, setSecondsText] = useState(String(mixed.seconds));
+  const request = useMemo(
+    () => holdAskedOf(judgement, reckoning, vessel, mixedWith(formula, vessel), temperatureC),
+    [judgement, reckoning, vessel, formula, temperatureC],
+  );
+  const helpers = useMemo((): ReadonlyMap<IngredientId, Ingredient> => {
+    const own = judgement.portions
+      .map(({ ingredient }) => ingredient)
+      .filter(({ category }) => category === 'emulsifier');
+    const plain = HELPERS.flatMap((id) => kitchen.catalogue.get(id as IngredientId) ?? []);
+    return new Map([...own, ...plain].map((ingredient) => [ingredient.id, ingredient]));
+  }, [judgement.portions, kitchen.catalogue]);
+  const [now] = useHolds(useMemo(() => [request], [request]));
+  const hold = now?.status === 'known' ? now.hold : null;
+  const changes = useMemo(
+    () => (request && hold ? candidateChanges(request, hold, helpers) : []),
+    [request, hold, helpers],
+  );
+  const tried = useHolds(
+    useMemo(
+      () => (request ? changes.map((change) => withChange(request, change, helpers)) : []),
+      [request, changes, helpers],
+    ),
+  );
+  const seconds = readDecimal(secondsText);
+  const secondsFit = seconds !== null && seconds >= 1 && seconds <= 3600;
+  const apply = (change: Change): void => {
+    if (change.kind === 'tool') onEdit({ ...formula, tool: change.tool, mixSeconds: null });
+    else if (change.kind === 'mix-longer') onEdit({ ...formula, mixSeconds: change.seconds });
+    else if (change.kind === 'colder') onTemperature(change.temperatureC);
+    else {
+      const ingredient = helpers.get(change.ingredientId);
+      if (!ingredient) return;
+      const dose = { mayAdd: { ingredient, form: '', stockG: null }, massG: change.massG };
+      onEdit(
+        takeDoses(formula, reckoning.additions, [dose], { context, newId: () => newId() as AdditionId }),
+      );
+    }
+  };
+  return (
+    <Panel title="How to make it hold" open onClose={onClose} wide>
+      <div className="mb-3 flex flex-wrap items-start gap-4">
+        <div className="grid gap-1 font-semibold">
+          Mixed with
+          <Choice
+            label="Tool"
+            value={mixed.tool}
+            options={TOOLS.map((tool) => ({ value: tool, label: TOOL_VALUES[tool].name }))}
+            onChange={(tool) => {
+              setSecondsText(String(usualSeconds(tool)));
+              onEdit({ ...formula, tool, mixSeconds: null });
+            }}
+            className="min-w-40 font-normal"
+          />
+        </div>
+        <Field
+          label="For, seconds"
+          className="w-32"
+          inputMode="decimal"
+          value={secondsText}
+          onText={(text) => {
+            setSecondsText(text);
+            const value = readDecimal(text);
+            if (value !== null && value >= 1 && value <= 3600) onEdit({ ...formula, mixSeconds: value });
+          }}
+          problem={secondsFit ? null : '1 to 3600 seconds.'}
+        />
+        <div className="min-w-60 flex-1" data-testid="hold-now">
+          <p className="font-semibold">{sayNow(now)}</p>
+          {hold && (
+            <p className="text-sm">
+              {LIMIT_WORDS[hold.limitedBy]} {sayCold(hold)}
+            </p>
+          )}
+        </div>
+      </div>
+      {request && hold && (
+        <>
+          <h3 className="font-name font-bold">What would lengthen it</h3>
+          <Changes
+            changes={changes}
+            tried={tried}
+            now={hold}
+            helpers={helpers}
+            formula={formula}
+            context={context}
+            onApply={apply}
+          />
+          <Tools
+            request={request}
+            chosen={mixed.tool}
+            onTool={(tool) => {
+              apply({ kind: 'tool', tool, seconds: usualSeconds(tool) });
+            }}
+          />
+        </>
+      )}
+      <Making {...props} hold={hold} tool={mixed.tool} seconds={mixed.seconds} />
+      {request && hold && (
+        <RescueSection
+          request={request}
+          hold={hold}
+          tool={mixed.tool}
+          judgement={judgement}
+          kitchen={kitchen}
+          formula={formula}
+          context={context}
+          volumeMl={reckoning.totals.mixedVolumeMl}
+        />
+      )}
+    </Panel>
+  );
+}
+
+const sayNow = (now: HoldReading | null | undefined): string => {
+  if (!now) return 'The jar is empty.';
+  if (now.status === 'working') return 'Working out how long it holds…';
+  if (now.status === 'failed') return now.message;
+  return now.hold
+    ? `${sayHold(now.hold)} It ${HOLD_CLASS_WORDS[now.hold.class]}; ${THICKNESS_WORDS[now.hold.state.thickness.class]}.`
+    : 'Oil and water do not meet in it: nothing separates.';
+};
+
+function sayCold({ state }: Hold): string {
+  const solid = solidFraction(state.phases.oils, 4, NIGHT_S);
+  return state.phases.oils.length > 0 ? `Its oil ${OIL_STATE_WORDS[oilState(solid)]}.` : '';
+}
+
+function Changes({
+  changes,
+  tried,
+  now,
+  helpers,
+  formula,
+  context,
+  onApply,
+}: {
+  changes: readonly Change[];
+  tried: readonly (HoldReading | null)[];
+  now: Hold;
+  helpers: ReadonlyMap<IngredientId, Ingredient>;
+  formula: Formula;
+  context: ReadingContext;
+  onApply: (change: Change) => void;
+}) {
+  const pending = tried.filter((reading) => reading?.status === 'working').length;
+  const results = changes
+    .flatMap((change, i) => {
+      const reading = tried[i];
+      if (reading?.status !== 'known' || !reading.hold || now.medianS === null) return [];
+      const gain = reading.hold.medianS === null ? Infinity : reading.hold.medianS / now.medianS;
+      return gain >= 1.25 ? [{ change, hold: reading.hold, gain }] : [];
+    })
+    .sort(byGain)
+    .slice(0, SHOWN_CHANGES);
+  const say = (change: Change): string => {
+    switch (change.kind) {
+      case 'tool':
+        return `${TOOL_VALUES[change.tool].name}, ${change.seconds} s`;
+      case 'mix-longer':
+        return `Mix for ${change.seconds} s`;
+      case 'colder':
+        return `Keep it at ${change.temperatureC} °C`;
+      case 'add': {
+        const ingredient = helpers.get(change.ingredientId)!;
+        return `Add ${freshAmountText(change.massG, ingredient, formula, context)} ${inSentence(ingredient.name)}`;
+      }
+    }
+  };
+  return (
+    <>
+      <ol className="mt-1 mb-2 grid gap-1" data-testid="hold-changes">
+        {results.map(({ change, hold }) => (
+          <li
+            key={JSON.stringify(change)}
+            className="flex flex-wrap items-center gap-3 border-b border-rule py-1"
+          >
+            <span className="min-w-48 flex-1 font-semibold">{say(change)}</span>
+            <span>{hold.medianS === null ? 'beyond 14 days' : `about ${sayDuration(hold.medianS)}`}</span>
+            <Button
+              onClick={() => {
+                onApply(change);
+              }}
+            >
+              Do it
+            </Button>
+          </li>
+        ))}
+      </ol>
+      {pending > 0 && <p className="text-sm text-quiet">Trying {pending} more…</p>}
+      {pending === 0 && results.length === 0 && (
+        <p className="mb-2 text-sm text-quiet">
+          {now.medianS === null ? 'It needs nothing.' : 'Nothing tried here lengthens it by a quarter.'}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** Hold against effort, every tool run through the model. */
+function Tools({
+  request,
+  chosen,
+  onTool,
+}: {
+  request: HoldRequest;
+  chosen: Tool;
+  onTool: (tool: Tool) => void;
+}) {
+  const { volumeMl } = request.mixing;
+  const requests = useMemo(
+    () =>
+      TOOLS.map((tool): HoldRequest => ({
+        ...request,
+        mixing: { ...request.mixing, tool, seconds: usualSeconds(tool) },
+      })),
+    [request],
+  );
+  const holds = useHolds(requests);
+  return (
+    <details className="mb-3">
+      <summary className="font-name min-h-8 cursor-pointer font-bold">Tools side by side</summary>
+      <table className="w-full text-left text-sm" data-testid="tools">
+        <thead className="text-quiet">
+          <tr>
+            <th className="font-normal">Tool</th>
+            <th className="font-normal">for</th>
+            <th className="font-normal">holds about</th>
+            <th className="font-normal">work</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {TOOLS.map((tool, i) => {
+            const reading = holds[i];
+            const found = reading?.status === 'known' ? reading.hold : null;
+            const { leastMl, mostMl, effort, name } = TOOL_VALUES[tool];
+            const fits = volumeMl >= leastMl && volumeMl <= mostMl;
+            return (
+              <tr key={tool} className={`border-t border-rule ${tool === chosen ? 'bg-tape-soft' : ''}`}>
+                <td className="py-1 font-semibold">{name}</td>
+                <td>{usualSeconds(tool)} s</td>
+                <td>
+                  {!found ? '…' : found.medianS === null ? 'beyond 14 days' : sayDuration(found.medianS)}
+                </td>
+                <td>
+                  {fits
+                    ? EFFORT_WORDS[effort]
+                    : volumeMl < leastMl
+                      ? `needs ${leastMl} ml`
+                      : `in portions of ${mostMl} ml`}
+                </td>
+                <td className="text-right">
+                  {tool !== chosen && (
+                    <Button
+                      onClick={() => {
+                        onTool(tool);
+                      }}
+                      aria-label={`Use the ${name.toLowerCase()}`}
+                    >
+                      Use it
+                    </Button>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </details>
+  );
+}
+
+function Making({
+  judgement,
+  vessel,
+  reckoning,
+  hold,
+  tool,
+  seconds,
+}: HoldPanelProps & { hold: Hold | null; tool: Tool; seconds: number }) {
+  const tips = makingTips(
+    judgement.portions.map(({ ingredient, form, massG }) => ({ ingredient, form, massG: massG.nominal })),
+    hold?.state ?? null,
+    {
+      tool,
+      seconds,
+      volumeMl: reckoning.totals.mixedVolumeMl,
+      brimfulMl: vessel.brimfulVolumeMl,
+      closes: vessel.closes,
+    },
+  );
+  if (tips.length === 0) return null;
+  return (
+    <>
+      <h3 className="font-name mt-3 font-bold">How to make it</h3>
+      <ol className="mb-3 list-decimal pl-5 text-sm" data-testid="making">
+        {tips.map((tip) => (
+          <li key={tip.code} className="py-0.5">
+            {sayTip(tip)}
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}

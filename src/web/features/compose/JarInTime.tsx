@@ -1,0 +1,229 @@
+import { memo, useMemo, useState } from 'react';
+import {
+  COLD_C,
+  HOLD_DAYS,
+  layersAt,
+  ROOM_C,
+  ROOM_LIMIT_S,
+  sayDuration,
+  sayHold,
+  THICKNESS_WORDS,
+  type Hold,
+} from '#core/emulsion';
+import type { Keeping } from '#core/safety';
+import type { Vessel } from '#core/vessel';
+import { Jar, type JarPart } from '../../drawing/Jar';
+import { partsInTime, SCRUB_STEPS, shareOf, timeAt } from '../../drawing/jarInTime';
+import type { HoldReading } from '../../workers/useHolds';
+import { Chips } from '../../ui/Chips';
+
+interface JarInTimeProps {
+  readonly vessel: Vessel;
+  readonly parts: readonly JarPart[];
+  readonly volumeMl: number;
+  readonly reading: HoldReading | null;
+  readonly keeping: Keeping;
+  readonly temperatureC: number;
+  readonly onTemperature: (temperatureC: number) => void;
+  readonly onPanel: () => void;
+  /** What the jar says as it is filled. */
+  readonly label: string;
+}
+
+const DAY_S = 86_400;
+const PLACES = [
+  { value: String(ROOM_C), label: 'room' },
+  { value: String(COLD_C), label: 'fridge' },
+];
+
+/** The jar as it goes in, and at any time after mixing; only this part is drawn again while it is scrubbed. */
+export function JarInTime({
+  vessel,
+  parts,
+  volumeMl,
+  reading,
+  keeping,
+  temperatureC,
+  onTemperature,
+  onPanel,
+  label,
+}: JarInTimeProps) {
+  const [position, setPosition] = useState(0);
+  const hold = reading?.status === 'known' ? reading.hold : null;
+  const endS = HOLD_DAYS * DAY_S;
+  const outOfCold = keeping.cold && temperatureC > COLD_C + 5;
+  const limitS = outOfCold ? ROOM_LIMIT_S : endS;
+  const most = outOfCold ? Math.floor(shareOf(ROOM_LIMIT_S, endS) * SCRUB_STEPS) : SCRUB_STEPS;
+  const at = Math.min(position, most);
+  const timeS = hold ? timeAt(at, endS) : null;
+  const shown = useMemo(
+    () =>
+      hold && timeS !== null
+        ? partsInTime(
+            layersAt(hold.result.frames, timeS, hold.state.column.heightM),
+            hold.state.outsidePhase,
+            volumeMl,
+          )
+        : parts,
+    [hold, timeS, parts, volumeMl],
+  );
+  const when = timeS === null ? 'as it goes in' : timeS === 0 ? 'just mixed' : `${sayDuration(timeS)} later`;
+  return (
+    <>
+      <div className="flex min-h-0 flex-1 items-end justify-center py-1">
+        <Jar
+          vessel={vessel}
+          parts={shown}
+          width={232}
+          height={300}
+          labelled
+          label={timeS === null ? label : `${label} Shown ${when}.`}
+        />
+      </div>
+      {volumeMl > 0 && (
+        <div className="grid gap-1" data-testid="hold">
+          <Scrubber
+            hold={hold}
+            position={at}
+            most={most}
+            endS={endS}
+            limitS={limitS}
+            when={when}
+            temperatureC={temperatureC}
+            onTemperature={onTemperature}
+            onPosition={setPosition}
+          />
+          <HoldWords reading={reading} keeping={keeping} outOfCold={outOfCold} onPanel={onPanel} />
+        </div>
+      )}
+    </>
+  );
+}
+
+/** Not drawn again while the jar is scrubbed. */
+const HoldWords = memo(function HoldWords({
+  reading,
+  keeping,
+  outOfCold,
+  onPanel,
+}: Pick<JarInTimeProps, 'reading' | 'keeping' | 'onPanel'> & { outOfCold: boolean }) {
+  return (
+    <>
+      <p className="text-[0.8125rem] leading-[1.1rem]" role="status">
+        {sayReading(reading, keeping, outOfCold)}
+      </p>
+      <button
+        type="button"
+        className="min-h-7 justify-self-start rounded-md text-sm font-semibold underline underline-offset-2 hover:bg-mint"
+        onClick={onPanel}
+      >
+        How to make it hold
+      </button>
+    </>
+  );
+});
+
+const Stands = memo(function Stands({
+  temperatureC,
+  onTemperature,
+}: Pick<JarInTimeProps, 'temperatureC' | 'onTemperature'>) {
+  return (
+    <Chips
+      label="Stands in the"
+      value={String(temperatureC)}
+      options={PLACES}
+      onChange={(value) => {
+        onTemperature(Number(value));
+      }}
+    />
+  );
+});
+
+function sayReading(reading: HoldReading | null, keeping: Keeping, outOfCold: boolean): string {
+  if (!reading) return '';
+  if (reading.status === 'working') return 'Working out how long it holds…';
+  if (reading.status === 'failed') return `The hold could not be worked out. ${reading.message}`;
+  const { hold } = reading;
+  if (!hold) return 'Oil and water do not meet in it: nothing separates.';
+  const thick = THICKNESS_WORDS[hold.state.thickness.class];
+  const longest = hold.highS ?? Infinity;
+  const keeps = longest > keeping.days * DAY_S ? ` Keep at most ${keeping.days} days, see cautions.` : '';
+  const room = outOfCold ? ' Not at room temperature for longer than 2 hours.' : '';
+  return `${sayHold(hold)} Just mixed: ${thick} (estimate).${keeps}${room}`;
+}
+
+/** Time on a logarithmic track, with the moment a shake is needed and its band. */
+function Scrubber({
+  hold,
+  position,
+  most,
+  endS,
+  limitS,
+  when,
+  temperatureC,
+  onTemperature,
+  onPosition,
+}: {
+  hold: Hold | null;
+  position: number;
+  most: number;
+  endS: number;
+  limitS: number;
+  when: string;
+  temperatureC: number;
+  onTemperature: (temperatureC: number) => void;
+  onPosition: (position: number) => void;
+}) {
+  const at = (seconds: number): string => `${shareOf(seconds, endS) * 100}%`;
+  return (
+    <div>
+      <div className="mb-1 flex items-center justify-between gap-1">
+        <p className="text-[0.8125rem] leading-4 font-semibold">{when}</p>
+        <Stands temperatureC={temperatureC} onTemperature={onTemperature} />
+      </div>
+      <div className="relative">
+        <span className="absolute inset-x-0 top-1 h-2 rounded bg-track" aria-hidden />
+        {hold?.medianS != null && hold.lowS !== null && hold.highS !== null && (
+          <>
+            <span
+              className="absolute top-1 h-2 bg-acid/35"
+              style={{ left: at(hold.lowS), width: `calc(${at(hold.highS)} - ${at(hold.lowS)})` }}
+              aria-hidden
+            />
+            <span
+              className="absolute top-0 h-4 w-0.5 bg-acid-ink"
+              style={{ left: at(hold.medianS) }}
+              aria-hidden
+            />
+          </>
+        )}
+        {limitS < endS && (
+          <span
+            className="absolute top-1 right-0 h-2 bg-[repeating-linear-gradient(135deg,#7d8a82_0_2px,transparent_2px_6px)]"
+            style={{ left: at(limitS) }}
+            title="not at room temperature"
+          />
+        )}
+        <input
+          type="range"
+          className="relative block h-6 w-full accent-bottle"
+          aria-label="Time after mixing"
+          aria-valuetext={when}
+          min={0}
+          max={SCRUB_STEPS}
+          step={1}
+          value={position}
+          disabled={!hold}
+          onChange={(event) => {
+            onPosition(Math.min(most, Number(event.target.value)));
+          }}
+        />
+      </div>
+      <p className="flex justify-between text-2xs text-quiet" aria-hidden>
+        <span>mixed</span>
+        {limitS < endS ? <span>not at room temperature</span> : <span>1 h</span>}
+        <span>14 days</span>
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,63 @@
+import { lazy, Suspense, useMemo } from 'react';
+import { sayHold, usualTemperatureC } from '#core/emulsion';
+import type { Formula } from '#core/formula';
+import { judgeFormula, reckonFormula } from '#core/reckoning';
+import { holdAskedOf, mixedWith } from '../../store/holdOf';
+import { contextFor, vesselOf, type Kitchen } from '../../store/kitchen';
+import { useHolds } from '../../workers/useHolds';
+
+/** The chart comes with its library only when it is looked at. */
+const HoldChart = lazy(async () => ({ default: (await import('../../chart/HoldChart')).HoldChart }));
+
+/** How both hold, layers against time, at the same temperature: the colder one that either asks for. */
+export function HoldCompare({
+  formulas,
+  names,
+  kitchen,
+}: {
+  formulas: readonly [Formula, Formula];
+  names: readonly [string, string];
+  kitchen: Kitchen;
+}) {
+  const [before, after] = formulas;
+  const requests = useMemo(() => {
+    const reckoned = [before, after].map((formula) => {
+      const vessel = vesselOf(formula, kitchen.vessels);
+      const reckoning = reckonFormula(formula, vessel, contextFor(formula, kitchen));
+      return { formula, vessel, reckoning, judgement: judgeFormula(reckoning) };
+    });
+    const temperatureC = usualTemperatureC(reckoned.some(({ judgement }) => judgement.keeping.cold));
+    return reckoned.map(({ formula, vessel, reckoning, judgement }) =>
+      holdAskedOf(judgement, reckoning, vessel, mixedWith(formula, vessel), temperatureC),
+    );
+  }, [before, after, kitchen]);
+  const readings = useHolds(requests);
+  const working = readings.some((reading) => reading?.status === 'working');
+  const holds = readings.map((reading) => (reading?.status === 'known' ? reading.hold : null));
+  const temperatureC = requests.find((request) => request)?.temperatureC;
+  return (
+    <section aria-label="How it holds" className="mt-5" data-testid="hold-compare">
+      <h3 className="font-name font-bold">
+        How it holds{temperatureC !== undefined && `, at ${temperatureC} °C`}
+      </h3>
+      {working ? (
+        <p className="text-quiet">Working out how long they hold…</p>
+      ) : (
+        <>
+          <ul className="mb-2 text-sm">
+            {holds.map((hold, i) => (
+              <li key={i}>
+                <strong>{names[i]}:</strong> {hold ? sayHold(hold) : 'nothing in it separates.'}
+              </li>
+            ))}
+          </ul>
+          {holds.some((hold) => hold !== null) && (
+            <Suspense fallback={<div className="h-64" />}>
+              <HoldChart holds={holds} names={names} />
+            </Suspense>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
