@@ -71,6 +71,26 @@ const VIEWS = [
     },
   },
   {
+    name: 'hold',
+    path: '/formulas/walnut-cider/compose',
+    size: WIDE,
+    before: async (page) => {
+      await page.locator('[aria-label="Time after mixing"]:enabled').fill('78');
+      await page.getByRole('button', { name: 'How to make it hold' }).click();
+      await page.getByTestId('hold-changes').getByRole('listitem').nth(2).waitFor();
+      await page.getByText('Trying').waitFor({ state: 'detached' });
+    },
+  },
+  {
+    name: 'hold-compare',
+    path: '/formulas/walnut-cider/versions?from=3',
+    size: WIDE,
+    before: async (page) => {
+      await page.getByRole('img', { name: /^Layers against time/ }).waitFor();
+      await page.getByTestId('hold-compare').scrollIntoViewIfNeeded();
+    },
+  },
+  {
     name: 'cautions',
     path: '/formulas/yolk-horseradish/compose',
     size: WIDE,

@@ -242,6 +242,28 @@ describe('plans of a complaint', () => {
     }
   });
 
+  it('thickens and thins only where the thickness model says so too', () => {
+    const cream = dressing(
+      'yoghurt_whole 160g, mayo_full 40g, lemon_juice 12ml, salt_table 1.4g, olive_ev 30ml',
+    );
+    const thin = solve(cream, {
+      complaint: 'too-thick',
+      style: null,
+      mayAdd: mayAdd('water', 'buttermilk'),
+      allowAll: false,
+    });
+    expect(thin.remedies.map(({ verb }) => verb)).toContain('Thin');
+    const thick = solve(cream, {
+      complaint: 'too-thin',
+      style: null,
+      mayAdd: mayAdd('mayo_full', 'tahini', 'xanthan'),
+      allowAll: false,
+    });
+    expect(thick.remedies.length).toBeGreaterThan(0);
+    for (const { effect } of thick.remedies)
+      expect(effect.palate.body.value!).toBeGreaterThan(thick.before.judgement.palate.body.value!);
+  });
+
   it('asks for nothing where all is well', () => {
     const well = dressing('olive_ev 90ml, vin_redwine6 30ml, salt_table 1.7g');
     expect(solve(well)).toMatchObject({ remedies: [], impossible: [], alreadyMet: true });

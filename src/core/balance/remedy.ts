@@ -5,12 +5,14 @@
  * what goes part of the way is offered.
  */
 import type { PalateKey } from '#core/palate';
+import { emulsionState, holdRequest, USUAL_HEIGHT_M } from '#core/emulsion';
+import type { JudgedPortion } from '#core/reckoning';
 import { withRoles } from './candidates';
 import { PLANS, type Complaint } from './complaints';
 import { lessAcidThanAllowed, stateOf, type State } from './effect';
 import { diagnose, type Impossible } from './impossible';
 import { nearest } from './nearest';
-import { PlanSearch, ranked, type Remedy, type RemedyRequest } from './planSearch';
+import { PlanSearch, ranked, withDoses, type Dose, type Remedy, type RemedyRequest } from './planSearch';
 import type { Work } from './steps';
 
 export interface RemedyAnswer {
@@ -41,7 +43,8 @@ export function* searchRemedies(request: RemedyRequest): Work<RemedyAnswer> {
     meaningful = true;
     const mayAdd = request.allowAll ? request.mayAdd : withRoles(request.mayAdd, spec.roles);
     const search = new PlanSearch(request, before, spec, targets, mayAdd);
-    const found = yield* search.run(index / specs.length, 1 / specs.length);
+    const tried = yield* search.run(index / specs.length, 1 / specs.length);
+    const found = tried.filter(({ doses }) => thicknessFollows(request, doses));
     if (found.length > 0) remedies.push(...found);
     else if (search.alreadyMet) met = true;
     else {
@@ -59,4 +62,29 @@ export function* searchRemedies(request: RemedyRequest): Work<RemedyAnswer> {
     meaningless: !meaningful,
     alreadyMet: met,
   };
+}
+
+/** Thinner or thicker must be so in the thickness model too, not only by the body index; by a tenth at least. */
+const THICKNESS_MOVES = 1.1;
+
+function thicknessFollows(request: RemedyRequest, doses: readonly Dose[]): boolean {
+  const { complaint, portions } = request;
+  if (complaint !== 'too-thin' && complaint !== 'too-thick') return true;
+  const before = apparentViscosity(portions);
+  const after = apparentViscosity(withDoses(portions, doses));
+  if (before === null || after === null) return true;
+  return complaint === 'too-thin' ? after >= before * THICKNESS_MOVES : after * THICKNESS_MOVES <= before;
+}
+
+/** Null where nothing in it is an emulsion: then the body index is all there is. */
+function apparentViscosity(portions: readonly JudgedPortion[]): number | null {
+  const volumeMl = portions.reduce((sum, { massG }) => sum + massG.nominal, 0);
+  const setting = {
+    tool: 'whisk',
+    seconds: 60,
+    volumeMl,
+    heightM: USUAL_HEIGHT_M,
+    temperatureC: 21,
+  } as const;
+  return emulsionState(holdRequest(portions, setting))?.thickness.apparentViscosityPaS ?? null;
 }

@@ -1,5 +1,15 @@
 import { useState } from 'react';
-import { rescue, TROUBLE_WORDS, TROUBLES, type Hold, type HoldRequest, type Trouble } from '#core/emulsion';
+import {
+  rescue,
+  THICKNESS_CLASSES,
+  THICKNESS_WORDS,
+  TROUBLE_WORDS,
+  TROUBLES,
+  type Hold,
+  type HoldRequest,
+  type ThicknessClass,
+  type Trouble,
+} from '#core/emulsion';
 import type { Formula, ReadingContext, Tool } from '#core/formula';
 import type { Ingredient, IngredientId } from '#core/ingredient';
 import type { Judgement } from '#core/reckoning';
@@ -34,6 +44,7 @@ export function RescueSection({
   volumeMl,
 }: RescueSectionProps) {
   const [trouble, setTrouble] = useState<Trouble | null>(hold.state.split ? 'split' : null);
+  const [wanted, setWanted] = useState<ThicknessClass>('pours-like-cream');
   const own = judgement.portions.map(({ ingredient }) => ingredient);
   const water = kitchen.catalogue.get('water' as IngredientId);
   const acids = own.filter(({ isAcidLiquid }) => isAcidLiquid);
@@ -48,6 +59,7 @@ export function RescueSection({
         volumeMl,
         ingredients: own,
         thinners,
+        wanted,
       })
     : [];
   const ingredientOf = (id: IngredientId): Ingredient | undefined => kitchen.catalogue.get(id);
@@ -67,6 +79,17 @@ export function RescueSection({
         }}
         className="min-w-56"
       />
+      {(trouble === 'too-thick' || trouble === 'too-thin') && (
+        <span className="ml-2 inline-flex items-center gap-2">
+          until it
+          <Choice
+            label="Wanted thickness"
+            value={wanted}
+            options={THICKNESS_CLASSES.map((value) => ({ value, label: THICKNESS_WORDS[value] }))}
+            onChange={setWanted}
+          />
+        </span>
+      )}
       <ol className="mt-2 grid gap-2" data-testid="rescue">
         {found.map((way, index) => {
           const brought = way.brings ? ingredientOf(way.brings) : undefined;
