@@ -1,13 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CREAMING, generalCreamingS } from '../../../bench/separation';
-import {
-  cellHeights,
-  risingVelocityMPerS,
-  runColumn,
-  sizeClasses,
-  stepColumn,
-  type ColumnInput,
-} from './column';
+import { runColumn, stepColumn, type ColumnInput } from './column';
+import { cellHeights, risingVelocityMPerS, sizeClasses } from './columnGrid';
 
 const off = (value: number, expected: number): number => Math.abs(value / expected - 1);
 /** One size, half oil, no coalescence, Stokes drag: the case that can be solved on paper. */

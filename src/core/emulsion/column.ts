@@ -12,6 +12,8 @@
  * step, no matrix. The inner loops are small functions of their own: as one large function the engine
  * compiles them late, and the first run takes a second.
  */
+import { cellHeights, GRAVITY, risingVelocityMPerS, sizeClasses } from './columnGrid';
+
 export interface ColumnInput {
   /** Share of the dispersed phase by volume, 0..1. */
   readonly dispersedVolumeFraction: number;
@@ -63,9 +65,7 @@ export interface ColumnResult {
   readonly volumeError: number;
 }
 
-const GRAVITY = 9.81;
 const HINDRANCE = 4.65;
-const FINE_CELL_M = 0.25e-3;
 const LEAK = 0.005;
 const YIELD_PARAMETER = 0.0477;
 const SEEN_M = 2.5e-3;
@@ -76,52 +76,6 @@ const FIRST_DT_S = 0.02;
 /** Frames a decade of time, for drawing. */
 const FRAMES_PER_DECADE = 24;
 const VOLUME_TOLERANCE = 1e-9;
-
-export interface Sizes {
-  readonly d: Float64Array;
-  readonly weight: Float64Array;
-  /** ln of the ratio between classes. */
-  readonly lnRatio: number;
-}
-
-/** Size classes, geometric, log-normal by volume, so that Σw/Σ(w/d) is exactly d32. */
-export function sizeClasses(d32: number, spread: number, classes: number): Sizes {
-  if (!(spread > 0) || classes === 1) {
-    return { d: Float64Array.of(d32), weight: Float64Array.of(1), lnRatio: 1 };
-  }
-  const median = d32 * Math.exp(spread ** 2 / 2);
-  const top = Math.min(3e-3, Math.max(1e-3, 30 * d32));
-  const [low, high] = [median * Math.exp(-2.3 * spread), Math.max(top, median * Math.exp(2.6 * spread))];
-  const lnRatio = Math.log(high / low) / (classes - 1);
-  const d = Float64Array.from({ length: classes }, (_, i) => low * Math.exp(lnRatio * i));
-  const weight = d.map((size) => Math.exp(-(Math.log(size / median) ** 2) / (2 * spread ** 2)));
-  const total = weight.reduce((sum, w) => sum + w, 0);
-  let perD = 0;
-  for (let i = 0; i < classes; i++) {
-    weight[i]! /= total;
-    perD += weight[i]! / d[i]!;
-  }
-  const scale = d32 * perD;
-  return { d: d.map((size) => size * scale), weight, lnRatio };
-}
-
-/** Rise of a lone drop, m/s. */
-export function risingVelocityMPerS(
-  diameterM: number,
-  densityDifference: number,
-  viscosityPaS: number,
-  densityKgPerM3: number,
-  stokesOnly = false,
-): number {
-  const stokes = (densityDifference * GRAVITY * diameterM ** 2) / (18 * viscosityPaS);
-  if (stokesOnly) return stokes;
-  let v = stokes;
-  for (let i = 0; i < 40; i++) {
-    const reynolds = (densityKgPerM3 * v * diameterM) / viscosityPaS;
-    v = 0.5 * (v + stokes / (1 + 0.15 * reynolds ** 0.687));
-  }
-  return v;
-}
 
 interface State {
   readonly classes: number;
@@ -231,23 +185,6 @@ function start(input: ColumnInput): State {
     d,
     freeM: 0,
   };
-}
-
-/** Fine at the bottom, where the first layer is read; geometric growth upwards. */
-export function cellHeights(heightM: number, cells: number): Float64Array {
-  const first = Math.min(heightM / cells, FINE_CELL_M);
-  const sumFor = (growth: number): number =>
-    Math.abs(growth - 1) < 1e-12 ? first * cells : (first * (growth ** cells - 1)) / (growth - 1);
-  let [low, high] = [1, 1.5];
-  for (let i = 0; i < 100; i++) {
-    const middle = 0.5 * (low + high);
-    if (sumFor(middle) < heightM) low = middle;
-    else high = middle;
-  }
-  const growth = first * cells >= heightM * (1 - 1e-12) ? 1 : low;
-  const dz = Float64Array.from({ length: cells }, (_, j) => first * growth ** j);
-  const scale = heightM / dz.reduce((sum, h) => sum + h, 0);
-  return dz.map((h) => h * scale);
 }
 
 function totals({ classes, cells, phi, total }: State): void {

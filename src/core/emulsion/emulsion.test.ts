@@ -1,14 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { REFERENCE_CATALOGUE, REFERENCE_INGREDIENTS, type IngredientId } from '#core/ingredient';
+import { REFERENCE_CATALOGUE, REFERENCE_INGREDIENTS } from '#core/ingredient';
 import { mixedVolumeMlPerG } from '#core/composition';
 import { STYLE_IDS, stylePortions } from '#core/palate';
-import { thinToG } from './adjust';
-import { candidateChanges, tryChange } from './changes';
-import { closePacking, dropsOf, mostOilM3, packedFraction } from './dropSize';
-import { classOfHold, emulsionState, hold, layersAt, type HoldRequest } from './hold';
-import { bandFactorFrom, beliefFrom, observed, observedBetween, shifted, stillFine } from './learning';
-import { makingTips } from './making';
+import { closePacking, mostOilM3, packedFraction } from './dropSize';
+import { classOfHold, hold, layersAt, type HoldRequest } from './hold';
+import { bandFactorFrom, beliefFrom, observed, stillFine } from './learning';
 import {
   cloudPointC,
   oilDensityKgPerM3,
@@ -22,8 +19,6 @@ import {
 import { emulsionPartOf } from './part';
 import { EMULSIFIERS, phasesOf } from './phases';
 import { mostOilMlPerS, pourPlan } from './pour';
-import { rescue } from './rescue';
-import { sayDuration, sayHold, sayPour } from './sayHold';
 import { mix, PARTS } from './testFixture';
 import { thicknessOf } from './thickness';
 import { sugarWaterViscosityPaS, waterDensityKgPerM3, waterViscosityPaS } from './water';
@@ -323,159 +318,5 @@ describe('properties', () => {
       expect(serum + free).toBeGreaterThanOrEqual(before - 0.02);
       before = serum + free;
     }
-  });
-});
-
-describe('learning and words', () => {
-  it('a look between two times, and what it says of other dressings', () => {
-    const prior = beliefFrom(75 * MIN, 2.5);
-    const between = observedBetween(prior, 30 * MIN, 60 * MIN);
-    expect(between.medianS).toBeLessThan(prior.medianS);
-    expect(between.deviation).toBeLessThan(prior.deviation);
-    const other = shifted(prior, Math.log(40 / 75), 0.6);
-    expect(other.medianS).toBeLessThan(prior.medianS);
-    expect(other.medianS).toBeGreaterThan(between.medianS);
-    expect(other.deviation).toBeLessThan(prior.deviation);
-  });
-  it('says durations as a cook would', () => {
-    expect([20, 9 * MIN, 43 * MIN, 157 * MIN, 20 * 3600, 3 * 86_400].map(sayDuration)).toEqual([
-      ...['less than a minute', '9 min', '45 min', '2½ h', '20 h', '3 days'],
-    ]);
-    expect(sayHold(run({ ...BARE, mustard: 5 }))).toMatch(
-      /^Holds about 2½ h \(50 min to 7½ h\), then a watery layer shows at the bottom; shake again\.$/,
-    );
-    expect(sayPour(pourPlan(37, 200, 'whisk'), 'whisk')).toContain('in drops');
-    expect(sayPour(pourPlan(37, 200, 'shake'), 'shake')).toContain('shake');
-  });
-});
-
-describe('making, changes and rescue', () => {
-  const ids = [
-    'olive_ev',
-    'vin_redwine6',
-    'salt_table',
-    'mustard_dijon',
-    'garlic',
-    'oregano_dry',
-    'parsley',
-    'egg_yolk',
-    'walnut_oil',
-    'cumin',
-  ];
-  const lines = ids.map((id) => ({
-    ingredient: REFERENCE_CATALOGUE.get(id as IngredientId)!,
-    form: '',
-    massG: id === 'olive_ev' ? 180 : 20,
-  }));
-  const amounts = lines.map(({ ingredient, massG }) => ({ part: emulsionPartOf(ingredient), massG }));
-  const request: HoldRequest = {
-    amounts,
-    mixing: { tool: 'blender', seconds: 60, volumeMl: 360 },
-    heightM: 0.08,
-    temperatureC: 21,
-  };
-
-  it('tells what to do first, from what is in it', () => {
-    const tips = makingTips(lines, emulsionState(request), {
-      tool: 'blender',
-      seconds: 60,
-      volumeMl: 360,
-      brimfulMl: 860,
-      closes: false,
-    });
-    expect(tips.map(({ code }) => code)).toEqual(
-      expect.arrayContaining([
-        'toast-seeds',
-        'rub-dried-herbs',
-        'garlic-alone',
-        'yolk-at-room',
-        'salt-into-acid',
-        'steep-in-acid',
-        'smell-nut-oil',
-        'pour',
-        'blender-bitter',
-        'green-on-the-day',
-        'oil-sets',
-      ]),
-    );
-    const small = makingTips(lines, null, {
-      tool: 'processor',
-      seconds: 10,
-      volumeMl: 100,
-      brimfulMl: 110,
-      closes: true,
-    });
-    expect(small.map(({ code }) => code)).toContain('too-little-for-tool');
-  });
-
-  it('tries changes through the model, and shows only what helps', () => {
-    const bare = ask(BARE);
-    const now = hold(bare)!;
-    const pantry = new Map(
-      ['mustard_dijon', 'xanthan', 'garlic', 'egg_yolk_past'].map((id) => [
-        id as IngredientId,
-        REFERENCE_CATALOGUE.get(id as IngredientId)!,
-      ]),
-    );
-    const changes = candidateChanges(bare, now, pantry);
-    expect(changes.length).toBeLessThanOrEqual(10);
-    const mustard = changes.find(
-      (change) => change.kind === 'add' && change.ingredientId === 'mustard_dijon',
-    )!;
-    const work = tryChange(bare, now, mustard, pantry);
-    let step = work.next();
-    while (!step.done) step = work.next();
-    expect(step.value!.gain).toBeGreaterThan(5);
-    const useless = tryChange(bare, now, { kind: 'mix-longer', seconds: 31 }, pantry);
-    let last = useless.next();
-    while (!last.done) last = useless.next();
-    expect(last.value).toBeNull();
-  });
-
-  it('saves a split sauce from its own binder, and lists last what brings something new', () => {
-    const split = emulsionState(
-      ask({ yolk: 17, lemon: 15, mustard: 5, salt: 1.5, olive: 320 }, 'whisk', 240),
-    )!;
-    const context = {
-      amounts: mix({}),
-      state: split,
-      tool: 'whisk',
-      temperatureC: 21,
-      roomC: 21,
-      volumeMl: 380,
-      thinners: [],
-    } as const;
-    const ingredient = (id: string) => REFERENCE_CATALOGUE.get(id as IngredientId)!;
-    const [first, second] = rescue('split', {
-      ...context,
-      ingredients: [ingredient('mustard_dijon'), ingredient('olive_ev')],
-    });
-    expect(first!.brings).toBeNull();
-    expect(second!.brings).toBe('egg_yolk_past');
-    const [base, drip] = first!.steps;
-    expect(base).toMatchObject({ code: 'new-base', ingredientId: 'mustard_dijon' });
-    expect(drip).toMatchObject({ code: 'drip-in', volumeMl: 380 });
-    expect(
-      rescue('wont-take', {
-        ...context,
-        temperatureC: 8,
-        ingredients: [ingredient('egg_yolk')],
-      })[0]!.steps.map(({ code }) => code),
-    ).toContain('warm-bowl');
-    const fridge = rescue('set-in-fridge', { ...context, ingredients: [] })[0]!.steps;
-    const out = fridge.find((step) => step.code === 'stand-out');
-    // 300 ml at 4 °C need about 40 minutes, not the 20 that cooks say.
-    expect(out && 'seconds' in out ? out.seconds / MIN : 0).toBeGreaterThan(35);
-  });
-
-  it('thins to a wanted class, and thickens with oil only while its drops stay covered', () => {
-    const thick = ask({ yolk: 17, lemon: 15, mustard: 5, salt: 1.5, olive: 182.8 }, 'whisk', 240);
-    const state = emulsionState(thick)!;
-    const drops = dropsOf(state.phases, thick.mixing);
-    const massG = thinToG(thick.amounts, drops, 21, PARTS.wineVinegar, 'pours-like-cream')!;
-    expect(massG).toBeGreaterThan(20);
-    const thinned = phasesOf([...thick.amounts, { part: PARTS.wineVinegar, massG }], 21)!;
-    expect(thicknessOf(thinned, drops).class).toBe('pours-like-cream');
-    expect(thinToG(thick.amounts, drops, 21, PARTS.wineVinegar, 'stiff')).toBe(0);
   });
 });

@@ -1,13 +1,6 @@
 export { byGain, candidateChanges, tryChange, withChange, type Change, type ChangeResult } from './changes';
-export {
-  risingVelocityMPerS,
-  sizeClasses,
-  stepColumn,
-  runColumn,
-  type ColumnFrame,
-  type ColumnInput,
-  type ColumnResult,
-} from './column';
+export { runColumn, stepColumn, type ColumnFrame, type ColumnInput, type ColumnResult } from './column';
+export { risingVelocityMPerS, sizeClasses } from './columnGrid';
 export {
   classOfHold,
   COLUMN_GRID,
