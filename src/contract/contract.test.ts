@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { emptyFormula, type VesselId } from '#core/formula';
 import { STYLES } from '#core/palate';
-import { REFERENCE_INGREDIENTS } from '#core/ingredient';
+import { madeId, REFERENCE_INGREDIENTS } from '#core/ingredient';
 import { STARTING_VESSELS } from '#core/vessel';
 import {
   changeRequestSchema,
@@ -10,6 +10,7 @@ import {
   EMPTY_PANTRY_ENTRY,
   ERROR_STATUS,
   formulaSchema,
+  formulateSchema,
   newFormulaSchema,
   pantryEntrySchema,
   settingsSchema,
@@ -50,6 +51,8 @@ describe('what may cross the boundary', () => {
     ['a serving that is no number', { ...formula, servingVolumeMl: NaN }],
     ['spoons of nowhere', { ...formula, spoons: 'roman' }],
     ['a ratio out of reach', { ...formula, targetRatio: 1000 }],
+    ['a tool of nowhere', { ...formula, tool: 'spoon' }],
+    ['mixing for no time', { ...formula, mixSeconds: 0 }],
     ['a version before the first', { ...formula, basedOnVersion: 0 }],
     ['a phase that is none', { ...formula, additions: [{ ...addition, phase: 'later' }] }],
     ['an id with a slash', { ...formula, additions: [{ ...addition, id: 'a/b' }] }],
@@ -68,6 +71,9 @@ describe('what may cross the boundary', () => {
   it.each([
     ['a formula’s field', { additionId: null, field: 'name', from: 'a', to: 'b' }, true],
     ['an addition’s field', { additionId: 'one', field: 'locked', from: false, to: true }, true],
+    ['a tool', { additionId: null, field: 'tool', from: null, to: 'whisk' }, true],
+    ['a tool that is none', { additionId: null, field: 'tool', from: null, to: 'spoon' }, false],
+    ['a mixing time', { additionId: null, field: 'mixSeconds', from: 30, to: 75 }, true],
     ['a typed ratio', { additionId: null, field: 'targetRatio', from: null, to: 2.5 }, true],
     [
       'an addition’s field on the formula',
@@ -93,6 +99,40 @@ describe('what may cross the boundary', () => {
     expect(styleSchema.safeParse(style).success).toBe(false);
     expect(cookSchema.safeParse({ id: 'ida', name: '', initials: 'ID' }).success).toBe(false);
     expect(newFormulaSchema.safeParse({ id: '', formula }).success).toBe(false);
+  });
+
+  it('takes a version inside a formula by an id as long as it needs to be', () => {
+    const long = madeId('f'.repeat(64), 12345);
+    const withMade = { ...formula, additions: [{ ...addition, ingredientId: long }] };
+    expect(formulaSchema.safeParse(withMade).success).toBe(true);
+    const endless = { ...formula, additions: [{ ...addition, ingredientId: 'x'.repeat(81) }] };
+    expect(formulaSchema.safeParse(endless).success).toBe(false);
+  });
+
+  const ask = { volumeMl: 300, onHand: [{ ingredientId: 'olive_ev' }] };
+  it.each([
+    ['as little as there is', ask, true],
+    [
+      'locks and targets',
+      { ...ask, locks: [{ ingredientId: 'honey', massG: 5 }], targets: [{ measure: 'salt', value: 0.015 }] },
+      true,
+    ],
+    ['no volume', { ...ask, volumeMl: 0 }, false],
+    ['nothing on hand', { ...ask, onHand: [] }, false],
+    ['a measure that is none', { ...ask, targets: [{ measure: 'crunch', value: 1 }] }, false],
+    ['an endless amount', { ...ask, onHand: [{ ingredientId: 'olive_ev', maxG: Infinity }] }, false],
+    ['a word too many', { ...ask, please: true }, false],
+  ])('a question for amounts with %s', (_what, question, ok) => {
+    expect(formulateSchema.safeParse(question).success).toBe(ok);
+  });
+
+  it('fills what is left out of a question for amounts', () => {
+    expect(formulateSchema.parse(ask)).toMatchObject({
+      styleId: null,
+      targets: [],
+      locks: [],
+      onHand: [{ maxG: null }],
+    });
   });
 
   it('every error code has a status that a client understands', () => {

@@ -79,6 +79,13 @@ describe('what changed, in a cook’s words', () => {
     ]);
   });
 
+  it('tells the tool and the time', () => {
+    expect(say(start, { ...start, tool: 'whisk', mixSeconds: 90 })).toEqual([
+      'Mixed with: none → whisk.',
+      'Mixed for: none → 90 s.',
+    ]);
+  });
+
   it('tells two formulas apart by what is in them', () => {
     const other = formula(
       addition('x', '40 ml', 0, { ingredientText: 'vinegar' }),

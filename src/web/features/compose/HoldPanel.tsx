@@ -158,6 +158,7 @@ export function HoldPanel(props: HoldPanelProps) {
             tried={tried}
             now={hold}
             helpers={helpers}
+            allergens={new Set(judgement.allergens.eu14.map(({ allergen }) => allergen))}
             formula={formula}
             context={context}
             onApply={apply}
@@ -207,6 +208,7 @@ function Changes({
   tried,
   now,
   helpers,
+  allergens,
   formula,
   context,
   onApply,
@@ -215,10 +217,16 @@ function Changes({
   tried: readonly (HoldReading | null)[];
   now: Hold;
   helpers: ReadonlyMap<IngredientId, Ingredient>;
+  /** In it already. */
+  allergens: ReadonlySet<string>;
   formula: Formula;
   context: ReadingContext;
   onApply: (change: Change) => void;
 }) {
+  const newAllergens = (change: Change): readonly string[] =>
+    change.kind === 'add'
+      ? (helpers.get(change.ingredientId)?.allergensEu14 ?? []).filter((allergen) => !allergens.has(allergen))
+      : [];
   const pending = tried.filter((reading) => reading?.status === 'working').length;
   const results = changes
     .flatMap((change, i) => {
@@ -251,7 +259,14 @@ function Changes({
             key={JSON.stringify(change)}
             className="flex flex-wrap items-center gap-3 border-b border-rule py-1"
           >
-            <span className="min-w-48 flex-1 font-semibold">{say(change)}</span>
+            <span className="min-w-48 flex-1">
+              <span className="block font-semibold">{say(change)}</span>
+              {newAllergens(change).length > 0 && (
+                <span className="block text-sm font-semibold text-acid-ink">
+                  New allergen: {newAllergens(change).join(', ')}.
+                </span>
+              )}
+            </span>
             <span>{hold.medianS === null ? 'beyond 14 days' : `about ${sayDuration(hold.medianS)}`}</span>
             <Button
               onClick={() => {

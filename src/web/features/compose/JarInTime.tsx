@@ -16,6 +16,7 @@ import { Jar, type JarPart } from '../../drawing/Jar';
 import { partsInTime, SCRUB_STEPS, shareOf, timeAt } from '../../drawing/jarInTime';
 import type { HoldReading } from '../../workers/useHolds';
 import { Chips } from '../../ui/Chips';
+import { useLast } from '../../ui/useLast';
 
 interface JarInTimeProps {
   readonly vessel: Vessel;
@@ -49,7 +50,9 @@ export function JarInTime({
   label,
 }: JarInTimeProps) {
   const [position, setPosition] = useState(0);
-  const hold = reading?.status === 'known' ? reading.hold : null;
+  // While the next is worked out the last stays to look at.
+  const known = useLast(reading?.status === 'known' ? reading : undefined);
+  const hold = known?.hold ?? null;
   const endS = HOLD_DAYS * DAY_S;
   const outOfCold = keeping.cold && temperatureC > COLD_C + 5;
   const limitS = outOfCold ? ROOM_LIMIT_S : endS;
@@ -109,7 +112,7 @@ const HoldWords = memo(function HoldWords({
 }: Pick<JarInTimeProps, 'reading' | 'keeping' | 'onPanel'> & { outOfCold: boolean }) {
   return (
     <>
-      <p className="text-[0.8125rem] leading-[1.1rem]" role="status">
+      <p className="min-h-[3.3rem] text-[0.8125rem] leading-[1.1rem]" role="status">
         {sayReading(reading, keeping, outOfCold)}
       </p>
       <button
