@@ -12,6 +12,7 @@ const CORE_ORDER = [
   'safety',
   'reckoning',
   'balance',
+  'trial',
 ];
 
 const coreRules = CORE_ORDER.map((folder, index) => ({

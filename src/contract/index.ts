@@ -39,3 +39,13 @@ export {
 } from './kitchen';
 export { signInSchema, type SessionState } from './session';
 export { formulateJsonSchema, formulateSchema, type FormulateJson } from './balance';
+export {
+  newEventSchema,
+  newTrialSchema,
+  trialEventSchema,
+  trialIdSchema,
+  type NewEvent,
+  type NewTrial,
+  type TrialEventRecord,
+  type TrialRecord,
+} from './trial';

@@ -7,6 +7,8 @@ import { formulaRoutes } from './features/formulas/routes';
 import { FormulaStore } from './features/formulas/store';
 import { kitchenRoutes } from './features/kitchen/routes';
 import { KitchenStore } from './features/kitchen/store';
+import { trialRoutes } from './features/trials/routes';
+import { TrialStore } from './features/trials/store';
 import { accessRoutes, requireAccess, type Access } from './http/access';
 import { ApiError, handleErrors } from './http/apiError';
 import { hostGuard, originGuard } from './http/guards';
@@ -67,6 +69,7 @@ export function createApp(deps: AppDependencies): Express {
   if (deps.access) api.use(requireAccess(deps.access));
   api.use('/formulas', formulaRoutes(new FormulaStore(deps.db, deps.now)));
   api.use(kitchenRoutes(new KitchenStore(deps.db, deps.now)));
+  api.use(trialRoutes(new TrialStore(deps.db, deps.now)));
   api.use(() => {
     throw new ApiError('not-found', 'There is nothing at this address.');
   });

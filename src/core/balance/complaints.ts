@@ -10,7 +10,7 @@ import type { Limit, Limits } from './program';
 export const COMPLAINTS = [
   ...(['into-band', 'too-sharp', 'needs-acid', 'flat', 'too-salty', 'needs-salt'] as const),
   ...(['too-sweet', 'needs-sweet', 'too-oily', 'lean', 'too-thin', 'too-thick'] as const),
-  ...(['harsh-garlic', 'too-hot', 'bitter'] as const),
+  ...(['harsh-garlic', 'too-hot', 'strong-mustard', 'bitter'] as const),
 ] as const;
 export type Complaint = (typeof COMPLAINTS)[number];
 export type Severity = 1 | 2;
@@ -173,6 +173,9 @@ export const PLANS: Readonly<Record<Complaint, readonly PlanSpec[]>> = {
   ],
   'too-hot': [
     plan('dilute', 'Dilute', ['oil', 'acid', 'water', 'salt', 'sweet', 'creamy'], lowered('heat', 0.3), 2),
+  ],
+  'strong-mustard': [
+    plan('dilute', 'Dilute', ['oil', 'acid', 'water', 'salt', 'sweet', 'creamy'], lowered('mustard', 0.3), 2),
   ],
   bitter: [
     plan('dilute', 'Dilute', ['neutral oil', 'acid', 'sweet', 'salt'], lowered('bitter', 0.25), 2),

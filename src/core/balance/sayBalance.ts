@@ -34,6 +34,7 @@ export const COMPLAINT_WORDS: Readonly<Record<Complaint, string>> = {
   'too-thick': 'Too thick',
   'harsh-garlic': 'Harsh garlic or onion',
   'too-hot': 'Too hot',
+  'strong-mustard': 'Too much mustard',
   bitter: 'Bitter oil',
 };
 

@@ -1,7 +1,8 @@
 /** Tables. Formulas are kept whole as JSON: they are read and changed whole, and never queried into. */
-import { integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
+import { bigserial, index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
 import type { By, Cook, OwnIngredient, PantryEntry, Settings, Shelf } from '#contract';
-import type { Formula, FormulaId } from '#core/formula';
+import type { Formula, FormulaId, VesselId } from '#core/formula';
+import type { TrialEvent, TrialLine } from '#core/trial';
 import type { Style } from '#core/palate';
 import type { Vessel } from '#core/vessel';
 
@@ -83,3 +84,34 @@ export const styles = pgTable('styles', {
   content: jsonb('content').$type<Style>().notNull(),
   updatedAt: moment('updated_at').notNull(),
 });
+
+/** Jars. They outlive their formula: what was made was made. */
+export const trials = pgTable(
+  'trials',
+  {
+    id: text('id').primaryKey(),
+    formulaId: text('formula_id').$type<FormulaId>().notNull(),
+    version: integer('version').notNull(),
+    vesselId: text('vessel_id').$type<VesselId>().notNull(),
+    lines: jsonb('lines').$type<readonly TrialLine[]>().notNull(),
+    by: jsonb('by').$type<By>().notNull(),
+    createdAt: moment('created_at').notNull(),
+  },
+  (table) => [index('trials_of_formula').on(table.formulaId)],
+);
+
+/** What happened to a jar, in order. Only ever added to: the database itself refuses changes. */
+export const trialEvents = pgTable(
+  'trial_events',
+  {
+    place: bigserial('place', { mode: 'number' }).primaryKey(),
+    id: text('id').notNull().unique(),
+    trialId: text('trial_id')
+      .notNull()
+      .references(() => trials.id),
+    event: jsonb('event').$type<TrialEvent>().notNull(),
+    by: jsonb('by').$type<By>().notNull(),
+    createdAt: moment('created_at').notNull(),
+  },
+  (table) => [index('events_of_trial').on(table.trialId)],
+);

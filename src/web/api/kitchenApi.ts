@@ -11,10 +11,13 @@ import type {
   NewFormula,
   OwnIngredient,
   PantryEntry,
+  NewEvent,
+  NewTrial,
   SessionState,
   Settings,
   Shelf,
   ShelfRecord,
+  TrialRecord,
   VersionRecord,
 } from '#contract';
 import type { FormulaId } from '#core/formula';
@@ -41,6 +44,7 @@ export const kitchenApi = createApi({
     'Cooks',
     'Styles',
     'Made',
+    'Trials',
     'Session',
   ],
   endpoints: (build) => ({
@@ -50,7 +54,18 @@ export const kitchenApi = createApi({
       // Everything that was refused meanwhile is asked for again.
       invalidatesTags: (result) =>
         result
-          ? ['Session', 'Shelf', 'Formula', 'Settings', 'Vessels', 'Ingredients', 'Pantry', 'Cooks', 'Made']
+          ? [
+              'Session',
+              'Shelf',
+              'Formula',
+              'Settings',
+              'Vessels',
+              'Ingredients',
+              'Pantry',
+              'Cooks',
+              'Made',
+              'Trials',
+            ]
           : [],
     }),
     signOut: build.mutation<SessionState, void>({
@@ -95,6 +110,22 @@ export const kitchenApi = createApi({
       invalidatesTags: (_result, _error, { id }) => ['Shelf', 'Made', { type: 'Versions', id }],
     }),
     made: build.query<MadeRecord[], void>({ query: () => 'formulas/made', providesTags: ['Made'] }),
+    trials: build.query<TrialRecord[], FormulaId>({
+      query: (id) => `formulas/${id}/trials`,
+      providesTags: (_result, _error, id) => [{ type: 'Trials', id }],
+    }),
+    beginTrial: build.mutation<TrialRecord, NewTrial>({
+      query: (body) => ({ url: 'trials', method: 'POST', body }),
+      invalidatesTags: (_result, _error, { formulaId }) => [{ type: 'Trials', id: formulaId }],
+    }),
+    recordEvent: build.mutation<TrialRecord, NewEvent & { trialId: string; formulaId: FormulaId }>({
+      query: ({ id, event, by, trialId }) => ({
+        url: `trials/${trialId}/events`,
+        method: 'POST',
+        body: { id, event, by },
+      }),
+      invalidatesTags: (_result, _error, { formulaId }) => [{ type: 'Trials', id: formulaId }],
+    }),
     vessels: build.query<Vessel[], void>({ query: () => 'vessels', providesTags: ['Vessels'] }),
     saveVessel: build.mutation<Vessel, Vessel>({
       query: (vessel) => put('vessels', vessel),
@@ -143,6 +174,7 @@ export const kitchenApi = createApi({
 });
 
 export const {
+  useBeginTrialMutation,
   useChangeFormulaMutation,
   useCooksQuery,
   useCreateFormulaMutation,
@@ -154,6 +186,7 @@ export const {
   useMoveFormulaMutation,
   useOwnIngredientsQuery,
   usePantryQuery,
+  useRecordEventMutation,
   useSaveCookMutation,
   useSaveIngredientMutation,
   useSavePantryMutation,
@@ -165,6 +198,7 @@ export const {
   useSignInMutation,
   useSignOutMutation,
   useStylesQuery,
+  useTrialsQuery,
   useVersionsQuery,
   useVesselsQuery,
 } = kitchenApi;

@@ -4,13 +4,14 @@ import { costOf } from '#core/composition';
 import { usualTemperatureC } from '#core/emulsion';
 import { findIngredient, isMadeWith } from '#core/ingredient';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
-import { sayError, useFreezeMutation, useSaveSettingsMutation } from '../../api/kitchenApi';
+import { sayError, useFreezeMutation, useSaveSettingsMutation, useTrialsQuery } from '../../api/kitchenApi';
 import { formatAmount, formatRatio } from '../../format';
 import { byNow, newId } from '../../store/device';
 import { holdAskedOf, mixedWith } from '../../store/holdOf';
 import { contextFor, packPriceOf, useKitchen, vesselOf } from '../../store/kitchen';
 import { useAppDispatch } from '../../store/store';
 import { aimOf, useStyles } from '../../store/styles';
+import { lastTasted } from '../../store/trials';
 import {
   conflictSettled,
   edited,
@@ -106,6 +107,13 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
       ? `${ingredient.name} is made with this formula. A formula cannot go into itself.`
       : null;
   };
+  const trials = useTrialsQuery(id).data;
+  // Where it stood when it was last tasted; before the first tasting, where the version it grew from stands.
+  const mark = useMemo(
+    () => lastTasted(trials ?? [], kitchen.catalogue) ?? before,
+    [trials, kitchen.catalogue, before],
+  );
+
   const edit = (next: Formula): void => {
     const was = new Set(formula.additions.map(({ ingredientId }) => ingredientId));
     const circle = next.additions.find((addition) => !was.has(addition.ingredientId) && refuse(addition));
@@ -354,7 +362,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
             reckoning={reckoning}
             judgement={judgement}
             style={style}
-            before={before}
+            before={mark}
             settings={settings}
             onMeasure={(measure) => {
               setPanel({ kind: 'measure', measure });

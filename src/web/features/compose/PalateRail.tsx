@@ -12,7 +12,7 @@ interface PalateRailProps {
   readonly reckoning: Reckoning;
   readonly judgement: Judgement;
   readonly style: Style | null;
-  /** Where the version it grew from stands. */
+  /** Where it stood when it was last tasted, or the version it grew from. */
   readonly before: { readonly palate: Palate; readonly name: string } | null;
   readonly settings: Settings;
   readonly onMeasure: (key: PalateKey) => void;

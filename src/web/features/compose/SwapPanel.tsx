@@ -12,7 +12,7 @@ import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Panel } from '../../ui/Panel';
 import { showMeasure } from '../../palateWords';
-import { ChangeEffect } from './ChangeEffect';
+import { ChangeEffect } from '../../ui/ChangeEffect';
 
 interface SwapPanelProps {
   readonly addition: Addition;

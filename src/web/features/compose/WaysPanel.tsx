@@ -29,7 +29,7 @@ import { Choice } from '../../ui/Choice';
 import { Panel } from '../../ui/Panel';
 import { Working } from '../../ui/Working';
 import { useSearch } from '../../workers/useSearch';
-import { ChangeEffect } from './ChangeEffect';
+import { ChangeEffect } from '../../ui/ChangeEffect';
 
 interface WaysPanelProps {
   readonly formula: Formula;

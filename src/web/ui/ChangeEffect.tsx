@@ -2,8 +2,8 @@ import type { Effect } from '#core/balance';
 import type { Palate, Style } from '#core/palate';
 import { sayCaution, sayKeeping, type Keeping } from '#core/safety';
 import type { Settings } from '#contract';
-import { EffectTracks } from '../../drawing/EffectTracks';
-import { formatAmount } from '../../format';
+import { EffectTracks } from '../drawing/EffectTracks';
+import { formatAmount } from '../format';
 
 interface ChangeEffectProps {
   readonly before: Palate;

@@ -1,0 +1,35 @@
+/** Tastings and jars in a cook's words. Rendered here and nowhere else. */
+import { COMPLAINT_WORDS } from '#core/balance';
+import { complaintsOf, type Bite, type TastedOn, type TasteRow, type Tasting } from './tasting';
+
+export const ROW_WORDS: Readonly<Record<TasteRow, readonly [low: string, high: string]>> = {
+  acid: ['needs acid', 'too sharp'],
+  salt: ['needs salt', 'too salty'],
+  sweet: ['needs sweet', 'too sweet'],
+  oil: ['lean', 'too oily'],
+  body: ['too thin', 'too thick'],
+  bite: ['faint', 'too harsh or hot'],
+  bitter: ['fine', 'bitter'],
+};
+export const BITE_WORDS: Readonly<Record<Bite, string>> = {
+  garlic: 'garlic',
+  onion: 'onion',
+  chilli: 'chilli',
+  mustard: 'mustard',
+};
+export const ON_WORDS: Readonly<Record<TastedOn, string>> = {
+  leaf: 'on a leaf',
+  spoon: 'on a spoon',
+  dish: 'on the dish',
+};
+
+/** "Too sharp 2, needs salt 1, on a leaf"; "right, on a leaf". */
+export function sayTasting(tasting: Tasting): string {
+  const said = complaintsOf(tasting).map(
+    ({ complaint, severity }) => `${COMPLAINT_WORDS[complaint].toLowerCase()} ${severity}`,
+  );
+  const faint = (tasting.rows.bite ?? 0) < 0 ? ['faint'] : [];
+  const words = tasting.right ? ['right'] : [...said, ...faint];
+  const text = [...(words.length > 0 ? words : ['no complaint']), ON_WORDS[tasting.on]].join(', ');
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

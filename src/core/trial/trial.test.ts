@@ -1,0 +1,99 @@
+import { describe, expect, it } from 'vitest';
+import { COMPLAINTS, PLANS } from '#core/balance';
+import { REFERENCE_CATALOGUE, type IngredientId } from '#core/ingredient';
+import { palateValue } from '#core/palate';
+import {
+  addedLines,
+  BITES,
+  complaintsOf,
+  saysNothing,
+  sayTasting,
+  standingOf,
+  trialPortions,
+  type Tasting,
+  type TrialEvent,
+} from '.';
+
+const line = (id: string, massG: number, form = '') => ({ ingredientId: id as IngredientId, form, massG });
+const JAR = [line('olive_ev', 82), line('vin_redwine6', 30), line('salt_table', 1.5)];
+const PLAIN: Tasting = {
+  ...{ on: 'leaf', temperatureC: null, minutesAfterShake: null, rows: {}, bite: null },
+  ...{ flat: false, right: false, note: '', drawnG: 2 },
+};
+const tasted = (about: Partial<Tasting> = {}): TrialEvent => ({ kind: 'tasted', ...PLAIN, ...about });
+const added = (...lines: ReturnType<typeof line>[]): TrialEvent => ({ kind: 'added', lines, note: '' });
+const total = (events: readonly TrialEvent[]): number =>
+  trialPortions(JAR, events, REFERENCE_CATALOGUE).reduce((sum, { massG }) => sum + massG.nominal, 0);
+
+describe('a jar', () => {
+  it('is what went in, less what was tasted, more what was added; log and jar agree', () => {
+    expect(total([])).toBeCloseTo(113.5, 9);
+    expect(total([tasted()])).toBeCloseTo(111.5, 9);
+    expect(total([tasted(), added(line('honey', 4.2)), tasted({ drawnG: 3 })])).toBeCloseTo(
+      113.5 - 2 + 4.2 - 3,
+      9,
+    );
+    expect(total([tasted({ drawnG: 1000 })])).toBe(0);
+  });
+  it('tastes the same after a spoonful as before, and of what was added from then on', () => {
+    const acid = (events: readonly TrialEvent[]): number =>
+      palateValue(trialPortions(JAR, events, REFERENCE_CATALOGUE), 'acid')!;
+    expect(acid([tasted()])).toBeCloseTo(acid([]), 12);
+    expect(acid([tasted(), added(line('olive_ev', 20))])).toBeLessThan(acid([]));
+  });
+  it('keeps one portion for one thing, forms apart, and unknown things out of the sums', () => {
+    const portions = trialPortions(
+      JAR,
+      [added(line('olive_ev', 10), line('garlic', 2, 'grated'), line('moonlight', 5))],
+      REFERENCE_CATALOGUE,
+    );
+    expect(portions.map(({ ingredient, massG }) => [ingredient.id, massG.nominal])).toEqual([
+      ['olive_ev', 92],
+      ['vin_redwine6', 30],
+      ['salt_table', 1.5],
+      ['garlic', 2],
+    ]);
+    expect(addedLines([added(line('honey', 2)), tasted(), added(line('honey', 3))])).toEqual([
+      line('honey', 5),
+    ]);
+  });
+  it('stands as its last tasting says', () => {
+    expect(standingOf([])).toBe('untasted');
+    expect(standingOf([tasted({ right: true })])).toBe('right');
+    expect(
+      standingOf([tasted({ rows: { acid: 1 } }), added(line('honey', 2)), tasted({ right: true })]),
+    ).toBe('right-after-mending');
+    expect(standingOf([tasted({ right: true }), tasted({ rows: { salt: 1 } })])).toBe('not-right');
+  });
+});
+
+describe('what a mouth says', () => {
+  it('makes complaints that have plans, strongest first', () => {
+    expect(complaintsOf({ ...PLAIN, rows: { acid: 1, salt: -2, body: -1 } })).toEqual([
+      { complaint: 'needs-salt', severity: 2 },
+      { complaint: 'too-sharp', severity: 1 },
+      { complaint: 'too-thin', severity: 1 },
+    ]);
+    for (const bite of BITES) {
+      const [said] = complaintsOf({ ...PLAIN, rows: { bite: 2 }, bite });
+      expect(PLANS[said!.complaint].length, bite).toBeGreaterThan(0);
+    }
+    for (const rows of [{ bitter: 2 }, { sweet: 2 }, { oil: -1 }, { oil: 2 }] as const) {
+      expect(COMPLAINTS).toContain(complaintsOf({ ...PLAIN, rows })[0]!.complaint);
+    }
+  });
+  it('flat asks for salt and acid; right asks for nothing; bite without knowing of what asks for nothing', () => {
+    expect(complaintsOf({ ...PLAIN, flat: true })).toEqual([{ complaint: 'flat', severity: 2 }]);
+    expect(complaintsOf({ ...PLAIN, right: true, rows: { acid: 2 } })).toEqual([]);
+    expect(complaintsOf({ ...PLAIN, rows: { bite: 2 } })).toEqual([]);
+    expect(complaintsOf({ ...PLAIN, rows: { bitter: -1, bite: -1 } })).toEqual([]);
+  });
+  it('knows when nothing was said, and says what was', () => {
+    expect(saysNothing(PLAIN)).toBe(true);
+    expect(saysNothing({ ...PLAIN, note: 'nutty' })).toBe(false);
+    expect(saysNothing({ ...PLAIN, rows: { salt: -1 } })).toBe(false);
+    expect(sayTasting({ ...PLAIN, rows: { acid: 2, bite: -1 } })).toBe('Too sharp 2, faint, on a leaf');
+    expect(sayTasting({ ...PLAIN, right: true, on: 'dish' })).toBe('Right, on the dish');
+    expect(sayTasting(PLAIN)).toBe('No complaint, on a leaf');
+  });
+});

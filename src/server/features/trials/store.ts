@@ -1,0 +1,91 @@
+import { and, asc, desc, eq, inArray } from 'drizzle-orm';
+import type { NewEvent, NewTrial, TrialEventRecord, TrialRecord } from '#contract';
+import type { FormulaId } from '#core/formula';
+import type { Database } from '../../db/client';
+import { trialEvents, trials, versions } from '../../db/schema';
+
+export type TrialOutcome =
+  | { readonly status: 'recorded'; readonly trial: TrialRecord }
+  | { readonly status: 'no-version' | 'no-trial' | 'id-taken' };
+
+type TrialRow = typeof trials.$inferSelect;
+type EventRow = typeof trialEvents.$inferSelect;
+
+const isoTime = (value: string): string => new Date(value).toISOString();
+
+/** Jars and their events: appended, never changed. Time is given, never taken. */
+export class TrialStore {
+  constructor(
+    private readonly db: Database,
+    private readonly now: () => Date,
+  ) {}
+
+  /** Newest first. */
+  async ofFormula(formulaId: FormulaId): Promise<TrialRecord[]> {
+    const rows = await this.db
+      .select()
+      .from(trials)
+      .where(eq(trials.formulaId, formulaId))
+      .orderBy(desc(trials.createdAt), desc(trials.id));
+    return this.withEvents(rows);
+  }
+
+  /** The same jar sent again is no second jar. */
+  async begin({ id, formulaId, version, vesselId, lines, by }: NewTrial): Promise<TrialOutcome> {
+    const [found] = await this.db
+      .select({ number: versions.number })
+      .from(versions)
+      .where(and(eq(versions.formulaId, formulaId), eq(versions.number, version)));
+    if (!found) return { status: 'no-version' };
+    const createdAt = this.now().toISOString();
+    await this.db
+      .insert(trials)
+      .values({ id, formulaId, version, vesselId, lines, by, createdAt })
+      .onConflictDoNothing();
+    const trial = await this.get(id);
+    return trial && trial.formulaId === formulaId && trial.version === version
+      ? { status: 'recorded', trial }
+      : { status: 'id-taken' };
+  }
+
+  /** The same event sent again is no second event. */
+  async append(trialId: string, { id, event, by }: NewEvent): Promise<TrialOutcome> {
+    if (!(await this.get(trialId))) return { status: 'no-trial' };
+    const createdAt = this.now().toISOString();
+    await this.db.insert(trialEvents).values({ id, trialId, event, by, createdAt }).onConflictDoNothing();
+    const [row] = await this.db.select().from(trialEvents).where(eq(trialEvents.id, id));
+    if (row?.trialId !== trialId) return { status: 'id-taken' };
+    return { status: 'recorded', trial: (await this.get(trialId))! };
+  }
+
+  private async get(id: string): Promise<TrialRecord | null> {
+    const rows = await this.db.select().from(trials).where(eq(trials.id, id));
+    return (await this.withEvents(rows))[0] ?? null;
+  }
+
+  private async withEvents(rows: readonly TrialRow[]): Promise<TrialRecord[]> {
+    if (rows.length === 0) return [];
+    const events = await this.db
+      .select()
+      .from(trialEvents)
+      .where(
+        inArray(
+          trialEvents.trialId,
+          rows.map(({ id }) => id),
+        ),
+      )
+      .orderBy(asc(trialEvents.place));
+    const byTrial = new Map<string, EventRow[]>();
+    for (const event of events) byTrial.set(event.trialId, [...(byTrial.get(event.trialId) ?? []), event]);
+    return rows.map(({ createdAt, ...row }) => ({
+      ...row,
+      at: isoTime(createdAt),
+      events: (byTrial.get(row.id) ?? []).map(({ id, event, by, createdAt: at }): TrialEventRecord => ({
+        id,
+        event,
+        by,
+        at: isoTime(at),
+      })),
+    }));
+  }
+}

@@ -1,0 +1,141 @@
+import { useMemo, useState } from 'react';
+import {
+  ASIDE,
+  candidatesFor,
+  COMPLAINT_WORDS,
+  sayDoses,
+  sayImpossible,
+  type Remedy,
+  type RemedyRequest,
+} from '#core/balance';
+import type { Formula, ReadingContext } from '#core/formula';
+import type { Style } from '#core/palate';
+import type { JudgedPortion } from '#core/reckoning';
+import type { Said } from '#core/trial';
+import { freshAmountText } from '../../store/balanceEdits';
+import { entryOf, type Kitchen } from '../../store/kitchen';
+import { Button } from '../../ui/Button';
+import { ChangeEffect } from '../../ui/ChangeEffect';
+import { Chips } from '../../ui/Chips';
+import { Working } from '../../ui/Working';
+import { useSearch } from '../../workers/useSearch';
+
+interface MendsProps {
+  readonly portions: readonly JudgedPortion[];
+  readonly said: readonly Said[];
+  readonly style: Style | null;
+  readonly roomMl: number;
+  readonly formula: Formula;
+  readonly context: ReadingContext;
+  readonly kitchen: Kitchen;
+  readonly busy: boolean;
+  readonly onAdded: (remedy: Remedy) => void;
+}
+
+const NOBODY_LOCKED: ReadonlySet<never> = new Set();
+
+/** Ranked additions for what was said, each with what it moves; "Added it" writes it into the jar's log. */
+export function Mends({
+  portions,
+  said,
+  style,
+  roomMl,
+  formula,
+  context,
+  kitchen,
+  busy,
+  onAdded,
+}: MendsProps) {
+  const [chosen, setChosen] = useState<string | null>(null);
+  const current = said.find(({ complaint }) => complaint === chosen) ?? said[0];
+  const question = useMemo(
+    (): RemedyRequest | null =>
+      current && portions.length > 0
+        ? {
+            portions,
+            ...current,
+            style,
+            roomMl,
+            mayAdd: candidatesFor(portions, {
+              catalogue: kitchen.catalogue,
+              stockG: (id) => entryOf(kitchen.pantry, id).onHandG,
+              locked: NOBODY_LOCKED,
+            }),
+          }
+        : null,
+    [current, portions, style, roomMl, kitchen],
+  );
+  const { search, stop, again } = useSearch('remedies', question);
+  const say = (massG: number, ingredient: Parameters<typeof freshAmountText>[1]): string =>
+    freshAmountText(massG, ingredient, formula, context, kitchen.settings.amountsIn === 'spoons');
+  if (!current) {
+    return <p className="text-quiet">Say what the mouth says. What would mend it stands here at once.</p>;
+  }
+  return (
+    <>
+      {said.length > 1 && (
+        <Chips
+          label="What to mend"
+          value={current.complaint}
+          options={said.map(({ complaint }) => ({
+            value: complaint as string,
+            label: COMPLAINT_WORDS[complaint],
+          }))}
+          onChange={setChosen}
+        />
+      )}
+      {search.status === 'working' && <Working what="Looking for ways" done={search.done} onStop={stop} />}
+      {(search.status === 'stopped' || search.status === 'failed') && (
+        <p role="alert">
+          {search.status === 'failed' ? search.message : 'Stopped.'}{' '}
+          <Button onClick={again}>Look again</Button>
+        </p>
+      )}
+      {search.status === 'done' && (
+        <>
+          <ol className="mt-2 grid gap-4" data-testid="mends">
+            {search.answer.remedies.map((remedy, index) => (
+              <li key={index} className="rounded-lg border-2 border-rule bg-paper p-3">
+                <p className="font-name mb-2 text-[1.05rem] font-semibold">
+                  {remedy.partial ? 'Part of the way' : remedy.verb}: {sayDoses(remedy.doses, say)}
+                </p>
+                <ChangeEffect
+                  before={search.answer.before.judgement.palate}
+                  keepingBefore={search.answer.before.judgement.keeping}
+                  effect={remedy.effect}
+                  style={style}
+                  settings={kitchen.settings}
+                />
+                <Button
+                  kind={index === 0 ? 'main' : 'plain'}
+                  className="mt-3 min-h-16 w-full"
+                  disabled={busy}
+                  onClick={() => {
+                    onAdded(remedy);
+                  }}
+                >
+                  Added it
+                </Button>
+              </li>
+            ))}
+          </ol>
+          <ul className="mt-2 grid gap-1 text-sm">
+            {search.answer.impossible.map((why) => (
+              <li key={why.planId}>
+                <strong>{why.verb}:</strong> {sayImpossible(why, say).join(' ')}
+              </li>
+            ))}
+          </ul>
+          {search.answer.meaningless && (
+            <p className="text-sm text-quiet">Nothing in this jar makes it so.</p>
+          )}
+          {ASIDE[current.complaint] && <p className="mt-2 text-sm text-quiet">{ASIDE[current.complaint]}</p>}
+        </>
+      )}
+      <p className="mt-3 border-t border-rule pt-2 text-sm text-quiet">
+        Additions only: nothing comes back out of a jar. Measure what you add; it is written down as said
+        here.
+      </p>
+    </>
+  );
+}

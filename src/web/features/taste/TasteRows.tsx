@@ -1,0 +1,67 @@
+import { TASTE_ROWS, ROW_WORDS, type TasteRow, type TasteRows as Rows, type TasteValue } from '#core/trial';
+
+const VALUES: readonly TasteValue[] = [-2, -1, 0, 1, 2];
+/** Bitterness cannot be too little: its row begins at fine. */
+const BITTER_VALUES: readonly TasteValue[] = [0, 1, 2];
+
+const FILL: Record<TasteRow, string> = {
+  acid: 'has-checked:bg-acid',
+  salt: 'has-checked:bg-salt',
+  sweet: 'has-checked:bg-sweet-ink',
+  oil: 'has-checked:bg-oil-ink',
+  body: 'has-checked:bg-body-ink',
+  bite: 'has-checked:bg-aroma-ink',
+  bitter: 'has-checked:bg-water-ink',
+};
+
+const DEGREE = ['', ', a little', ', clearly'] as const;
+const sayValue = (row: TasteRow, value: TasteValue): string => {
+  const [low, high] = ROW_WORDS[row];
+  if (value === 0) return row === 'bitter' ? low : 'right';
+  return `${value < 0 ? low : high}${DEGREE[Math.abs(value)]}`;
+};
+
+/** Seven rows for wet hands: one tap a row, the middle is right; arrow keys move within a row. */
+export function TasteRows({ rows, onRows }: { rows: Rows; onRows: (rows: Rows) => void }) {
+  return (
+    <div className="grid gap-4">
+      {TASTE_ROWS.map((row) => (
+        <fieldset
+          key={row}
+          className="grid grid-cols-2 items-center gap-x-3 sm:grid-cols-[6.5rem_minmax(0,1fr)_7.5rem]"
+          data-testid={`row-${row}`}
+        >
+          <legend className="sr-only">{`${ROW_WORDS[row][0]} or ${ROW_WORDS[row][1]}`}</legend>
+          <span className="text-sm text-quiet sm:text-right" aria-hidden>
+            {ROW_WORDS[row][0]}
+          </span>
+          <span className="col-span-2 row-start-2 grid auto-cols-fr grid-flow-col gap-1 sm:col-span-1 sm:row-start-auto">
+            {(row === 'bitter' ? BITTER_VALUES : VALUES).map((value) => (
+              <label
+                key={value}
+                className={`grid min-h-16 cursor-pointer place-items-center rounded-md border bg-paper has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-bottle ${value === 0 ? 'border-dashed border-edge' : 'border-rule'} ${FILL[row]} has-checked:text-white`}
+              >
+                <input
+                  type="radio"
+                  className="sr-only"
+                  name={`taste-${row}`}
+                  aria-label={sayValue(row, value)}
+                  checked={(rows[row] ?? 0) === value}
+                  onChange={() => {
+                    onRows({ ...rows, [row]: value });
+                  }}
+                />
+                <span className="text-sm font-semibold" aria-hidden>
+                  {value === 0 ? '' : Math.abs(value)}
+                </span>
+              </label>
+            ))}
+          </span>
+          <span className="text-right text-sm text-quiet sm:text-left" aria-hidden>
+            {ROW_WORDS[row][1]}
+          </span>
+        </fieldset>
+      ))}
+    </div>
+  );
+}
