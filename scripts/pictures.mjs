@@ -91,6 +91,32 @@ const VIEWS = [
     },
   },
   {
+    name: 'taste',
+    path: '/formulas/walnut-cider/taste',
+    size: WIDE,
+    before: async (page) => {
+      await page
+        .getByRole('button', { name: /begin a jar/ })
+        .first()
+        .click();
+      await page.getByTestId('jar-log').waitFor();
+      await page.getByRole('radio', { name: 'too sharp, a little' }).check({ force: true });
+      await page.getByRole('button', { name: 'Added it' }).first().waitFor();
+      await page.evaluate(() => window.scrollTo(0, 0));
+    },
+  },
+  {
+    name: 'taste-phone',
+    path: '/formulas/walnut-cider/taste',
+    size: PHONE,
+    // The jar begun for the picture before.
+    before: async (page) => {
+      await page.getByTestId('jar-log').waitFor();
+      await page.getByRole('radio', { name: 'too sharp, a little' }).check({ force: true });
+      await page.evaluate(() => window.scrollTo(0, 0));
+    },
+  },
+  {
     name: 'cautions',
     path: '/formulas/yolk-horseradish/compose',
     size: WIDE,

@@ -332,7 +332,7 @@ const kindOf = ({ category, id }: Ingredient): string => (['oil', 'salt'].includ
 /** What it newly brings weighs as much as this many kitchen steps; rule: estimate. */
 function burdenOf({ newCautions, newAllergens, score }: Effect): number {
   const grave = newCautions.filter(({ weight }) => weight === 'grave').length;
-  return 20 * grave + 4 * newAllergens.length + (score === null ? 0 : (100 - score) / 3);
+  return 20 * grave + 8 * newAllergens.length + (score === null ? 0 : (100 - score) / 3);
 }
 
 export const ranked = (remedies: readonly Remedy[]): readonly Remedy[] =>

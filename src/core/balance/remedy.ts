@@ -51,7 +51,8 @@ export function* searchRemedies(request: RemedyRequest): Work<RemedyAnswer> {
       impossible.push(diagnose(search));
       const part = yield* nearest(search, index / specs.length, 1 / specs.length);
       const remedy = part && search.remedyFor(part.used, part.y, part.cost);
-      if (remedy && !lessAcidThanAllowed(remedy.effect)) remedies.push({ ...remedy, partial: true });
+      if (remedy && !lessAcidThanAllowed(remedy.effect))
+        remedies.push({ ...remedy, partial: true, burden: remedy.burden + PART_BURDEN });
     }
   }
   return {
@@ -63,6 +64,9 @@ export function* searchRemedies(request: RemedyRequest): Work<RemedyAnswer> {
     alreadyMet: met,
   };
 }
+
+/** Half a way comes after a whole one; in kitchen steps, estimate. */
+const PART_BURDEN = 10;
 
 /** Thinner or thicker must be so in the thickness model too, not only by the body index; by a tenth at least. */
 const THICKNESS_MOVES = 1.1;

@@ -12,10 +12,12 @@ interface EffectTracksProps {
   readonly after: Palate;
   readonly style: Style | null;
   readonly decimalSign: DecimalSign;
+  /** One below the other, where there is little room. */
+  readonly narrow?: boolean;
 }
 
 /** What a change would move, most first: needle after, dotted mark before. */
-export function EffectTracks({ before, after, style, decimalSign }: EffectTracksProps) {
+export function EffectTracks({ before, after, style, decimalSign, narrow = false }: EffectTracksProps) {
   const moved = PALATE_KEYS.map((key) => {
     const [from, to] = [before[key].value, after[key].value];
     const steps =
@@ -28,7 +30,7 @@ export function EffectTracks({ before, after, style, decimalSign }: EffectTracks
   if (moved.length === 0) return <p className="text-sm text-quiet">Hardly changes how it tastes.</p>;
   const show = (key: PalateKey, value: number | null): string => showMeasure(key, value, decimalSign);
   return (
-    <ul className="grid gap-x-5 gap-y-1.5 sm:grid-cols-2" data-testid="effect">
+    <ul className={`grid gap-x-5 gap-y-1.5 ${narrow ? '' : 'sm:grid-cols-2'}`} data-testid="effect">
       {moved.map(({ key, from, to }) => (
         <li key={key}>
           <p className="flex justify-between gap-2 text-[0.8125rem] leading-5">

@@ -11,10 +11,18 @@ interface ChangeEffectProps {
   readonly effect: Effect;
   readonly style: Style | null;
   readonly settings: Settings;
+  readonly narrow?: boolean;
 }
 
 /** What a change does, before it is taken: the palate drawn, then volume, allergens, cautions and keeping. */
-export function ChangeEffect({ before, keepingBefore, effect, style, settings }: ChangeEffectProps) {
+export function ChangeEffect({
+  before,
+  keepingBefore,
+  effect,
+  style,
+  settings,
+  narrow = false,
+}: ChangeEffectProps) {
   const { grownMl, score, newAllergens, goneAllergens, newCautions, goneCautions, keeping } = effect;
   const graver = newCautions.filter(({ weight }) => weight !== 'note');
   const volume =
@@ -23,7 +31,13 @@ export function ChangeEffect({ before, keepingBefore, effect, style, settings }:
       : `${formatAmount(Math.abs(grownMl), 'ml', settings)} ${grownMl > 0 ? 'more' : 'less'} in the jar`;
   return (
     <div className="grid gap-2">
-      <EffectTracks before={before} after={effect.palate} style={style} decimalSign={settings.decimalSign} />
+      <EffectTracks
+        before={before}
+        after={effect.palate}
+        style={style}
+        decimalSign={settings.decimalSign}
+        narrow={narrow}
+      />
       <p className="text-sm text-quiet">
         {volume}.{score !== null && style && ` ${score} of 100 in “${style.name}”.`}
         {goneAllergens.length > 0 && ` No longer in it: ${goneAllergens.join(', ')}.`}

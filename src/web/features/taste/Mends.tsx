@@ -105,6 +105,7 @@ export function Mends({
                   effect={remedy.effect}
                   style={style}
                   settings={kitchen.settings}
+                  narrow
                 />
                 <Button
                   kind={index === 0 ? 'main' : 'plain'}

@@ -321,14 +321,16 @@ function Tasting({ working, trial }: { working: WorkingFormula; trial: TrialReco
               onText={setNote}
             />
           </div>
-          <Button
-            kind="main"
-            className="mt-4 min-h-16 w-full"
-            disabled={nothing || recording.isLoading || !minutesFit}
-            onClick={() => void recordTasting(false)}
-          >
-            Record what it says
-          </Button>
+          <div className="sticky bottom-0 -mx-4 mt-3 bg-card px-4 py-3">
+            <Button
+              kind="main"
+              className="min-h-16 w-full"
+              disabled={nothing || recording.isLoading || !minutesFit}
+              onClick={() => void recordTasting(false)}
+            >
+              Record what it says
+            </Button>
+          </div>
           {recording.isError && (
             <p role="alert" className="mt-2 font-semibold text-acid-ink">
               Not recorded; what you said still stands here. {sayError(recording.error)}
