@@ -49,9 +49,10 @@ export function* searchRemedies(request: RemedyRequest): Work<RemedyAnswer> {
     else if (search.alreadyMet) met = true;
     else {
       impossible.push(diagnose(search));
-      const part = yield* nearest(search, index / specs.length, 1 / specs.length);
+      // Half a dose of gum does harm, not half the good.
+      const part = spec.gum ? null : yield* nearest(search, index / specs.length, 1 / specs.length);
       const remedy = part && search.remedyFor(part.used, part.y, part.cost);
-      if (remedy && !lessAcidThanAllowed(remedy.effect))
+      if (remedy && !lessAcidThanAllowed(remedy.effect) && thicknessFollows(request, remedy.doses))
         remedies.push({ ...remedy, partial: true, burden: remedy.burden + PART_BURDEN });
     }
   }

@@ -35,7 +35,7 @@ export function holdAskedOf(
     // What was entered by hand or could not be read is known only roughly.
     roughly: reckoning.additions.some(
       ({ counted, reading }) =>
-        counted && (reading.status === 'unread' || reading.ingredient.id.startsWith('own-')),
+        counted && (reading.status === 'unread' || reading.ingredient.id.startsWith('own_')),
     ),
   });
 }

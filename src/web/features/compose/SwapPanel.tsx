@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { swapIngredient, type Swap, type SwapAnswer } from '#core/balance';
-import { findIngredient } from '#core/ingredient';
+import { findIngredient, type IngredientId } from '#core/ingredient';
 import type { Addition, AdditionId, Formula, ReadingContext } from '#core/formula';
 import { MEASURE_WORDS, type PalateKey, type Style } from '#core/palate';
 import type { Judgement, Reckoning } from '#core/reckoning';
@@ -83,7 +83,7 @@ export function SwapPanel(props: SwapPanelProps) {
   }
   const family = STAND_INS.find((ids) => ids.includes(from.ingredient.id)) ?? [];
   const offered = family
-    .flatMap((id) => kitchen.catalogue.get(id as never) ?? [])
+    .flatMap((id) => kitchen.catalogue.get(id as IngredientId) ?? [])
     .filter(({ id }) => id !== from.ingredient.id)
     .slice(0, MOST_OFFERED);
   const take = (swap: Swap): void => {

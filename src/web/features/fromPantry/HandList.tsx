@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import type { ReadingContext } from '#core/formula';
-import { componentOf } from '#core/ingredient';
+import { componentOf, type IngredientId } from '#core/ingredient';
 import { ComponentMark } from '../../drawing/ComponentMark';
 import { formatAmount } from '../../format';
 import { newId } from '../../store/device';
@@ -87,7 +87,7 @@ export function HandList({ lines, onLines, context, kitchen }: HandListProps) {
             const known = new Set(lines.map(({ text: entry }) => entry));
             const fresh = stocked
               .flatMap(([id, { onHandG }]) => {
-                const ingredient = kitchen.catalogue.get(id as never);
+                const ingredient = kitchen.catalogue.get(id as IngredientId);
                 return ingredient ? [`${Math.floor(onHandG!)} g ${ingredient.name}`] : [];
               })
               .filter((entry) => !known.has(entry));
