@@ -3,30 +3,35 @@ import { chromium, type Page } from '@playwright/test';
 import type { DemoServer } from '../e2e/demoServer';
 import { median, printLine } from './measure';
 
-/** ms of script (handlers, rendering by React included) for one step of the slider. */
+const STEPS = 60;
+
+/** ms of script (handlers, React, drawing into the tree) for one step of the slider; painting is not script. */
 async function stepMs(page: Page, slider: string): Promise<number> {
-  const times = await page.evaluate(async (selector) => {
-    const input = document.querySelector<HTMLInputElement>(selector)!;
-    const setValue = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
-    const all: number[] = [];
-    for (let i = 0; i < 80; i++) {
-      await new Promise(requestAnimationFrame);
-      const began = performance.now();
-      setValue.call(input, String(5 + ((i * 7) % 90)));
-      input.dispatchEvent(new Event('input', { bubbles: true }));
-      // What is scheduled by the event runs before the next task.
-      await new Promise<void>((done) => {
-        const channel = new MessageChannel();
-        channel.port1.onmessage = () => {
-          done();
-        };
-        channel.port2.postMessage(null);
-      });
-      all.push(performance.now() - began);
-    }
-    return all;
-  }, slider);
-  return median(times.slice(10));
+  const session = await page.context().newCDPSession(page);
+  await session.send('Performance.enable');
+  const scriptS = async (): Promise<number> => {
+    const { metrics } = await session.send('Performance.getMetrics');
+    return metrics.find(({ name }) => name === 'ScriptDuration')!.value;
+  };
+  const perStep: number[] = [];
+  for (let round = 0; round < 6; round++) {
+    const before = await scriptS();
+    await page.evaluate(
+      async ([selector, steps]) => {
+        const input = document.querySelector<HTMLInputElement>(selector)!;
+        const setValue = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
+        for (let i = 0; i < steps; i++) {
+          setValue.call(input, String(5 + ((i * 7) % 90)));
+          input.dispatchEvent(new Event('input', { bubbles: true }));
+          await new Promise(requestAnimationFrame);
+        }
+      },
+      [slider, STEPS] as const,
+    );
+    perStep.push(((await scriptS()) - before) * (1000 / STEPS));
+  }
+  await session.detach();
+  return median(perStep.slice(1));
 }
 
 export async function benchScrub(server: DemoServer): Promise<void> {

@@ -45,7 +45,12 @@ test('a finer tool holds longer, a suggestion is applied, and both are undone', 
   await dialog.getByLabel('For, seconds').fill('never');
   await expect(dialog).toContainText('1 to 3600 seconds.');
   await dialog.getByText('Tools side by side').click();
+  const shaken = await dialog.getByTestId('hold-now').locator('p').first().innerText();
   await dialog.getByRole('button', { name: 'Use the hand whisk' }).click();
+  const now = dialog.getByTestId('hold-now').locator('p').first();
+  await expect(now).not.toHaveText(shaken);
+  await expect(now).toContainText('Holds ');
+  await expect(now).not.toHaveText(shaken);
   await expect(dialog.getByRole('combobox', { name: 'Tool' })).toHaveText('Hand whisk');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Control+z');
