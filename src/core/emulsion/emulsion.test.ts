@@ -241,6 +241,14 @@ describe('kitchen practice', () => {
     expect(good.medianS).toBeNull();
     expect(run({ ...base, olive: 320 }, 'whisk', 240).state.split).toBe(true);
   });
+  it('a yoghurt dressing weeps after days, once its own drops are 5 µm; at 1 µm they rule and it stands longer', () => {
+    const with5Um = { ...PARTS.yoghurt, emulsifiedDropM: 5e-6 };
+    const rest = ask({ olive: 36.6, lemon: 20 }, 'whisk', 60);
+    const days = (part: typeof with5Um): number =>
+      (hold({ ...rest, amounts: [...rest.amounts, { part, massG: 120 }] })!.medianS ?? Infinity) / 86_400;
+    expect(off(days(with5Um), 2.9)).toBeLessThan(0.08);
+    expect(days({ ...PARTS.yoghurt })).toBeGreaterThan(days(with5Um));
+  });
   it('garlic alone, or honey, slows a bare dressing; a blender beats a shake', () => {
     const bare = run(BARE).medianS!;
     expect(run({ ...BARE, garlic: 4 }).medianS!).toBeGreaterThan(bare);
