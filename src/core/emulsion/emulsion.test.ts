@@ -4,7 +4,7 @@ import { REFERENCE_CATALOGUE, REFERENCE_INGREDIENTS } from '#core/ingredient';
 import { mixedVolumeMlPerG } from '#core/composition';
 import { STYLE_IDS, stylePortions } from '#core/palate';
 import { closePacking, mostOilM3, packedFraction } from './dropSize';
-import { classOfHold, hold, layersAt, type HoldRequest } from './hold';
+import { classOfHold, hold, layersAt } from './hold';
 import { bandFactorFrom, beliefFrom, observed, stillFine } from './learning';
 import {
   cloudPointC,
@@ -19,26 +19,13 @@ import {
 import { emulsionPartOf } from './part';
 import { EMULSIFIERS, phasesOf } from './phases';
 import { mostOilMlPerS, pourPlan } from './pour';
-import { mix, PARTS } from './testFixture';
+import { ask, BARE, mix, PARTS } from './testFixture';
 import { thicknessOf } from './thickness';
 import { sugarWaterViscosityPaS, waterDensityKgPerM3, waterViscosityPaS } from './water';
 
 /** Relative difference. */
 const off = (value: number, expected: number): number => Math.abs(value / expected - 1);
 const MIN = 60;
-const BARE = { olive: 123.4, wineVinegar: 45.5, salt: 1 };
-const ask = (
-  amounts: Parameters<typeof mix>[0],
-  tool: HoldRequest['mixing']['tool'] = 'shake',
-  seconds = 30,
-  heightM = 0.08,
-  temperatureC = 21,
-): HoldRequest => ({
-  amounts: mix(amounts),
-  mixing: { tool, seconds, volumeMl: 180 },
-  heightM,
-  temperatureC,
-});
 const run = (...args: Parameters<typeof ask>) => hold(ask(...args))!;
 
 describe('handbook rows', () => {

@@ -11,23 +11,10 @@ import { phasesOf } from './phases';
 import { pourPlan } from './pour';
 import { rescue, TROUBLES } from './rescue';
 import { sayDuration, sayHold, sayPour } from './sayHold';
-import { mix, PARTS } from './testFixture';
+import { ask, BARE, mix, PARTS } from './testFixture';
 import { thicknessOf } from './thickness';
 
 const MIN = 60;
-const BARE = { olive: 123.4, wineVinegar: 45.5, salt: 1 };
-const ask = (
-  amounts: Parameters<typeof mix>[0],
-  tool: HoldRequest['mixing']['tool'] = 'shake',
-  seconds = 30,
-  heightM = 0.08,
-  temperatureC = 21,
-): HoldRequest => ({
-  amounts: mix(amounts),
-  mixing: { tool, seconds, volumeMl: 180 },
-  heightM,
-  temperatureC,
-});
 const run = (...args: Parameters<typeof ask>) => hold(ask(...args))!;
 
 describe('learning and words', () => {

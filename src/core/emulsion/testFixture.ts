@@ -1,4 +1,5 @@
 /** Compositions behind the regression rows of the tests; the application uses the one ingredient record. */
+import type { HoldRequest } from './hold';
 import { EMPTY_PART, type EmulsionPart, type PartAmount } from './part';
 
 const part = (values: Partial<EmulsionPart>): EmulsionPart => ({ ...EMPTY_PART, ...values });
@@ -58,3 +59,20 @@ export const mix = (amounts: Partial<Record<keyof typeof PARTS, number>>): reado
     part: PARTS[key as keyof typeof PARTS],
     massG: massG ?? 0,
   }));
+
+/** 3 : 1 with nothing to hold it. */
+export const BARE = { olive: 123.4, wineVinegar: 45.5, salt: 1 };
+
+/** 180 ml in a jar, 80 mm high, at room temperature, shaken for 30 s, unless said otherwise. */
+export const ask = (
+  amounts: Parameters<typeof mix>[0],
+  tool: HoldRequest['mixing']['tool'] = 'shake',
+  seconds = 30,
+  heightM = 0.08,
+  temperatureC = 21,
+): HoldRequest => ({
+  amounts: mix(amounts),
+  mixing: { tool, seconds, volumeMl: 180 },
+  heightM,
+  temperatureC,
+});

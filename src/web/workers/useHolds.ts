@@ -28,7 +28,8 @@ export function useHolds(requests: readonly (HoldRequest | null)[]): readonly (H
     const controller = new AbortController();
     const run = async (): Promise<void> => {
       for (const [i, key] of keys.entries()) {
-        if (!key || kept.has(key)) continue;
+        // What failed is tried again: the server may be back.
+        if (!key || kept.get(key)?.status === 'known') continue;
         try {
           const { hold } = await searcher.ask('hold', requests[i]!, { signal: controller.signal });
           keep(key, { status: 'known', hold });

@@ -1,7 +1,14 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { TrialRecord } from '#contract';
-import { sayVersion, sameContent, type AdditionId, type Formula, type FormulaId } from '#core/formula';
+import type { TrialRecord, VersionRecord } from '#contract';
+import {
+  restoredFrom,
+  sayVersion,
+  sameContent,
+  type AdditionId,
+  type Formula,
+  type FormulaId,
+} from '#core/formula';
 import { composition } from '#core/composition';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import {
@@ -26,6 +33,7 @@ import {
   useFreezeMutation,
   useRecordEventMutation,
   useTrialsQuery,
+  useVersionsQuery,
 } from '../../api/kitchenApi';
 import { formatAmount } from '../../format';
 import { readDecimal } from '../../readDecimal';
@@ -200,6 +208,7 @@ function Tasting({ working, trial }: { working: WorkingFormula; trial: TrialReco
   const [tastingId, setTastingId] = useState(newId);
   const [record, recording] = useRecordEventMutation();
   const context = useMemo(() => contextFor(formula, kitchen), [formula, kitchen]);
+  const style = useMemo(() => aimOf(formula, styles), [formula, styles]);
   const portions = useMemo(() => portionsNow(trial, kitchen.catalogue), [trial, kitchen.catalogue]);
   const vessel = vesselOf({ ...formula, vesselId: trial.vesselId }, kitchen.vessels);
   const roomMl = Math.max(0, roomOf(vessel) - composition(portions).mixedVolumeMl);
@@ -248,17 +257,17 @@ function Tasting({ working, trial }: { working: WorkingFormula; trial: TrialReco
     return done;
   };
   const mended = addedLines(trial.events.map(({ event }) => event));
-  const takeMends = (): void => {
-    const reckoning = reckonFormula(formula, vessel, context);
+  const version = useVersionsQuery(id).data?.find(({ number }) => number === trial.version);
+  /** The version this jar was made from, with what mended it: pressed twice it is the same. */
+  const takeMends = (made: VersionRecord): void => {
+    const start = restoredFrom(made);
+    const reckoning = reckonFormula(start, vesselOf(start, kitchen.vessels), contextFor(start, kitchen));
     const doses = mended.flatMap(({ ingredientId, form, massG }) => {
       const ingredient = kitchen.catalogue.get(ingredientId);
       return ingredient ? [{ mayAdd: { ingredient, form, stockG: null }, massG }] : [];
     });
-    const next = takeDoses(formula, reckoning.additions, doses, {
-      context,
-      newId: () => newId() as AdditionId,
-    });
-    dispatch(edited({ id, formula: next }));
+    const taking = { context: contextFor(start, kitchen), newId: () => newId() as AdditionId };
+    dispatch(edited({ id, formula: takeDoses(start, reckoning.additions, doses, taking) }));
     void navigate(`/formulas/${id}/compose`);
   };
   const nothing = saysNothing({ rows, flat, right: false, note });
@@ -344,7 +353,15 @@ function Tasting({ working, trial }: { working: WorkingFormula; trial: TrialReco
         <section aria-label="This jar so far" className="card p-4">
           <div className="flex flex-wrap items-center justify-between gap-3">
             <h2 className="font-name text-lg font-bold">This jar so far</h2>
-            {mended.length > 0 && <Button onClick={takeMends}>Take the mends into Compose</Button>}
+            {mended.length > 0 && version && (
+              <Button
+                onClick={() => {
+                  takeMends(version);
+                }}
+              >
+                Take the mends into Compose
+              </Button>
+            )}
           </div>
           <JarLog trial={trial} catalogue={kitchen.catalogue} settings={kitchen.settings} />
         </section>
@@ -359,7 +376,7 @@ function Tasting({ working, trial }: { working: WorkingFormula; trial: TrialReco
         <Mends
           portions={portions}
           said={said}
-          style={aimOf(formula, styles)}
+          style={style}
           roomMl={roomMl}
           formula={formula}
           context={context}
