@@ -14,6 +14,10 @@ export const ERROR_STATUS = {
   conflict: 409,
   exists: 409,
   circle: 422,
+  /** Another making has the instrument. */
+  claimed: 409,
+  /** The instrument is not there, or not plugged in. */
+  'no-instrument': 409,
   internal: 500,
 } as const;
 

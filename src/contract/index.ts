@@ -49,3 +49,18 @@ export {
   type TrialEventRecord,
   type TrialRecord,
 } from './trial';
+export { newTimerSchema, type NewTimer, type TimerRecord, type TimersAnswer } from './timer';
+export {
+  claimSchema,
+  handSchema,
+  INSTRUMENTS,
+  POUR_HOLDS_MS,
+  tareSchema,
+  type DevicesAnswer,
+  type DevicesFrame,
+  type Hand,
+  type Instrument,
+  type InstrumentInfo,
+  type InstrumentReading,
+  type ScaleClaim,
+} from './device';

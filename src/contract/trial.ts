@@ -1,7 +1,20 @@
 /** Jars (trials) and what happens to them. Events are only ever added. */
 import { z } from 'zod';
 import type { FormulaId, VesselId } from '#core/formula';
-import { BITES, TASTE_ROWS, TASTED_ON, type TrialEvent, type TrialLine } from '#core/trial';
+import { TOOLS } from '#core/formula';
+import {
+  BITES,
+  DEEDS,
+  PLAN_REASONS,
+  SOURCES,
+  TASTE_ROWS,
+  TASTED_ON,
+  type MakingPlan,
+  type Reading,
+  type Step,
+  type TrialEvent,
+  type TrialLine,
+} from '#core/trial';
 import { bySchema, formulaIdSchema, ingredientIdSchema, vesselIdSchema, type By } from './formula';
 
 export const trialIdSchema = z.string().regex(/^[\w-]{1,64}$/, 'must be 1-64 letters, digits, _ or -');
@@ -11,6 +24,47 @@ const lineSchema: z.ZodType<TrialLine> = z.strictObject({
   ingredientId: ingredientIdSchema,
   form: z.string().max(200),
   massG: grams,
+});
+
+const stepIdSchema = z.string().min(1).max(64);
+const words = z.string().max(1000);
+const stepSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('weigh'),
+    id: stepIdSchema,
+    line: lineSchema,
+    said: words,
+    paced: z.boolean(),
+  }),
+  z.strictObject({
+    kind: z.literal('to-taste'),
+    id: stepIdSchema,
+    ingredientId: ingredientIdSchema,
+    form: z.string().max(200),
+    said: words,
+  }),
+  z.strictObject({
+    kind: z.literal('do'),
+    id: stepIdSchema,
+    deed: z.enum(DEEDS),
+    seconds: z.number().gt(0).max(1_000_000).nullable(),
+    said: words,
+  }),
+]) as unknown as z.ZodType<Step>;
+
+const readingSchema: z.ZodType<Reading> = z.strictObject({
+  source: z.enum(SOURCES),
+  deviceId: z.string().max(64),
+});
+
+const planSchema: z.ZodType<MakingPlan> = z.strictObject({
+  scaleFactor: z.number().finite().gt(0).max(10_000),
+  plannedVolumeMl: z.number().finite().min(0).max(1_000_000),
+  tool: z.enum(TOOLS),
+  seconds: z.number().gt(0).max(100_000),
+  roomC: z.number().min(-5).max(60).nullable(),
+  bottles: z.record(ingredientIdSchema, z.string().max(200)),
+  steps: z.array(stepSchema).max(300),
 });
 
 const rowValue = z.union([z.literal(-2), z.literal(-1), z.literal(0), z.literal(1), z.literal(2)]);
@@ -30,27 +84,79 @@ export const trialEventSchema: z.ZodType<TrialEvent> = z.discriminatedUnion('kin
   z.strictObject({
     kind: z.literal('added'),
     lines: z.array(lineSchema).min(1).max(40),
-    note: z.string().max(1000),
+    note: words,
   }),
+  z.strictObject({
+    kind: z.literal('took'),
+    stepId: stepIdSchema,
+    line: lineSchema,
+    reading: readingSchema,
+    seen: trialIdSchema.nullable(),
+  }),
+  z.strictObject({ kind: z.literal('did'), stepId: stepIdSchema }),
+  z.strictObject({ kind: z.literal('left-out'), stepId: stepIdSchema }),
+  z.strictObject({
+    kind: z.literal('planned'),
+    reason: z.enum(PLAN_REASONS),
+    targets: z.array(z.strictObject({ stepId: stepIdSchema, massG: grams })).max(300),
+    steps: z.array(stepSchema).max(100),
+    before: stepIdSchema.nullable(),
+    note: words,
+  }),
+  z.strictObject({ kind: z.literal('corrected'), eventId: trialIdSchema }),
+  z.strictObject({
+    kind: z.literal('settled'),
+    stepId: stepIdSchema,
+    keep: z.array(trialIdSchema).min(1).max(40),
+  }),
+  z
+    .strictObject({
+      kind: z.literal('measured'),
+      what: z.enum(['ph', 'temperature']),
+      value: z.number().finite(),
+      reading: readingSchema,
+    })
+    .refine(
+      ({ what, value }) => (what === 'ph' ? value >= 0 && value <= 14 : value >= -40 && value <= 200),
+      'must be a pH from 0 to 14, or from -40 to 200 °C',
+    ),
+  z.strictObject({ kind: z.literal('shook'), seconds: z.number().min(0).max(100_000) }),
+  z.strictObject({ kind: z.literal('split') }),
 ]) as unknown as z.ZodType<TrialEvent>;
 
 /** Sent again with the same id it is the same jar, the same event. */
-export const newTrialSchema = z.strictObject({
+export const newTrialSchema = z
+  .strictObject({
+    id: trialIdSchema,
+    formulaId: formulaIdSchema,
+    version: z.int().min(1),
+    vesselId: vesselIdSchema,
+    /** The style aimed at; null: none. */
+    styleId: z.string().max(64).nullable().default(null),
+    /** What is in it already; empty where it is made step by step. */
+    lines: z.array(lineSchema).max(200),
+    making: planSchema.nullable().default(null),
+    by: bySchema,
+  })
+  .refine(({ lines, making }) => lines.length > 0 || (making?.steps.length ?? 0) > 0, {
+    path: ['lines'],
+    message: 'must hold something, or be made step by step',
+  });
+export type NewTrial = z.input<typeof newTrialSchema>;
+export const newEventSchema = z.strictObject({
   id: trialIdSchema,
-  formulaId: formulaIdSchema,
-  version: z.int().min(1),
-  vesselId: vesselIdSchema,
-  lines: z.array(lineSchema).min(1).max(200),
+  event: trialEventSchema,
   by: bySchema,
+  /** When it happened by the device's clock: later than now is now. */
+  happenedAt: z.iso.datetime().optional(),
 });
-export type NewTrial = z.infer<typeof newTrialSchema>;
-export const newEventSchema = z.strictObject({ id: trialIdSchema, event: trialEventSchema, by: bySchema });
 export type NewEvent = z.infer<typeof newEventSchema>;
 
 export interface TrialEventRecord {
   readonly id: string;
   readonly event: TrialEvent;
   readonly by: By;
+  /** When it happened. */
   readonly at: string;
 }
 export interface TrialRecord {
@@ -58,7 +164,10 @@ export interface TrialRecord {
   readonly formulaId: FormulaId;
   readonly version: number;
   readonly vesselId: VesselId;
+  readonly styleId: string | null;
   readonly lines: readonly TrialLine[];
+  /** Null: it was begun as made already. */
+  readonly making: MakingPlan | null;
   readonly by: By;
   readonly at: string;
   /** In the order they happened. */

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { type Express, type RequestHandler } from 'express';
@@ -7,6 +8,12 @@ import { formulaRoutes } from './features/formulas/routes';
 import { FormulaStore } from './features/formulas/store';
 import { kitchenRoutes } from './features/kitchen/routes';
 import { KitchenStore } from './features/kitchen/store';
+import { Counter, NO_INSTRUMENTS, type Instruments } from './devices/counter';
+import { deviceRoutes } from './features/devices/routes';
+import { timerRoutes } from './features/timers/routes';
+import { TimerStore } from './features/timers/store';
+import { LiveHub } from './live/hub';
+import { liveRoutes } from './live/routes';
 import { trialRoutes } from './features/trials/routes';
 import { TrialStore } from './features/trials/store';
 import { accessRoutes, requireAccess, type Access } from './http/access';
@@ -25,6 +32,8 @@ export interface AppDependencies {
   /** Asks every visitor for the passcode; null where only this machine is listened to. */
   readonly access: Access | null;
   readonly log: (error: unknown) => void;
+  /** What stands at the counter; left out: nothing, weights are typed. */
+  readonly instruments?: Instruments;
 }
 
 const contentSecurityPolicy = {
@@ -69,7 +78,12 @@ export function createApp(deps: AppDependencies): Express {
   if (deps.access) api.use(requireAccess(deps.access));
   api.use('/formulas', formulaRoutes(new FormulaStore(deps.db, deps.now)));
   api.use(kitchenRoutes(new KitchenStore(deps.db, deps.now)));
-  api.use(trialRoutes(new TrialStore(deps.db, deps.now)));
+  const hub = new LiveHub();
+  const counter = new Counter(deps.instruments ?? NO_INSTRUMENTS, () => performance.now(), randomUUID());
+  api.use(trialRoutes(new TrialStore(deps.db, deps.now), hub, counter.answer.instruments));
+  api.use(timerRoutes(new TimerStore(deps.db, deps.now), hub));
+  api.use(deviceRoutes(counter));
+  api.use(liveRoutes(hub));
   api.use(() => {
     throw new ApiError('not-found', 'There is nothing at this address.');
   });

@@ -3,6 +3,7 @@ import { existsSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
+import { simulatedInstruments } from './devices/simulated';
 import { startKitchen, StartError, type RunningKitchen } from './start';
 
 const here = dirname(fileURLToPath(import.meta.url));
@@ -29,6 +30,8 @@ async function main(): Promise<void> {
       .filter(Boolean),
     demo: values.demo,
     ...(process.env.YGRANA_PASSCODE ? { passcode: process.env.YGRANA_PASSCODE } : {}),
+    // A simulated scale in a real kitchen would invent weights: only the demonstration has one.
+    ...(values.demo ? { instruments: simulatedInstruments(Date.now() % 2 ** 31) } : {}),
     // Beside the bundle when built, beside the source when run from it.
     migrationsFolder: firstThatExists(join(here, 'migrations'), join(here, 'db/migrations')),
     ...(values.dev

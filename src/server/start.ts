@@ -8,6 +8,7 @@ import { Access, sessionSecret } from './http/access';
 import { openDatabase } from './db/client';
 import { lockFolder } from './db/folderLock';
 import { loadDemo } from './demo/loadDemo';
+import type { Instruments } from './devices/counter';
 import { FormulaStore } from './features/formulas/store';
 import { KitchenStore } from './features/kitchen/store';
 
@@ -23,6 +24,8 @@ export interface StartOptions {
   readonly webMiddleware?: RequestHandler;
   /** Needed to listen beyond this machine. */
   readonly passcode?: string;
+  /** What stands at the counter; left out: nothing. */
+  readonly instruments?: Instruments;
   readonly say: (line: string) => void;
   readonly now: () => Date;
 }
@@ -85,6 +88,7 @@ export async function startKitchen(options: StartOptions): Promise<RunningKitche
       now: options.now,
       hosts: hostNames(host, port, options.extraHosts),
       log: (error) => console.error(error),
+      ...(options.instruments ? { instruments: options.instruments } : {}),
       ...(options.webFolder ? { webFolder: options.webFolder } : {}),
       ...(options.webMiddleware ? { webMiddleware: options.webMiddleware } : {}),
     });

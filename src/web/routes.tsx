@@ -16,6 +16,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/compose/ComposePage')).ComposePage }),
       },
       {
+        path: 'formulas/:id/make',
+        lazy: async () => ({ Component: (await import('./features/make/MakePage')).MakePage }),
+      },
+      {
         path: 'formulas/:id/taste',
         lazy: async () => ({ Component: (await import('./features/taste/TastePage')).TastePage }),
       },

@@ -10,6 +10,7 @@ export {
   calculatedPh,
   calculatedPhInterval,
   PH_THRESHOLDS,
+  meteredPh,
   phOf,
   waterPhaseOf,
   type PhInterval,

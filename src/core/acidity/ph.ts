@@ -134,6 +134,11 @@ export function phOf(portions: readonly PhPortion[], unreadCount = 0): PhReading
   return judged(interval, portions);
 }
 
+/** A meter's reading of this very jar, ± 0.1, stands in for the calculated interval (calibrated; common practice). */
+export const meteredPh = (value: number, portions: readonly PhPortion[]): PhReading =>
+  judged({ value, low: value - METER_SPREAD, high: value + METER_SPREAD }, portions);
+const METER_SPREAD = 0.1;
+
 function judged(interval: PhInterval, portions: readonly PhPortion[]): PhReading {
   const { value, low, high } = interval;
   const rawEgg = hasHazard(portions, 'raw_egg');

@@ -29,6 +29,15 @@ export {
 export { makingTips, type MakingLine, type MakingTip } from './making';
 export { oilState, solidFraction, standingC, timeToReachS } from './oils';
 export { emulsionPartOf, type EmulsionPart, type PartAmount } from './part';
+export {
+  FREE_LIMIT,
+  paceNow,
+  pourOn,
+  startPouring,
+  type PaceNow,
+  type Pouring,
+  type PourSetting,
+} from './pace';
 export { pourPlan, type Pace, type PourPlan, type PourStage } from './pour';
 export { rescue, TROUBLES, type Rescue, type RescueContext, type RescueStep, type Trouble } from './rescue';
 export {

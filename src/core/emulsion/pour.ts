@@ -21,7 +21,7 @@ export type PourPlan =
 
 const DROPS_BELOW = 20;
 const STREAM_FROM = 120;
-const paceOf = (mlPerMin: number): Pace =>
+export const paceOf = (mlPerMin: number): Pace =>
   mlPerMin < DROPS_BELOW ? 'drops' : mlPerMin <= STREAM_FROM ? 'thin-thread' : 'stream';
 
 /** Largest rate at a moment, ml/s. @param emulsionMl there already */

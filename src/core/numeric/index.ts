@@ -1,3 +1,4 @@
+export { SeededRandom } from './random';
 export { sum } from './sum';
 export { findRoot, type RootOptions, type RootResult } from './root';
 export { fractionExtreme, type UncertainTerm } from './fractionRange';

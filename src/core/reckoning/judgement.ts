@@ -7,6 +7,7 @@ import {
   acidityOf,
   acidStrength,
   equivalentRatio,
+  meteredPh,
   phOf,
   waterActivityOf,
   type Acidity,
@@ -54,12 +55,20 @@ export function judge(additions: readonly Judged[], unreadCount: number): Judgem
   return judgePortions(portions, unreadCount);
 }
 
-/** The judgement of what lies in the jar, however it came there. */
-export function judgePortions(portions: readonly JudgedPortion[], unreadCount = 0): Judgement {
+/**
+ * The judgement of what lies in the jar, however it came there.
+ * @param metered pH a meter read of this jar as it stands; it informs the cautions and never lengthens keeping
+ */
+export function judgePortions(
+  portions: readonly JudgedPortion[],
+  unreadCount = 0,
+  metered: number | null = null,
+): Judgement {
   const acidity = acidityOf(portions);
-  const ph = phOf(portions, unreadCount);
+  const calculated = phOf(portions, unreadCount);
+  const ph = metered === null ? calculated : meteredPh(metered, portions);
   const waterActivity = waterActivityOf(portions);
-  const keeping = keepingOf(portions, ph, unreadCount);
+  const keeping = keepingOf(portions, calculated, unreadCount);
   return {
     portions,
     acidity,

@@ -1,4 +1,48 @@
-export { BITE_WORDS, ON_WORDS, ROW_WORDS, sayTasting } from './sayTrial';
+export {
+  isKind,
+  PLAN_REASONS,
+  SOURCES,
+  standingEvents,
+  type LoggedEvent,
+  type PlanReason,
+  type Reading,
+  type Source,
+  type TrialEvent,
+} from './event';
+export { observationsOf, shiftedStyle, type Observation, type Shift } from './learnWindows';
+export {
+  currentStep,
+  plannedLines,
+  stepStates,
+  type MakingPlan,
+  type PlannedLine,
+  type StepState,
+  type StepStatus,
+} from './making';
+export { planMaking, type MakingSetting } from './planMaking';
+export {
+  deviationOf,
+  fillRequest,
+  movedMeasures,
+  NOTICED_STEPS,
+  rescaling,
+  wayBackStyle,
+  type Deviation,
+  type Moved,
+  type Rescaling,
+} from './repair';
+export { BITE_WORDS, ON_WORDS, ROW_WORDS, sayDeed, sayTasting } from './sayTrial';
+export {
+  DEEDS,
+  makingSteps,
+  type Deed,
+  type DoStep,
+  type Step,
+  type StepLine,
+  type ToTasteStep,
+  type TrialLine,
+  type WeighStep,
+} from './step';
 export {
   BITES,
   complaintsOf,
@@ -16,9 +60,24 @@ export {
 } from './tasting';
 export {
   addedLines,
+  asMade,
+  isAsPlanned,
+  measuredPh,
+  minutesSinceShake,
   standingOf,
+  trialLines,
   trialPortions,
+  type MeasuredPh,
   type Standing,
-  type TrialEvent,
-  type TrialLine,
 } from './trial';
+export {
+  GAP_MS,
+  heldStill,
+  inWindow,
+  pouringRate,
+  STILL_MS,
+  takeable,
+  weighingWindow,
+  type ScaleReading,
+  type Window,
+} from './weighing';

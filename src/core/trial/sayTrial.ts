@@ -1,5 +1,8 @@
 /** Tastings and jars in a cook's words. Rendered here and nowhere else. */
 import { COMPLAINT_WORDS } from '#core/balance';
+import { TOOL_VALUES } from '#core/emulsion';
+import type { Tool } from '#core/formula';
+import type { DoStep } from './step';
 import { complaintsOf, type Bite, type TastedOn, type TasteRow, type Tasting } from './tasting';
 
 export const ROW_WORDS: Readonly<Record<TasteRow, readonly [low: string, high: string]>> = {
@@ -32,4 +35,23 @@ export function sayTasting(tasting: Tasting): string {
   const words = tasting.right ? ['right'] : [...said, ...faint];
   const text = [...(words.length > 0 ? words : ['no complaint']), ON_WORDS[tasting.on]].join(', ');
   return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** "Close and shake", "Whisk the base smooth": what a step asks for, without its time. */
+export function sayDeed({ deed, said }: DoStep, tool: Tool): string {
+  if (said) return said;
+  switch (deed) {
+    case 'stir':
+      return 'Stir until the salt has dissolved';
+    case 'steep':
+      return 'Leave it in the acid: milder';
+    case 'whisk-base':
+      return tool === 'whisk' || tool === 'fork' || tool === 'shake'
+        ? 'Whisk the base smooth'
+        : `Mix the base smooth: ${TOOL_VALUES[tool].name.toLowerCase()}`;
+    case 'mix':
+      return tool === 'shake' ? 'Close and shake' : `Mix: ${TOOL_VALUES[tool].name.toLowerCase()}`;
+    case 'said':
+      return 'As written';
+  }
 }

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { COMPLAINTS, PLANS } from '#core/balance';
-import { REFERENCE_CATALOGUE, type IngredientId } from '#core/ingredient';
+import { REFERENCE_CATALOGUE } from '#core/ingredient';
 import { palateValue } from '#core/palate';
+import { added, line, logOf, PLAIN, tasted } from './testing';
 import {
   addedLines,
   BITES,
@@ -10,20 +11,12 @@ import {
   sayTasting,
   standingOf,
   trialPortions,
-  type Tasting,
   type TrialEvent,
 } from '.';
 
-const line = (id: string, massG: number, form = '') => ({ ingredientId: id as IngredientId, form, massG });
 const JAR = [line('olive_ev', 82), line('vin_redwine6', 30), line('salt_table', 1.5)];
-const PLAIN: Tasting = {
-  ...{ on: 'leaf', temperatureC: null, minutesAfterShake: null, rows: {}, bite: null },
-  ...{ flat: false, right: false, note: '', drawnG: 2 },
-};
-const tasted = (about: Partial<Tasting> = {}): TrialEvent => ({ kind: 'tasted', ...PLAIN, ...about });
-const added = (...lines: ReturnType<typeof line>[]): TrialEvent => ({ kind: 'added', lines, note: '' });
 const total = (events: readonly TrialEvent[]): number =>
-  trialPortions(JAR, events, REFERENCE_CATALOGUE).reduce((sum, { massG }) => sum + massG.nominal, 0);
+  trialPortions(JAR, logOf(events), REFERENCE_CATALOGUE).reduce((sum, { massG }) => sum + massG.nominal, 0);
 
 describe('a jar', () => {
   it('is what went in, less what was tasted, more what was added; log and jar agree', () => {
@@ -37,14 +30,14 @@ describe('a jar', () => {
   });
   it('tastes the same after a spoonful as before, and of what was added from then on', () => {
     const acid = (events: readonly TrialEvent[]): number =>
-      palateValue(trialPortions(JAR, events, REFERENCE_CATALOGUE), 'acid')!;
+      palateValue(trialPortions(JAR, logOf(events), REFERENCE_CATALOGUE), 'acid')!;
     expect(acid([tasted()])).toBeCloseTo(acid([]), 12);
     expect(acid([tasted(), added(line('olive_ev', 20))])).toBeLessThan(acid([]));
   });
   it('keeps one portion for one thing, forms apart, and unknown things out of the sums', () => {
     const portions = trialPortions(
       JAR,
-      [added(line('olive_ev', 10), line('garlic', 2, 'grated'), line('moonlight', 5))],
+      logOf([added(line('olive_ev', 10), line('garlic', 2, 'grated'), line('moonlight', 5))]),
       REFERENCE_CATALOGUE,
     );
     expect(portions.map(({ ingredient, massG }) => [ingredient.id, massG.nominal])).toEqual([
@@ -53,17 +46,17 @@ describe('a jar', () => {
       ['salt_table', 1.5],
       ['garlic', 2],
     ]);
-    expect(addedLines([added(line('honey', 2)), tasted(), added(line('honey', 3))])).toEqual([
+    expect(addedLines(logOf([added(line('honey', 2)), tasted(), added(line('honey', 3))]))).toEqual([
       line('honey', 5),
     ]);
   });
   it('stands as its last tasting says', () => {
     expect(standingOf([])).toBe('untasted');
-    expect(standingOf([tasted({ right: true })])).toBe('right');
+    expect(standingOf(logOf([tasted({ right: true })]))).toBe('right');
     expect(
-      standingOf([tasted({ rows: { acid: 1 } }), added(line('honey', 2)), tasted({ right: true })]),
+      standingOf(logOf([tasted({ rows: { acid: 1 } }), added(line('honey', 2)), tasted({ right: true })])),
     ).toBe('right-after-mending');
-    expect(standingOf([tasted({ right: true }), tasted({ rows: { salt: 1 } })])).toBe('not-right');
+    expect(standingOf(logOf([tasted({ right: true }), tasted({ rows: { salt: 1 } })]))).toBe('not-right');
   });
 });
 

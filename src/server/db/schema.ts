@@ -1,8 +1,18 @@
 /** Tables. Formulas are kept whole as JSON: they are read and changed whole, and never queried into. */
-import { bigserial, index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
+import {
+  bigserial,
+  doublePrecision,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+} from 'drizzle-orm/pg-core';
 import type { By, Cook, OwnIngredient, PantryEntry, Settings, Shelf } from '#contract';
 import type { Formula, FormulaId, VesselId } from '#core/formula';
-import type { TrialEvent, TrialLine } from '#core/trial';
+import type { MakingPlan, TrialEvent, TrialLine } from '#core/trial';
 import type { Style } from '#core/palate';
 import type { Vessel } from '#core/vessel';
 
@@ -93,7 +103,9 @@ export const trials = pgTable(
     formulaId: text('formula_id').$type<FormulaId>().notNull(),
     version: integer('version').notNull(),
     vesselId: text('vessel_id').$type<VesselId>().notNull(),
+    styleId: text('style_id'),
     lines: jsonb('lines').$type<readonly TrialLine[]>().notNull(),
+    making: jsonb('making').$type<MakingPlan>(),
     by: jsonb('by').$type<By>().notNull(),
     createdAt: moment('created_at').notNull(),
   },
@@ -111,7 +123,19 @@ export const trialEvents = pgTable(
       .references(() => trials.id),
     event: jsonb('event').$type<TrialEvent>().notNull(),
     by: jsonb('by').$type<By>().notNull(),
+    /** By the device's clock; what waited for the network happened before it was recorded. */
+    happenedAt: moment('happened_at'),
     createdAt: moment('created_at').notNull(),
   },
   (table) => [index('events_of_trial').on(table.trialId)],
 );
+
+export const timers = pgTable('timers', {
+  id: text('id').primaryKey(),
+  label: text('label').notNull(),
+  seconds: doublePrecision('seconds').notNull(),
+  formulaId: text('formula_id').$type<FormulaId>(),
+  trialId: text('trial_id'),
+  startedAt: moment('started_at').notNull(),
+  endedAt: moment('ended_at'),
+});

@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { mulberry32 } from './random';
+import { SeededRandom } from '#core/numeric';
 import type { FormulaRecord } from '#contract';
 import { build } from 'esbuild';
 import { Client, dropFolder, migrationsFolder, openKitchen, tempFolder } from './kitchen';
@@ -19,7 +19,8 @@ export interface KillReport {
 export async function killRounds(rounds: number, seed: number): Promise<KillReport> {
   const folder = tempFolder();
   const ledger = join(folder, 'ledger.txt');
-  const random = mulberry32(seed);
+  const seeded = new SeededRandom(seed);
+  const random = (): number => seeded.next();
   const writer = await bundledWriter(seed);
   try {
     for (let round = 0; round < rounds; round++) {

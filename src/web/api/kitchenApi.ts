@@ -11,12 +11,17 @@ import type {
   NewFormula,
   OwnIngredient,
   PantryEntry,
+  ScaleClaim,
+  DevicesAnswer,
+  Hand,
   NewEvent,
+  NewTimer,
   NewTrial,
   SessionState,
   Settings,
   Shelf,
   ShelfRecord,
+  TimersAnswer,
   TrialRecord,
   VersionRecord,
 } from '#contract';
@@ -45,6 +50,7 @@ export const kitchenApi = createApi({
     'Styles',
     'Made',
     'Trials',
+    'Timers',
     'Session',
   ],
   endpoints: (build) => ({
@@ -65,6 +71,7 @@ export const kitchenApi = createApi({
               'Cooks',
               'Made',
               'Trials',
+              'Timers',
             ]
           : [],
     }),
@@ -118,13 +125,37 @@ export const kitchenApi = createApi({
       query: (body) => ({ url: 'trials', method: 'POST', body }),
       invalidatesTags: (_result, _error, { formulaId }) => [{ type: 'Trials', id: formulaId }],
     }),
+    /** The kitchen's latest jars, whatever they are of. */
+    latestTrials: build.query<TrialRecord[], void>({ query: () => 'trials', providesTags: ['Trials'] }),
+    /** Sent by the outbox alone: there it is kept until it is recorded. */
     recordEvent: build.mutation<TrialRecord, NewEvent & { trialId: string; formulaId: FormulaId }>({
-      query: ({ id, event, by, trialId }) => ({
+      query: ({ trialId, formulaId: _formulaId, ...body }) => ({
         url: `trials/${trialId}/events`,
         method: 'POST',
-        body: { id, event, by },
+        body,
       }),
-      invalidatesTags: (_result, _error, { formulaId }) => [{ type: 'Trials', id: formulaId }],
+    }),
+    timers: build.query<TimersAnswer, void>({ query: () => 'timers', providesTags: ['Timers'] }),
+    startTimer: build.mutation<TimersAnswer, NewTimer>({
+      query: (body) => ({ url: 'timers', method: 'POST', body }),
+      invalidatesTags: ['Timers'],
+    }),
+    endTimer: build.mutation<TimersAnswer, string>({
+      query: (id) => ({ url: `timers/${id}/end`, method: 'POST', body: {} }),
+      invalidatesTags: ['Timers'],
+    }),
+    devices: build.query<DevicesAnswer, void>({ query: () => 'devices' }),
+    claimScale: build.mutation<DevicesAnswer, ScaleClaim & { takeOver: boolean }>({
+      query: (body) => ({ url: 'devices/scale/claim', method: 'POST', body }),
+    }),
+    releaseScale: build.mutation<DevicesAnswer, string>({
+      query: (trialId) => ({ url: 'devices/scale/release', method: 'POST', body: { trialId } }),
+    }),
+    tareScale: build.mutation<DevicesAnswer, string>({
+      query: (trialId) => ({ url: 'devices/scale/tare', method: 'POST', body: { trialId } }),
+    }),
+    moveHand: build.mutation<unknown, Hand>({
+      query: (body) => ({ url: 'devices/hand', method: 'POST', body }),
     }),
     vessels: build.query<Vessel[], void>({ query: () => 'vessels', providesTags: ['Vessels'] }),
     saveVessel: build.mutation<Vessel, Vessel>({
@@ -175,6 +206,15 @@ export const kitchenApi = createApi({
 
 export const {
   useBeginTrialMutation,
+  useClaimScaleMutation,
+  useDevicesQuery,
+  useEndTimerMutation,
+  useLatestTrialsQuery,
+  useMoveHandMutation,
+  useReleaseScaleMutation,
+  useStartTimerMutation,
+  useTareScaleMutation,
+  useTimersQuery,
   useChangeFormulaMutation,
   useCooksQuery,
   useCreateFormulaMutation,
@@ -186,7 +226,6 @@ export const {
   useMoveFormulaMutation,
   useOwnIngredientsQuery,
   usePantryQuery,
-  useRecordEventMutation,
   useSaveCookMutation,
   useSaveIngredientMutation,
   useSavePantryMutation,

@@ -144,3 +144,47 @@ export function takeRounding(
     return patchAddition(next, old.id, { amountText, note });
   }, formula);
 }
+
+/**
+ * What was really made, as new amounts of the version it was made from. What did not go in is taken out;
+ * what is new becomes a line of its own.
+ * @param lines scaled to the formula's size, with words where rounding found some
+ */
+export function takeAsMade(
+  formula: Formula,
+  additions: readonly ReckonedAddition[],
+  lines: readonly { ingredient: Ingredient; form: string; massG: number; text: string | null }[],
+  { context, newId }: Taking,
+): Formula {
+  const wording = { spoons: formula.spoons, decimalSign: context.decimalSign };
+  const used = new Set<AdditionId>();
+  let next = formula;
+  for (const { ingredient, form, massG, text } of lines) {
+    const old = additions.find(
+      ({ addition, reading }) =>
+        reading.status === 'read' &&
+        reading.ingredient.id === ingredient.id &&
+        addition.form === form &&
+        !used.has(addition.id),
+    )?.addition;
+    if (!old) {
+      next = withNew(
+        next,
+        ingredient,
+        text ?? freshAmountText(massG, ingredient, formula, context),
+        form,
+        newId(),
+      );
+      continue;
+    }
+    used.add(old.id);
+    next = patchAddition(next, old.id, {
+      amountText: text ?? amountTextFor(massG, old.amountText, ingredient, wording),
+    });
+  }
+  for (const { addition, reading, counted } of additions) {
+    const weighs = counted && reading.status === 'read' && reading.massG.nominal > 0;
+    if (weighs && !used.has(addition.id)) next = removeAddition(next, addition.id);
+  }
+  return next;
+}

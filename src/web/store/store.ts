@@ -3,10 +3,11 @@ import { setupListeners } from '@reduxjs/toolkit/query';
 import { useDispatch, useSelector } from 'react-redux';
 import { kitchenApi } from '../api/kitchenApi';
 import { autosave } from './autosave';
+import { outboxReducer } from './outboxSlice';
 import { workingReducer } from './workingSlice';
 
 export const store = configureStore({
-  reducer: { [kitchenApi.reducerPath]: kitchenApi.reducer, working: workingReducer },
+  reducer: { [kitchenApi.reducerPath]: kitchenApi.reducer, working: workingReducer, outbox: outboxReducer },
   middleware: (defaults) => defaults().prepend(autosave.middleware).concat(kitchenApi.middleware),
 });
 

@@ -3,15 +3,11 @@ import type { TrialRecord } from '#contract';
 import type { Catalogue } from '#core/ingredient';
 import type { Palate } from '#core/palate';
 import { judgePortions, type JudgedPortion } from '#core/reckoning';
-import { trialPortions } from '#core/trial';
+import { isKind, standingEvents, trialPortions } from '#core/trial';
 import { formatMoment } from '../format';
 
 export const portionsNow = ({ lines, events }: TrialRecord, catalogue: Catalogue): readonly JudgedPortion[] =>
-  trialPortions(
-    lines,
-    events.map(({ event }) => event),
-    catalogue,
-  );
+  trialPortions(lines, events, catalogue);
 
 export interface LastTasted {
   readonly palate: Palate;
@@ -21,19 +17,22 @@ export interface LastTasted {
 
 /** Where the mouth last met it: the jar as it stood at the latest tasting of any jar. */
 export function lastTasted(trials: readonly TrialRecord[], catalogue: Catalogue): LastTasted | null {
-  let latest: { readonly trial: TrialRecord; readonly place: number; readonly at: string } | null = null;
-  for (const trial of trials) {
-    trial.events.forEach(({ event, at }, place) => {
-      if (event.kind === 'tasted' && (!latest || at > latest.at)) latest = { trial, place, at };
-    });
-  }
-  const found = latest as { trial: TrialRecord; place: number; at: string } | null;
-  if (!found) return null;
-  const before = found.trial.events.slice(0, found.place).map(({ event }) => event);
-  const portions = trialPortions(found.trial.lines, before, catalogue);
+  const latest = trials
+    .flatMap((trial) => {
+      const tasted = standingEvents(trial.events).filter(isKind('tasted')).at(-1);
+      return tasted ? [{ trial, tasted }] : [];
+    })
+    .sort((a, b) => b.tasted.at.localeCompare(a.tasted.at))[0];
+  if (!latest) return null;
+  const { trial, tasted } = latest;
+  const before = trial.events.slice(
+    0,
+    trial.events.findIndex(({ id }) => id === tasted.id),
+  );
+  const portions = trialPortions(trial.lines, before, catalogue);
   if (portions.length === 0) return null;
   return {
     palate: judgePortions(portions).palate,
-    name: `v${found.trial.version}, tasted ${formatMoment(found.at)}`,
+    name: `v${trial.version}, tasted ${formatMoment(tasted.at)}`,
   };
 }

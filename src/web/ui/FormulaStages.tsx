@@ -2,6 +2,7 @@ import { NavLink } from 'react-router';
 
 const STAGES = [
   { path: 'compose', label: 'Compose' },
+  { path: 'make', label: 'Make' },
   { path: 'taste', label: 'Taste' },
   { path: 'versions', label: 'Versions' },
 ] as const;

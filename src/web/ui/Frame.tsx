@@ -1,7 +1,9 @@
 import { NavLink, Outlet } from 'react-router';
 import { useSessionQuery, useSettingsQuery } from '../api/kitchenApi';
 import { CookChooser } from './CookChooser';
+import { useLive } from '../store/live';
 import { SignIn } from './SignIn';
+import { Timers } from './Timers';
 
 const PLACES = [
   { to: '/', label: 'Shelf' },
@@ -13,6 +15,7 @@ const PLACES = [
 export function Frame() {
   const session = useSessionQuery(undefined, { refetchOnFocus: true }).data;
   const signedOut = session?.needed === true && !session.signedIn;
+  useLive(!signedOut);
   const { data, isError } = useSettingsQuery(undefined, { skip: signedOut });
   return (
     <div className="flex min-h-dvh flex-col">
@@ -48,6 +51,7 @@ export function Frame() {
           </span>
         </div>
       </header>
+      {!signedOut && <Timers />}
       <main id="main" className="mx-auto w-full max-w-[1880px] flex-1 px-3 py-3 sm:px-5">
         {signedOut ? <SignIn /> : <Outlet />}
       </main>

@@ -1,23 +1,35 @@
 import { Router } from 'express';
 import { formulaIdSchema, newEventSchema, newTrialSchema, trialIdSchema } from '#contract';
+import type { InstrumentInfo } from '#contract';
+import type { TrialEvent } from '#core/trial';
 import { ApiError, parse } from '../../http/apiError';
+import type { LiveHub } from '../../live/hub';
 import type { TrialOutcome, TrialStore } from './store';
 
-/** Jars: begun from a version, then tasted and mended. */
-export function trialRoutes(store: TrialStore): Router {
+/** Jars: begun from a version, made, tasted and mended. */
+export function trialRoutes(store: TrialStore, hub: LiveHub, instruments: readonly InstrumentInfo[]): Router {
   const router = Router();
 
   router.get('/formulas/:id/trials', async (request, response) => {
     response.json(await store.ofFormula(parse(formulaIdSchema, request.params.id, 'Formula id')));
   });
 
+  router.get('/trials', async (_request, response) => {
+    response.json(await store.latest());
+  });
+
   router.post('/trials', async (request, response) => {
-    response.status(201).json(recorded(await store.begin(parse(newTrialSchema, request.body, 'Jar'))));
+    const trial = recorded(await store.begin(parse(newTrialSchema, request.body, 'Jar')));
+    hub.tell({ about: 'trials', formulaId: trial.formulaId });
+    response.status(201).json(trial);
   });
 
   router.post('/trials/:id/events', async (request, response) => {
     const id = parse(trialIdSchema, request.params.id, 'Jar id');
-    response.status(201).json(recorded(await store.append(id, parse(newEventSchema, request.body, 'Event'))));
+    const sent = parse(newEventSchema, request.body, 'Event');
+    const trial = recorded(await store.append(id, { ...sent, event: vouched(sent.event, instruments) }));
+    hub.tell({ about: 'trials', formulaId: trial.formulaId });
+    response.status(201).json(trial);
   });
 
   return router;
@@ -34,4 +46,16 @@ function recorded(outcome: TrialOutcome) {
     case 'id-taken':
       throw new ApiError('exists', 'Something else already has this id.');
   }
+}
+
+/**
+ * Only an instrument that stands here can be a device. What cannot be vouched for counts as simulated: it
+ * is kept, and no caution or sign-off ever uses it.
+ */
+function vouched(event: TrialEvent, instruments: readonly InstrumentInfo[]): TrialEvent {
+  if (event.kind !== 'took' && event.kind !== 'measured') return event;
+  const { reading } = event;
+  if (reading.source === 'typed') return { ...event, reading: { source: 'typed', deviceId: '' } };
+  const known = instruments.find(({ id }) => id === reading.deviceId);
+  return { ...event, reading: { ...reading, source: known?.source ?? 'simulated' } };
 }

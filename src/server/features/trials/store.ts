@@ -1,5 +1,6 @@
 import { and, asc, desc, eq, inArray } from 'drizzle-orm';
-import type { NewEvent, NewTrial, TrialEventRecord, TrialRecord } from '#contract';
+import type { z } from 'zod';
+import type { NewEvent, newTrialSchema, TrialEventRecord, TrialRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 import type { Database } from '../../db/client';
 import { trialEvents, trials, versions } from '../../db/schema';
@@ -10,6 +11,12 @@ export type TrialOutcome =
 
 type TrialRow = typeof trials.$inferSelect;
 type EventRow = typeof trialEvents.$inferSelect;
+
+/** As the schema leaves it: with its defaults filled in. */
+export type CheckedTrial = z.output<typeof newTrialSchema>;
+
+/** Jars of the whole kitchen that are read at once. */
+const MOST_AT_ONCE = 300;
 
 const isoTime = (value: string): string => new Date(value).toISOString();
 
@@ -30,8 +37,20 @@ export class TrialStore {
     return this.withEvents(rows);
   }
 
+  /** The kitchen's latest, newest first. */
+  async latest(): Promise<TrialRecord[]> {
+    return this.withEvents(
+      await this.db
+        .select()
+        .from(trials)
+        .orderBy(desc(trials.createdAt), desc(trials.id))
+        .limit(MOST_AT_ONCE),
+    );
+  }
+
   /** The same jar sent again is no second jar. */
-  async begin({ id, formulaId, version, vesselId, lines, by }: NewTrial): Promise<TrialOutcome> {
+  async begin(checked: CheckedTrial): Promise<TrialOutcome> {
+    const { id, formulaId, version } = checked;
     const [found] = await this.db
       .select({ number: versions.number })
       .from(versions)
@@ -40,7 +59,7 @@ export class TrialStore {
     const createdAt = this.now().toISOString();
     await this.db
       .insert(trials)
-      .values({ id, formulaId, version, vesselId, lines, by, createdAt })
+      .values({ ...checked, createdAt })
       .onConflictDoNothing();
     const trial = await this.get(id);
     return trial && trial.formulaId === formulaId && trial.version === version
@@ -49,10 +68,15 @@ export class TrialStore {
   }
 
   /** The same event sent again is no second event. */
-  async append(trialId: string, { id, event, by }: NewEvent): Promise<TrialOutcome> {
+  async append(trialId: string, { id, event, by, happenedAt }: NewEvent): Promise<TrialOutcome> {
     if (!(await this.get(trialId))) return { status: 'no-trial' };
-    const createdAt = this.now().toISOString();
-    await this.db.insert(trialEvents).values({ id, trialId, event, by, createdAt }).onConflictDoNothing();
+    const now = this.now().toISOString();
+    // A tablet whose clock is ahead does not write of the future.
+    const happened = happenedAt !== undefined && happenedAt < now ? happenedAt : now;
+    await this.db
+      .insert(trialEvents)
+      .values({ id, trialId, event, by, happenedAt: happened, createdAt: now })
+      .onConflictDoNothing();
     const [row] = await this.db.select().from(trialEvents).where(eq(trialEvents.id, id));
     if (row?.trialId !== trialId) return { status: 'id-taken' };
     return { status: 'recorded', trial: (await this.get(trialId))! };
@@ -80,12 +104,14 @@ export class TrialStore {
     return rows.map(({ createdAt, ...row }) => ({
       ...row,
       at: isoTime(createdAt),
-      events: (byTrial.get(row.id) ?? []).map(({ id, event, by, createdAt: at }): TrialEventRecord => ({
-        id,
-        event,
-        by,
-        at: isoTime(at),
-      })),
+      events: (byTrial.get(row.id) ?? []).map(
+        ({ id, event, by, happenedAt, createdAt: recorded }): TrialEventRecord => ({
+          id,
+          event,
+          by,
+          at: isoTime(happenedAt ?? recorded),
+        }),
+      ),
     }));
   }
 }

@@ -33,8 +33,8 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Panel } from '../../ui/Panel';
 import { useHolds, type HoldReading } from '../../workers/useHolds';
-import { RescueSection } from './RescueSection';
-import { sayTip } from './sayTips';
+import { RescueSection } from '../../ui/RescueSection';
+import { sayTip } from '../../sayTips';
 
 interface HoldPanelProps {
   readonly formula: Formula;
@@ -100,6 +100,11 @@ export function HoldPanel(props: HoldPanelProps) {
   );
   const seconds = readDecimal(secondsText);
   const secondsFit = seconds !== null && seconds >= 1 && seconds <= 3600;
+  // One step of undo for a whole number, not one a digit.
+  const takeSeconds = (): void => {
+    if (seconds !== null && secondsFit && seconds !== mixed.seconds)
+      onEdit({ ...formula, mixSeconds: seconds });
+  };
   const apply = (change: Change): void => {
     if (change.kind === 'tool') onEdit({ ...formula, tool: change.tool, mixSeconds: null });
     else if (change.kind === 'mix-longer') onEdit({ ...formula, mixSeconds: change.seconds });
@@ -134,10 +139,10 @@ export function HoldPanel(props: HoldPanelProps) {
           className="w-32"
           inputMode="decimal"
           value={secondsText}
-          onText={(text) => {
-            setSecondsText(text);
-            const value = readDecimal(text);
-            if (value !== null && value >= 1 && value <= 3600) onEdit({ ...formula, mixSeconds: value });
+          onText={setSecondsText}
+          onBlur={takeSeconds}
+          onKeyDown={({ key }) => {
+            if (key === 'Enter') takeSeconds();
           }}
           problem={secondsFit ? null : '1 to 3600 seconds.'}
         />
@@ -176,9 +181,9 @@ export function HoldPanel(props: HoldPanelProps) {
       {request && hold && (
         <RescueSection
           request={request}
-          hold={hold}
+          state={hold.state}
           tool={mixed.tool}
-          judgement={judgement}
+          portions={judgement.portions}
           kitchen={kitchen}
           formula={formula}
           context={context}

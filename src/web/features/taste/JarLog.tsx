@@ -1,76 +1,152 @@
-import type { TrialRecord } from '#contract';
-import type { Catalogue } from '#core/ingredient';
-import { sayTasting, trialPortions } from '#core/trial';
+import type { ReactNode } from 'react';
+import type { Settings } from '#contract';
+import type { Catalogue, IngredientId } from '#core/ingredient';
+import { sayDeed, sayTasting, standingEvents, stepStates, trialLines, type TrialEvent } from '#core/trial';
 import { useCooksQuery } from '../../api/kitchenApi';
-import { formatAmount, formatMoment, inSentence, type NumberStyle } from '../../format';
+import { formatAmount, formatMoment, formatNumber, inSentence } from '../../format';
+import { makingOf, type Jar } from '../../store/jars';
+
+const PLAN_WORDS = {
+  'poured-too-much': 'Poured otherwise than planned',
+  'left-out': 'Something was left out',
+  swapped: 'Something else went in',
+  mend: 'To mend it',
+  rescue: 'To save it',
+  'by-hand': 'Further',
+} as const;
 
 /** Everything that happened to this jar, oldest first, with what it weighed then. Nothing here can be edited away. */
-export function JarLog({
-  trial,
-  catalogue,
-  settings,
-}: {
-  trial: TrialRecord;
-  catalogue: Catalogue;
-  settings: NumberStyle;
-}) {
+export function JarLog({ jar, catalogue, settings }: { jar: Jar; catalogue: Catalogue; settings: Settings }) {
   const cooks = useCooksQuery().data ?? [];
+  const stands = new Set(standingEvents(jar.events).map(({ id }) => id));
   const who = (cookId: string | null): string => {
     const cook = cooks.find(({ id }) => id === cookId);
     return cook ? `${cook.initials}, ` : '';
   };
   const massAfter = (count: number): string => {
-    const events = trial.events.slice(0, count).map(({ event }) => event);
-    const massG = trialPortions(trial.lines, events, catalogue).reduce(
-      (sum, portion) => sum + portion.massG.nominal,
-      0,
+    const lines = trialLines(jar.lines, jar.events.slice(0, count));
+    return formatAmount(
+      lines.reduce((sum, { massG }) => sum + massG, 0),
+      'g',
+      settings,
     );
-    return formatAmount(massG, 'g', settings);
   };
+  const amount = (massG: number, id: IngredientId): string =>
+    `${formatAmount(massG, 'g', settings)} ${inSentence(catalogue.get(id)?.name ?? id)}`;
+  const words = (event: TrialEvent): ReactNode => sayEvent(event, jar, amount, settings);
   return (
     <ol className="text-sm" data-testid="jar-log">
-      <LogLine at={trial.at} who={who(trial.by.cookId)} mass={massAfter(0)}>
-        <strong>Made from v{trial.version}</strong>
+      <LogLine at={jar.at} who={who(jar.by.cookId)} mass={massAfter(0)}>
+        <strong>{jar.making ? `Making of v${jar.version} begun` : `Made from v${jar.version}`}</strong>
       </LogLine>
-      {trial.events.map(({ id, event, by, at }, i) => (
-        <LogLine key={id} at={at} who={who(by.cookId)} mass={massAfter(i + 1)}>
-          {event.kind === 'tasted' ? (
-            <>
-              {sayTasting(event)}
-              {event.note && `: ${event.note}`}
-            </>
-          ) : (
-            <strong>
-              Added{' '}
-              {event.lines
-                .map(
-                  ({ ingredientId, massG }) =>
-                    `${formatAmount(massG, 'g', settings)} ${inSentence(catalogue.get(ingredientId)?.name ?? ingredientId)}`,
-                )
-                .join(', ')}
-            </strong>
-          )}
+      {jar.events.map(({ id, event, by, at }, i) => (
+        <LogLine
+          key={id}
+          at={at}
+          who={who(by.cookId)}
+          mass={jar.waiting.has(id) ? 'waiting' : massAfter(i + 1)}
+          undone={event.kind !== 'corrected' && !stands.has(id)}
+        >
+          {words(event)}
         </LogLine>
       ))}
     </ol>
   );
 }
 
+const SOURCE_WORDS = { simulated: ', simulated', typed: ', typed', device: '' } as const;
+
+function sayEvent(
+  event: TrialEvent,
+  jar: Jar,
+  amount: (massG: number, id: IngredientId) => string,
+  settings: Settings,
+): ReactNode {
+  const states = stepStates(makingOf(jar).steps, jar.events);
+  const stepWords = (stepId: string): string => {
+    const step = states.find((state) => state.step.id === stepId)?.step;
+    if (!step) return 'a step';
+    if (step.kind === 'do') return sayDeed(step, makingOf(jar).tool).toLowerCase();
+    return amount(0, step.kind === 'weigh' ? step.line.ingredientId : step.ingredientId).replace(
+      /^\S+ g /,
+      '',
+    );
+  };
+  switch (event.kind) {
+    case 'tasted':
+      return (
+        <>
+          {sayTasting(event)}
+          {event.note && `: ${event.note}`}
+        </>
+      );
+    case 'added':
+      return (
+        <strong>
+          Added {event.lines.map(({ ingredientId, massG }) => amount(massG, ingredientId)).join(', ')}
+        </strong>
+      );
+    case 'took':
+      return (
+        <>
+          <strong>{amount(event.line.massG, event.line.ingredientId)}</strong>
+          {SOURCE_WORDS[event.reading.source]}
+        </>
+      );
+    case 'did':
+      return <>Done: {stepWords(event.stepId)}</>;
+    case 'left-out':
+      return <>Left out: {stepWords(event.stepId)}</>;
+    case 'planned':
+      return (
+        <>
+          {PLAN_WORDS[event.reason]}:{' '}
+          {event.steps
+            .flatMap((step) =>
+              step.kind === 'weigh' ? [amount(step.line.massG, step.line.ingredientId)] : [],
+            )
+            .join(', ') ||
+            event.note ||
+            'as it is'}
+        </>
+      );
+    case 'corrected':
+      return <>Correction: the entry struck out above does not count</>;
+    case 'settled':
+      return <>Settled which weight counts: {stepWords(event.stepId)}</>;
+    case 'measured':
+      return (
+        <>
+          {event.what === 'ph'
+            ? `pH ${formatNumber(event.value, 2, settings)}`
+            : `${formatNumber(event.value, 1, settings)} °C`}
+          {SOURCE_WORDS[event.reading.source]}
+        </>
+      );
+    case 'shook':
+      return <>Shaken</>;
+    case 'split':
+      return <>It split</>;
+  }
+}
+
 function LogLine({
   at,
   who,
   mass,
+  undone = false,
   children,
 }: {
   at: string;
   who: string;
   mass: string;
-  children: React.ReactNode;
+  undone?: boolean;
+  children: ReactNode;
 }) {
   return (
     <li className="grid grid-cols-[1fr_auto] gap-3 border-b border-rule py-1.5">
       <span>
-        {children}{' '}
+        {undone ? <del>{children}</del> : children}{' '}
         <span className="text-quiet">
           {who}
           {formatMoment(at)}

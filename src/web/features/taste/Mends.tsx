@@ -34,7 +34,7 @@ interface MendsProps {
 
 const NOBODY_LOCKED: ReadonlySet<never> = new Set();
 
-/** Ranked additions for what was said, each with what it moves; "Added it" writes it into the jar's log. */
+/** Ranked additions for what was said, each with what it moves; "Weigh it in" makes steps of it. */
 export function Mends({
   portions,
   said,
@@ -115,7 +115,7 @@ export function Mends({
                     onAdded(remedy);
                   }}
                 >
-                  Added it
+                  Weigh it in
                 </Button>
               </li>
             ))}
@@ -134,8 +134,8 @@ export function Mends({
         </>
       )}
       <p className="mt-3 border-t border-rule pt-2 text-sm text-quiet">
-        Additions only: nothing comes back out of a jar. Measure what you add; it is written down as said
-        here.
+        Additions only: nothing comes back out of a jar. Each becomes a step on the scale; what really goes in
+        is what counts.
       </p>
     </>
   );

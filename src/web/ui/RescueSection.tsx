@@ -5,29 +5,35 @@ import {
   THICKNESS_WORDS,
   TROUBLE_WORDS,
   TROUBLES,
-  type Hold,
+  type EmulsionState,
   type HoldRequest,
+  type Rescue,
   type ThicknessClass,
   type Trouble,
 } from '#core/emulsion';
 import type { Formula, ReadingContext, Tool } from '#core/formula';
 import type { Ingredient, IngredientId } from '#core/ingredient';
-import type { Judgement } from '#core/reckoning';
-import { inSentence } from '../../format';
-import { freshAmountText } from '../../store/balanceEdits';
-import type { Kitchen } from '../../store/kitchen';
-import { Choice } from '../../ui/Choice';
-import { sayStep } from './sayTips';
+import type { JudgedPortion } from '#core/reckoning';
+import { inSentence } from '../format';
+import { freshAmountText } from '../store/balanceEdits';
+import type { Kitchen } from '../store/kitchen';
+import { Button } from './Button';
+import { Choice } from './Choice';
+import { sayStep } from '../sayTips';
 
 interface RescueSectionProps {
   readonly request: HoldRequest;
-  readonly hold: Hold;
+  readonly state: EmulsionState;
   readonly tool: Tool;
-  readonly judgement: Judgement;
+  readonly portions: readonly JudgedPortion[];
   readonly kitchen: Kitchen;
   readonly formula: Formula;
   readonly context: ReadingContext;
   readonly volumeMl: number;
+  /** What has happened already; without it the cook chooses. */
+  readonly trouble?: Trouble;
+  /** A way is taken; without it ways are only read. */
+  readonly onTake?: (way: Rescue, said: readonly string[]) => void;
 }
 
 const ROOM_C = 21;
@@ -35,24 +41,26 @@ const ROOM_C = 21;
 /** What to do when it has gone wrong, with the quantities of this batch. */
 export function RescueSection({
   request,
-  hold,
+  state,
   tool,
-  judgement,
+  portions,
   kitchen,
   formula,
   context,
   volumeMl,
+  trouble: happened,
+  onTake,
 }: RescueSectionProps) {
-  const [trouble, setTrouble] = useState<Trouble | null>(hold.state.split ? 'split' : null);
+  const [trouble, setTrouble] = useState<Trouble | null>(happened ?? (state.split ? 'split' : null));
   const [wanted, setWanted] = useState<ThicknessClass>('pours-like-cream');
-  const own = judgement.portions.map(({ ingredient }) => ingredient);
+  const own = portions.map(({ ingredient }) => ingredient);
   const water = kitchen.catalogue.get('water' as IngredientId);
   const acids = own.filter(({ isAcidLiquid }) => isAcidLiquid);
   const thinners: readonly Ingredient[] = [...new Set([...acids, ...(water ? [water] : [])])];
   const found = trouble
     ? rescue(trouble, {
         amounts: request.amounts,
-        state: hold.state,
+        state,
         tool,
         temperatureC: request.temperatureC,
         roomC: ROOM_C,
@@ -64,6 +72,13 @@ export function RescueSection({
     : [];
   const ingredientOf = (id: IngredientId): Ingredient | undefined => kitchen.catalogue.get(id);
   const nameOf = (id: IngredientId): string => inSentence(ingredientOf(id)?.name ?? id);
+  const sayAll = (way: Rescue): readonly string[] =>
+    way.steps.map((step) =>
+      sayStep(step, nameOf, (massG, id) => {
+        const ingredient = ingredientOf(id);
+        return ingredient ? freshAmountText(massG, ingredient, formula, context) : `${massG.toFixed(0)} g`;
+      }),
+    );
   return (
     <section aria-label="Save it">
       <h3 className="font-name mb-1 font-bold">When it has gone wrong</h3>
@@ -96,14 +111,9 @@ export function RescueSection({
           return (
             <li key={index} className="border-l-4 border-l-bottle pl-3 text-sm">
               <ol className="list-decimal pl-4">
-                {way.steps.map((step) => (
-                  <li key={step.code} className="py-0.5">
-                    {sayStep(step, nameOf, (massG, id) => {
-                      const ingredient = ingredientOf(id);
-                      return ingredient
-                        ? freshAmountText(massG, ingredient, formula, context)
-                        : `${massG.toFixed(0)} g`;
-                    })}
+                {sayAll(way).map((sentence) => (
+                  <li key={sentence} className="py-0.5">
+                    {sentence}
                   </li>
                 ))}
               </ol>
@@ -113,6 +123,16 @@ export function RescueSection({
                   {brought.allergensEu14.length > 0 && `: allergen ${brought.allergensEu14.join(', ')}`}. Look
                   at the cautions again.
                 </p>
+              )}
+              {onTake && (
+                <Button
+                  className="mt-2 min-h-16 px-5"
+                  onClick={() => {
+                    onTake(way, sayAll(way));
+                  }}
+                >
+                  Do it this way
+                </Button>
               )}
             </li>
           );

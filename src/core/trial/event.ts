@@ -1,0 +1,80 @@
+/** What happens to a jar. Events are only ever added; a mistake is answered by a correction, never erased. */
+import type { Step, TrialLine } from './step';
+import type { Tasting } from './tasting';
+
+export const SOURCES = ['simulated', 'typed', 'device'] as const;
+export type Source = (typeof SOURCES)[number];
+
+/** Where a number came from. */
+export interface Reading {
+  readonly source: Source;
+  /** Which instrument; empty where it was typed. */
+  readonly deviceId: string;
+}
+
+export const PLAN_REASONS = ['poured-too-much', 'left-out', 'swapped', 'mend', 'rescue', 'by-hand'] as const;
+export type PlanReason = (typeof PLAN_REASONS)[number];
+
+export type TrialEvent =
+  | ({ readonly kind: 'tasted' } & Tasting)
+  /** Went in without a step of its own. */
+  | { readonly kind: 'added'; readonly lines: readonly TrialLine[]; readonly note: string }
+  /** A step's weight: what really went in, which may be something else than was planned. */
+  | {
+      readonly kind: 'took';
+      readonly stepId: string;
+      readonly line: TrialLine;
+      readonly reading: Reading;
+      /** The newest record of this step that was known: what was taken unaware of another is disputed. */
+      readonly seen: string | null;
+    }
+  | { readonly kind: 'did'; readonly stepId: string }
+  | { readonly kind: 'left-out'; readonly stepId: string }
+  /** New amounts for steps to come, and further steps. */
+  | {
+      readonly kind: 'planned';
+      readonly reason: PlanReason;
+      readonly targets: readonly { readonly stepId: string; readonly massG: number }[];
+      readonly steps: readonly Step[];
+      /** They go before this step; null: at the end. */
+      readonly before: string | null;
+      readonly note: string;
+    }
+  | { readonly kind: 'corrected'; readonly eventId: string }
+  /** Of several records of one step, these count. */
+  | { readonly kind: 'settled'; readonly stepId: string; readonly keep: readonly string[] }
+  | {
+      readonly kind: 'measured';
+      readonly what: 'ph' | 'temperature';
+      /** pH, or °C. */
+      readonly value: number;
+      readonly reading: Reading;
+    }
+  | { readonly kind: 'shook'; readonly seconds: number }
+  /** The emulsion broke. */
+  | { readonly kind: 'split' };
+
+export interface LoggedEvent {
+  readonly id: string;
+  /** ISO time. */
+  readonly at: string;
+  readonly event: TrialEvent;
+}
+
+export type Kind = TrialEvent['kind'];
+export type Logged<K extends Kind> = LoggedEvent & {
+  readonly event: Extract<TrialEvent, { readonly kind: K }>;
+};
+export const isKind =
+  <K extends Kind>(kind: K) =>
+  <E extends LoggedEvent>(logged: E): logged is E & Logged<K> =>
+    logged.event.kind === kind;
+
+/** What still stands: neither corrected nor itself a correction. A correction can be corrected. */
+export function standingEvents<E extends LoggedEvent>(log: readonly E[]): readonly E[] {
+  const undone = new Set<string>();
+  for (const { id, event } of [...log].reverse()) {
+    if (event.kind === 'corrected' && !undone.has(id)) undone.add(event.eventId);
+  }
+  return log.filter(({ id, event }) => event.kind !== 'corrected' && !undone.has(id));
+}

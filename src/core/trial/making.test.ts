@@ -1,0 +1,387 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { finish, formulate, searchRemedies, candidatesFor } from '#core/balance';
+import { composition } from '#core/composition';
+import { emptyFormula, readLine, type AdditionId, type VesselId } from '#core/formula';
+import { REFERENCE_CATALOGUE } from '#core/ingredient';
+import { palateOf, PALATE, STYLES } from '#core/palate';
+import { measuringWith } from '#core/ingredient';
+import { judgeFormula, judgePortions, reckonFormula } from '#core/reckoning';
+import { STARTING_VESSELS } from '#core/vessel';
+import {
+  addedLines,
+  currentStep,
+  deviationOf,
+  fillRequest,
+  measuredPh,
+  minutesSinceShake,
+  observationsOf,
+  plannedLines,
+  planMaking,
+  rescaling,
+  shiftedStyle,
+  standingOf,
+  stepStates,
+  trialLines,
+  trialPortions,
+  wayBackStyle,
+  type Step,
+  type TrialEvent,
+} from '.';
+import { added, line, logOf, took, tasted } from './testing';
+
+const context = {
+  catalogue: REFERENCE_CATALOGUE,
+  measuring: measuringWith('metric'),
+  decimalSign: 'point',
+} as const;
+const jar = STARTING_VESSELS.find(({ closes }) => closes)!;
+const bowl = STARTING_VESSELS.find(({ closes }) => !closes)!;
+const plan = (lines: readonly string[], tool: 'shake' | 'whisk' = 'shake', scaleFactor = 1) => {
+  const formula = {
+    ...emptyFormula('House', jar.id as VesselId, 'metric'),
+    additions: lines.map((text, rank) => ({
+      ...readLine(text, context),
+      ...{ id: `a${rank}` as AdditionId, note: '', phase: 'base', optional: false, locked: false, rank },
+    })),
+  } as Parameters<typeof reckonFormula>[0];
+  const reckoning = reckonFormula(formula, jar, context);
+  return planMaking(reckoning, judgeFormula(reckoning), {
+    ...{ scaleFactor, tool, seconds: 30, roomC: null, bottles: {}, vessel: tool === 'whisk' ? bowl : jar },
+  });
+};
+const named = (steps: readonly Step[]): readonly string[] =>
+  steps.map((step) =>
+    step.kind === 'weigh' ? step.line.ingredientId : step.kind === 'do' ? step.deed : 'to taste',
+  );
+/** 3 : 1 with honey, as weigh steps. */
+const weigh = (id: string, ingredient: string, massG: number): Step => ({
+  ...{ kind: 'weigh', id, line: line(ingredient, massG), said: '', paced: false },
+});
+const STEPS: readonly Step[] = [
+  weigh('v', 'vin_redwine6', 60.6),
+  weigh('s', 'salt_table', 2.7),
+  weigh('h', 'honey', 12),
+  weigh('o', 'olive_ev', 160),
+  { kind: 'do', id: 'do-mix', deed: 'mix', seconds: 20, said: '' },
+];
+const FIRST = STEPS.flatMap((step) => (step.kind === 'weigh' ? [step.line] : []));
+const states = (...events: TrialEvent[]) => stepStates(STEPS, logOf(events));
+
+describe('steps', () => {
+  it('put the acid first, salt into it, the oil last, and the shake at the end', () => {
+    const made = plan(['90 ml olive oil', '1 tsp honey', '30 ml cider vinegar', '2 g salt']);
+    expect(named(made.steps)).toEqual(['vin_cider5', 'salt_table', 'stir', 'honey', 'olive_ev', 'mix']);
+    expect(made.steps.at(-1)).toMatchObject({ deed: 'mix', seconds: 30 });
+  });
+  it('let alliums stand in the acid, and whisk a base before oil that goes in at a pace', () => {
+    const made = plan(
+      ['30 ml red wine vinegar', '1 small shallot', '10 g Dijon mustard', '100 ml olive oil'],
+      'whisk',
+    );
+    expect(named(made.steps)).toEqual([
+      ...['vin_redwine6', 'shallot', 'steep', 'mustard_dijon', 'whisk-base', 'olive_ev'],
+    ]);
+    expect(made.steps.at(-1)).toMatchObject({ kind: 'weigh', paced: true });
+  });
+  it('weigh nothing to taste, keep what could not be read, and scale every amount', () => {
+    const made = plan(
+      ['60 ml cider vinegar', 'pepper to taste', '7 glorps of moonlight', '90 ml olive oil'],
+      'shake',
+      2,
+    );
+    expect(named(made.steps)).toContain('to taste');
+    expect(made.steps.find((step) => step.kind === 'do' && step.deed === 'said')).toMatchObject({
+      said: expect.stringContaining('moonlight') as string,
+    });
+    const [vinegar] = made.steps;
+    expect(vinegar).toMatchObject({ kind: 'weigh', said: '' });
+    expect(vinegar?.kind === 'weigh' && vinegar.line.massG).toBeGreaterThan(119);
+    expect(() => plan(['60 ml water'], 'shake', 0)).toThrow(RangeError);
+  });
+});
+
+describe('a making', () => {
+  it('goes from step to step; what was really weighed counts', () => {
+    const after = states(took('v', line('vin_redwine6', 61)));
+    expect(after.map(({ status }) => status)).toEqual(['done', 'open', 'open', 'open', 'open']);
+    expect(after[0]).toMatchObject({ massG: 61, plannedG: 60.6, closedBy: 'e0' });
+    expect(currentStep(after)?.step.id).toBe('s');
+    expect(
+      currentStep(states(...STEPS.map(({ id }): TrialEvent => ({ kind: 'did', stepId: id })))),
+    ).toBeNull();
+  });
+  it('opens a step again when its record is corrected, and closes it when the correction is', () => {
+    const wrong = took('v', line('vin_redwine6', 610));
+    expect(states(wrong, { kind: 'corrected', eventId: 'e0' })[0]).toMatchObject({
+      status: 'open',
+      massG: 0,
+    });
+    expect(
+      states(wrong, { kind: 'corrected', eventId: 'e0' }, { kind: 'corrected', eventId: 'e1' })[0],
+    ).toMatchObject({ status: 'done', massG: 610 });
+  });
+  it('adds what was taken knowingly, and keeps both where two did not know of each other', () => {
+    const more = states(took('v', line('vin_redwine6', 50)), took('v', line('vin_redwine6', 10.6), 'e0'));
+    expect(more[0]).toMatchObject({ status: 'done' });
+    expect(more[0]!.massG).toBeCloseTo(60.6, 9);
+    const two = [took('v', line('vin_redwine6', 60)), took('v', line('vin_redwine6', 61))];
+    expect(states(...two)[0]).toMatchObject({ status: 'disputed', massG: 60 });
+    expect(states(...two)[0]!.takes).toHaveLength(2);
+    expect(states(...two, { kind: 'settled', stepId: 'v', keep: ['e1'] })[0]).toMatchObject({
+      status: 'done',
+      massG: 61,
+    });
+    expect(trialLines([], logOf([...two, { kind: 'settled', stepId: 'v', keep: ['e0', 'e1'] }]))).toEqual([
+      line('vin_redwine6', 121),
+    ]);
+  });
+  it('takes new amounts and further steps into its plan', () => {
+    const after = states(took('v', line('vin_redwine6', 75)), {
+      ...{ kind: 'planned', reason: 'poured-too-much', targets: [{ stepId: 'o', massG: 198 }], note: '' },
+      ...{ steps: [weigh('w', 'water', 5)], before: 'o' },
+    });
+    expect(after.map(({ step }) => step.id)).toEqual(['v', 's', 'h', 'w', 'o', 'do-mix']);
+    expect(after.find(({ step }) => step.id === 'o')?.plannedG).toBe(198);
+  });
+  it('counts as mended only what was planned after a tasting', () => {
+    const log = logOf([
+      took('v', line('vin_redwine6', 60)),
+      tasted({ rows: { sweet: -1 } }),
+      {
+        ...{ kind: 'planned', reason: 'mend', targets: [], before: null, note: '' },
+        steps: [weigh('m', 'honey', 4)],
+      },
+      took('m', line('honey', 4.1)),
+      tasted({ right: true }),
+    ]);
+    expect(addedLines(log)).toEqual([line('honey', 4.1)]);
+    expect(standingOf(log)).toBe('right-after-mending');
+    expect(standingOf(logOf([took('v', line('vin_redwine6', 60)), tasted({ right: true })]))).toBe('right');
+  });
+  it('knows when it was last mixed', () => {
+    const log = logOf([{ kind: 'did', stepId: 'do-mix' }, tasted()]);
+    expect(minutesSinceShake(log, '2026-11-26T09:12:00.000Z')).toBeCloseTo(12, 9);
+    expect(minutesSinceShake(logOf([tasted()]), '2026-11-26T09:12:00.000Z')).toBeNull();
+  });
+  it('mass in the log equals mass in the jar, whatever happens', () => {
+    const grams = fc.double({ min: 0.1, max: 400, noNaN: true });
+    const event = fc.oneof(
+      fc
+        .tuple(fc.constantFrom('v', 's', 'h', 'o'), grams)
+        .map(([id, g]) => ({ does: 'take', id, g }) as const),
+      grams.map((g) => ({ does: 'add', g }) as const),
+      fc.double({ min: 0, max: 3, noNaN: true }).map((g) => ({ does: 'taste', g }) as const),
+      fc.nat(30).map((n) => ({ does: 'correct', n }) as const),
+    );
+    fc.assert(
+      fc.property(fc.array(event, { maxLength: 30 }), (does) => {
+        let newest: Record<string, string> = {};
+        const events = does.map((one, i): TrialEvent => {
+          if (one.does === 'add') return added(line('olive_ev', one.g));
+          if (one.does === 'taste') return tasted({ drawnG: one.g });
+          if (one.does === 'correct') {
+            newest = {};
+            return { kind: 'corrected', eventId: `e${one.n % Math.max(1, i)}` };
+          }
+          const seen = newest[one.id] ?? null;
+          newest[one.id] = `e${i}`;
+          return took(one.id, line('vin_redwine6', one.g), seen);
+        });
+        const log = logOf(events);
+        const counted = new Set(stepStates(STEPS, log).flatMap((state) => [...state.counted]));
+        const undone = new Set<string>();
+        for (const { id, event: said } of [...log].reverse())
+          if (said.kind === 'corrected' && !undone.has(id)) undone.add(said.eventId);
+        let expected = 0;
+        for (const { id, event: said } of log) {
+          if (undone.has(id)) continue;
+          if (said.kind === 'added') expected += said.lines[0]!.massG;
+          if (said.kind === 'took' && counted.has(id)) expected += said.line.massG;
+          if (said.kind === 'tasted') expected = Math.max(0, expected - said.drawnG);
+        }
+        const inJar = trialLines([], log).reduce((sum, { massG }) => sum + massG, 0);
+        expect(inJar).toBeCloseTo(expected, 6);
+        const portions = trialPortions([], log, REFERENCE_CATALOGUE);
+        if (portions.length > 0) expect(composition(portions).massG).toBeCloseTo(expected, 6);
+      }),
+      { seed: 20261126 },
+    );
+  });
+});
+
+describe('a measured pH', () => {
+  const ph = (source: 'typed' | 'device' | 'simulated'): TrialEvent => ({
+    ...{ kind: 'measured', what: 'ph', value: 3.6, reading: { source, deviceId: '' } },
+  });
+  it('counts for the jar as it stood; any later addition voids it', () => {
+    expect(measuredPh(logOf([]))).toEqual({ status: 'none' });
+    expect(measuredPh(logOf([ph('device')]))).toMatchObject({ status: 'counts', value: 3.6 });
+    expect(measuredPh(logOf([ph('typed'), tasted()]))).toMatchObject({ status: 'counts' });
+    expect(measuredPh(logOf([ph('device'), added(line('water', 5))]))).toMatchObject({ status: 'void' });
+    expect(measuredPh(logOf([ph('device'), took('v', line('water', 5))]))).toMatchObject({ status: 'void' });
+    expect(
+      measuredPh(logOf([ph('device'), took('v', line('water', 5)), { kind: 'corrected', eventId: 'e1' }])),
+    ).toMatchObject({ status: 'counts' });
+  });
+  it('from a simulated meter never counts', () => {
+    expect(measuredPh(logOf([ph('simulated')]))).toMatchObject({ status: 'simulated' });
+  });
+});
+
+describe('poured too much', () => {
+  const lines = plannedLines(states(took('v', line('vin_redwine6', 75))));
+
+  it('rescales the rest by what was poured over what was planned, 75 for 60.6', () => {
+    const answer = rescaling(lines, 'v', REFERENCE_CATALOGUE, 500);
+    if (answer.status !== 'rescale') throw new Error(answer.status);
+    expect(answer.factor).toBeCloseTo(1.2376, 4);
+    expect(answer.targets).toHaveLength(3);
+    expect(answer.targets.find(({ stepId }) => stepId === 'o')?.massG).toBeCloseTo(160 * (75 / 60.6), 9);
+    expect(answer.topUps).toEqual([]);
+    // Every measure is then where it was planned.
+    const scaled = trialPortions(
+      [line('vin_redwine6', 75)],
+      logOf([
+        added(
+          ...answer.targets.map(({ stepId, massG }) =>
+            line(lines.find((one) => one.stepId === stepId)!.ingredientId, massG),
+          ),
+        ),
+      ]),
+      REFERENCE_CATALOGUE,
+    );
+    expect(palateOf(scaled).acid.value).toBeCloseTo(
+      palateOf(deviationOf(FIRST, lines, REFERENCE_CATALOGUE).planned).acid.value!,
+      9,
+    );
+  });
+  it('asks for more of what went in before, and says why it cannot where the vessel is too small', () => {
+    const later = plannedLines(
+      states(
+        took('v', line('vin_redwine6', 60.6)),
+        took('s', line('salt_table', 2.7)),
+        took('h', line('honey', 18)),
+      ),
+    );
+    expect(rescaling(later, 'h', REFERENCE_CATALOGUE, 600)).toMatchObject({
+      status: 'rescale',
+      factor: 1.5,
+      topUps: [{ ingredientId: 'vin_redwine6' }, { ingredientId: 'salt_table' }],
+    });
+    expect(rescaling(lines, 'v', REFERENCE_CATALOGUE, 260)).toMatchObject({ reason: 'vessel' });
+    expect(
+      rescaling(plannedLines(states(took('v', line('vin_redwine6', 60)))), 'v', REFERENCE_CATALOGUE, 500),
+    ).toEqual({ status: 'not-over' });
+    expect(rescaling(lines, 'nowhere', REFERENCE_CATALOGUE, 500)).toEqual({ status: 'not-over' });
+  });
+  it('says what a taster would notice, and nothing of what nobody would', () => {
+    const big = deviationOf(FIRST, lines, REFERENCE_CATALOGUE);
+    expect(big.moved[0]).toMatchObject({ measure: 'acid' });
+    expect(big.moved.find(({ measure }) => measure === 'acid')!.steps).toBeGreaterThan(0.5);
+    const small = deviationOf(
+      FIRST,
+      plannedLines(states(took('v', line('vin_redwine6', 60.8)))),
+      REFERENCE_CATALOGUE,
+    );
+    expect(small.moved).toEqual([]);
+  });
+  it('fills the vessel with what was poured as a lower bound', () => {
+    const request = fillRequest(
+      deviationOf(FIRST, lines, REFERENCE_CATALOGUE),
+      lines,
+      REFERENCE_CATALOGUE,
+      300,
+    );
+    expect(request.onHand.find(({ ingredient }) => ingredient.id === 'vin_redwine6')?.minG).toBe(75);
+    const outcome = finish(formulate(request));
+    if (outcome.status !== 'answers') throw new Error(outcome.status);
+    const best = outcome.answers[0]!;
+    const vinegar = best.portions.find(({ ingredient }) => ingredient.id === 'vin_redwine6')!;
+    expect(vinegar.massG.nominal).toBeGreaterThanOrEqual(75 - 1e-6);
+    expect(composition(best.portions).mixedVolumeMl).toBeCloseTo(300, 1);
+  });
+  it('is mended by additions that bring it back to what was planned, or into the style', () => {
+    const deviation = deviationOf(FIRST, lines, REFERENCE_CATALOGUE);
+    for (const style of [null, STYLES.find(({ id }) => id === 'classic_3_1')!]) {
+      const back = wayBackStyle(deviation, style);
+      const answer = finish(
+        searchRemedies({
+          ...{ portions: deviation.expected, complaint: 'into-band', severity: 2, style: back, roomMl: 200 },
+          mayAdd: candidatesFor(deviation.expected, {
+            ...{ catalogue: REFERENCE_CATALOGUE, stockG: () => null, locked: new Set() },
+          }),
+        }),
+      );
+      if (answer.alreadyMet) continue;
+      expect(answer.remedies.length).toBeGreaterThan(0);
+      const { value } = answer.remedies[0]!.effect.palate.acid;
+      expect(value!).toBeLessThanOrEqual(back.windows.acid!.high + 1e-6);
+    }
+    // The plan itself always lies inside.
+    const planned = judgePortions(deviation.planned).palate;
+    const { windows } = wayBackStyle(deviation, null);
+    for (const [key, window] of Object.entries(windows)) {
+      const value = planned[key as keyof typeof PALATE].value!;
+      expect(value).toBeGreaterThanOrEqual(window.low);
+      expect(value).toBeLessThanOrEqual(window.high);
+    }
+  });
+});
+
+describe('the taster moves the windows', () => {
+  const style = { ...STYLES[0]!, windows: { acid: { low: 0.01, high: 0.02 } } };
+  const says = (value: number, word: 'too-much' | 'too-little' | 'right') =>
+    ({ measure: 'acid', value, says: word }) as const;
+  it('an edge moves by a share of what was said inside it, more with each tasting', () => {
+    const once = shiftedStyle(style, [says(0.018, 'too-much')]);
+    // Wanted: below 0.018 by half a step, 0.017; a quarter of the way from 0.02.
+    expect(once.shifts).toEqual([
+      { measure: 'acid', end: 'high', from: 0.02, to: expect.closeTo(0.01925, 9) as number, count: 1 },
+    ]);
+    const often = shiftedStyle(
+      style,
+      Array.from({ length: 9 }, () => says(0.018, 'too-much')),
+    );
+    expect(often.style.windows.acid!.high).toBeCloseTo(0.02 - 0.003 * (9 / 12), 9);
+    expect(shiftedStyle(style, [says(0.012, 'too-little')]).style.windows.acid!.low).toBeGreaterThan(0.01);
+    expect(shiftedStyle(style, [says(0.024, 'right')]).style.windows.acid!.high).toBeCloseTo(0.021, 9);
+  });
+  it('what the window says already moves nothing, and nothing turns it inside out', () => {
+    expect(
+      shiftedStyle(style, [says(0.03, 'too-much'), says(0.015, 'right'), says(0.005, 'too-little')]).shifts,
+    ).toEqual([]);
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.tuple(
+            fc.double({ min: 0, max: 0.04, noNaN: true }),
+            fc.constantFrom('too-much', 'too-little', 'right'),
+          ),
+          { maxLength: 40 },
+        ),
+        (said) => {
+          const { acid } = shiftedStyle(
+            style,
+            said.map(([value, word]) => says(value, word as 'right')),
+          ).style.windows;
+          expect(acid!.low).toBeGreaterThanOrEqual(0);
+          expect(acid!.high).toBeGreaterThan(acid!.low);
+        },
+      ),
+    );
+  });
+  it('reads what was said of the jar as it stood then', () => {
+    const JAR = [line('olive_ev', 82), line('vin_redwine6', 30)];
+    const log = logOf([
+      tasted({ rows: { acid: 1, bite: 2 }, bite: 'mustard' }),
+      added(line('olive_ev', 50)),
+      tasted({ right: true }),
+    ]);
+    const found = observationsOf(JAR, log, REFERENCE_CATALOGUE);
+    const acids = found.filter(({ measure }) => measure === 'acid');
+    expect(acids.map(({ says: word }) => word)).toEqual(['too-much', 'right']);
+    expect(acids[1]!.value).toBeLessThan(acids[0]!.value);
+    expect(found.some(({ measure, says: word }) => measure === 'mustard' && word === 'too-much')).toBe(true);
+  });
+});

@@ -1,0 +1,84 @@
+/** A making planned from a reckoned version: amounts scaled, order and deeds from what the hold asks for. */
+import { emulsionState, holdRequest, makingTips, USUAL_HEIGHT_M, type MakingTip } from '#core/emulsion';
+import type { Tool } from '#core/formula';
+import type { IngredientId } from '#core/ingredient';
+import { exactly } from '#core/quantity';
+import type { JudgedPortion, Judgement, Reckoning } from '#core/reckoning';
+import type { Vessel } from '#core/vessel';
+import type { MakingPlan } from './making';
+import { makingSteps, type DoStep, type StepLine } from './step';
+
+export interface MakingSetting {
+  /** Times the version's own amounts, > 0. */
+  readonly scaleFactor: number;
+  readonly tool: Tool;
+  readonly seconds: number;
+  readonly roomC: number | null;
+  readonly bottles: Readonly<Partial<Record<IngredientId, string>>>;
+  readonly vessel: Vessel;
+}
+
+const USUAL_ROOM_C = 21;
+
+/** @throws RangeError where the scale factor is no number above 0 */
+export function planMaking(reckoning: Reckoning, judgement: Judgement, setting: MakingSetting): MakingPlan {
+  const { scaleFactor, tool, seconds, roomC, bottles } = setting;
+  if (!(scaleFactor > 0 && Number.isFinite(scaleFactor)))
+    throw new RangeError('How much to make must be more than nothing.');
+  const plannedVolumeMl = reckoning.totals.mixedVolumeMl * scaleFactor;
+  const counted = reckoning.additions.filter((entry) => entry.counted);
+  const lines = counted.flatMap(({ addition, reading }): StepLine[] => {
+    if (reading.status !== 'read') return [];
+    const massG = reading.massG.nominal * scaleFactor;
+    return [
+      {
+        id: addition.id,
+        ingredient: reading.ingredient,
+        form: addition.form,
+        massG: massG > 0 ? massG : null,
+        said: Math.abs(scaleFactor - 1) < 1e-9 ? addition.amountText : '',
+      },
+    ];
+  });
+  const unread = counted.flatMap(({ addition, reading }): DoStep[] =>
+    reading.status === 'read'
+      ? []
+      : [
+          {
+            kind: 'do',
+            id: addition.id,
+            deed: 'said',
+            seconds: null,
+            said: `${addition.amountText} ${addition.ingredientText}`.trim(),
+          },
+        ],
+  );
+  const portions = judgement.portions.map((portion) => ({
+    ...portion,
+    massG: exactly(portion.massG.nominal * scaleFactor),
+  }));
+  const steps = makingSteps(lines, tipsFor(portions, plannedVolumeMl, setting), { tool, seconds });
+  // What could not be read cannot be placed: before the last deed.
+  const mix = steps.at(-1)?.kind === 'do' ? steps.length - 1 : steps.length;
+  return {
+    ...{ scaleFactor, plannedVolumeMl, tool, seconds, roomC, bottles },
+    steps: [...steps.slice(0, mix), ...unread, ...steps.slice(mix)],
+  };
+}
+
+function tipsFor(
+  portions: readonly JudgedPortion[],
+  volumeMl: number,
+  { tool, seconds, roomC, vessel }: MakingSetting,
+): readonly MakingTip[] {
+  if (portions.length === 0 || !(volumeMl > 0)) return [];
+  const request = holdRequest(portions, {
+    ...{ tool, seconds, volumeMl, heightM: USUAL_HEIGHT_M, temperatureC: roomC ?? USUAL_ROOM_C },
+    fillShare: Math.min(1, volumeMl / vessel.brimfulVolumeMl),
+  });
+  return makingTips(
+    portions.map(({ ingredient, form, massG }) => ({ ingredient, form, massG: massG.nominal })),
+    emulsionState(request),
+    { tool, seconds, volumeMl, brimfulMl: vessel.brimfulVolumeMl, closes: vessel.closes },
+  );
+}

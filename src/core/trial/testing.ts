@@ -1,0 +1,32 @@
+/** Short ways to write a jar's log in tests. */
+import type { IngredientId } from '#core/ingredient';
+import type { LoggedEvent, Source, TrialEvent } from './event';
+import type { TrialLine } from './step';
+import type { Tasting } from './tasting';
+
+export const line = (id: string, massG: number, form = ''): TrialLine => ({
+  ingredientId: id as IngredientId,
+  form,
+  massG,
+});
+
+export const PLAIN: Tasting = {
+  ...{ on: 'leaf', temperatureC: null, minutesAfterShake: null, rows: {}, bite: null },
+  ...{ flat: false, right: false, note: '', drawnG: 2 },
+};
+export const tasted = (about: Partial<Tasting> = {}): TrialEvent => ({ kind: 'tasted', ...PLAIN, ...about });
+export const added = (...lines: readonly TrialLine[]): TrialEvent => ({ kind: 'added', lines, note: '' });
+export const took = (
+  stepId: string,
+  taken: TrialLine,
+  seen: string | null = null,
+  source: Source = 'typed',
+): TrialEvent => ({ kind: 'took', stepId, line: taken, reading: { source, deviceId: '' }, seen });
+
+/** A minute apart, with the ids e0, e1, … */
+export const logOf = (events: readonly TrialEvent[]): readonly LoggedEvent[] =>
+  events.map((event, i) => ({
+    id: `e${i}`,
+    at: new Date(Date.UTC(2026, 10, 26, 9, i)).toISOString(),
+    event,
+  }));

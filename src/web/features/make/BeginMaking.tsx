@@ -1,0 +1,218 @@
+import { useMemo, useState } from 'react';
+import { usualSeconds, usualTool, TOOL_VALUES } from '#core/emulsion';
+import { TOOLS, type Tool } from '#core/formula';
+import type { IngredientId } from '#core/ingredient';
+import { judgeFormula, reckonFormula } from '#core/reckoning';
+import { planMaking, sayDeed, type MakingPlan } from '#core/trial';
+import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
+import { sayError, useCooksQuery } from '../../api/kitchenApi';
+import { formatAmount } from '../../format';
+import { readDecimal } from '../../readDecimal';
+import { useBeginJar } from '../../store/beginJar';
+import { cookHere } from '../../store/device';
+import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
+import type { WorkingFormula } from '../../store/workingSlice';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { secondsOf } from './stepWords';
+import { sayClock } from '../../ui/Timers';
+
+const ROOM_PROBLEM = '-5 to 60 °C, or nothing.';
+
+/** Settles what a making needs before the first gram: how much, in what, with what. */
+export function BeginMaking({
+  working,
+  onBegun,
+}: {
+  working: WorkingFormula;
+  onBegun: (jarId: string) => void;
+}) {
+  const { formula } = working;
+  const kitchen = useKitchen();
+  const { settings } = kitchen;
+  const cooks = useCooksQuery().data ?? [];
+  const cook = cooks.find(({ id }) => id === cookHere());
+  const jar = useBeginJar(working);
+  const own = vesselOf(formula, kitchen.vessels);
+  const reckoning = useMemo(
+    () => reckonFormula(formula, own, contextFor(formula, kitchen)),
+    [formula, own, kitchen],
+  );
+  const judgement = useMemo(() => judgeFormula(reckoning), [reckoning]);
+  const volumeMl = reckoning.totals.mixedVolumeMl;
+  const [volumeText, setVolumeText] = useState('');
+  const [vesselId, setVesselId] = useState(own.id);
+  const vessel = kitchen.vessels.find(({ id }) => id === vesselId) ?? own;
+  const [chosenTool, setTool] = useState<Tool | null>(formula.tool);
+  const tool = chosenTool ?? usualTool(vessel);
+  const seconds =
+    chosenTool === formula.tool && formula.mixSeconds !== null ? formula.mixSeconds : usualSeconds(tool);
+  const [roomText, setRoomText] = useState('');
+  const [bottles, setBottles] = useState<Readonly<Partial<Record<IngredientId, string>>>>({});
+
+  const wantedMl = volumeText.trim() === '' ? volumeMl : readDecimal(volumeText);
+  const volumeFits = wantedMl !== null && wantedMl > 0 && wantedMl <= 1_000_000;
+  const room = roomText.trim() === '' ? null : readDecimal(roomText);
+  const roomFits = roomText.trim() === '' || (room !== null && room >= -5 && room <= 60);
+  const plan = useMemo((): MakingPlan | null => {
+    if (!volumeFits || !(volumeMl > 0)) return null;
+    return planMaking(reckoning, judgement, {
+      ...{ scaleFactor: wantedMl / volumeMl, tool, seconds, vessel },
+      ...{ roomC: roomFits ? room : null, bottles: filled(bottles) },
+    });
+  }, [volumeFits, volumeMl, wantedMl, reckoning, judgement, tool, seconds, vessel, roomFits, room, bottles]);
+  const poured = judgement.portions
+    .map(({ ingredient }) => ingredient)
+    .filter(({ category, isAcidLiquid }) => category === 'oil' || isAcidLiquid);
+
+  if (!(volumeMl > 0)) {
+    return (
+      <section aria-label="Begin" className="card max-w-2xl p-5">
+        <h2 className="font-name mb-1 text-lg font-bold">There is nothing to make yet</h2>
+        <p className="text-quiet">Compose it first: a making follows its additions step by step.</p>
+      </section>
+    );
+  }
+  const begin = async (): Promise<void> => {
+    if (!plan) return;
+    const id = await jar.begin({ vesselId: vessel.id, lines: [], making: plan });
+    if (id) onBegun(id);
+  };
+  return (
+    <form
+      aria-label="Begin"
+      className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void begin();
+      }}
+    >
+      <section aria-label="What it needs" className="card grid content-start gap-4 p-5">
+        <h2 className="font-name text-lg font-bold">Before the first gram</h2>
+        <div className="grid gap-4 sm:grid-cols-2">
+          <Field
+            label="How much, ml"
+            inputMode="decimal"
+            placeholder={`${Math.round(volumeMl)}`}
+            value={volumeText}
+            onText={setVolumeText}
+            problem={volumeFits ? null : 'A volume above nothing, in ml.'}
+            hint={`As composed: ${formatAmount(volumeMl, 'ml', settings)}`}
+          />
+          <div className="grid content-start gap-1 font-semibold">
+            Vessel
+            <Choice
+              label="Vessel"
+              value={vessel.id}
+              options={kitchen.vessels.map(({ id, name }) => ({ value: id, label: name }))}
+              onChange={setVesselId}
+              className="font-normal"
+            />
+            <span className="text-sm font-normal text-quiet" data-testid="fits">
+              {volumeFits && sayFit(wantedMl, vessel, (ml) => formatAmount(ml, 'ml', settings))}
+            </span>
+          </div>
+          <div className="grid content-start gap-1 font-semibold">
+            Mixed with
+            <Choice
+              label="Tool"
+              value={tool}
+              options={TOOLS.map((value) => ({ value, label: TOOL_VALUES[value].name }))}
+              onChange={setTool}
+              className="font-normal"
+            />
+          </div>
+          <Field
+            label="Kitchen, °C"
+            inputMode="decimal"
+            placeholder="nobody measured"
+            value={roomText}
+            onText={setRoomText}
+            problem={roomFits ? null : ROOM_PROBLEM}
+          />
+        </div>
+        {poured.length > 0 && (
+          <details>
+            <summary className="min-h-8 cursor-pointer font-semibold">Bottles in use</summary>
+            <p className="mb-2 text-sm text-quiet">
+              Which bottle it was, so that the log can tell them apart.
+            </p>
+            <div className="grid gap-3 sm:grid-cols-2">
+              {poured.map(({ id, name }) => (
+                <Field
+                  key={id}
+                  label={name}
+                  maxLength={200}
+                  placeholder="maker, lot, opened on"
+                  value={bottles[id] ?? ''}
+                  onText={(text) => {
+                    setBottles({ ...bottles, [id]: text });
+                  }}
+                />
+              ))}
+            </div>
+          </details>
+        )}
+        <p className="text-sm text-quiet">
+          {cook
+            ? `${cook.name} cooks on this device.`
+            : 'Nobody is named on this device: the log will not say who made it. Choose above, at “Who cooks?”.'}
+        </p>
+        {jar.error !== undefined && (
+          <p role="alert" className="font-semibold text-acid-ink">
+            Not begun. {sayError(jar.error)}
+          </p>
+        )}
+        <Button
+          kind="main"
+          type="submit"
+          className="min-h-16 text-lg"
+          disabled={!plan || !roomFits || !jar.ready || jar.busy}
+        >
+          {jar.version.freezes
+            ? `Freeze as v${jar.version.number} and begin`
+            : `Begin making v${jar.version.number}`}
+        </Button>
+      </section>
+      {plan && (
+        <section aria-label="Its steps" className="card p-4">
+          <h2 className="mb-1 font-semibold">{plan.steps.length} steps</h2>
+          <ol>
+            {plan.steps.map((step) => (
+              <li key={step.id} className="flex justify-between gap-3 border-b border-rule py-1.5">
+                <span>
+                  {step.kind === 'do'
+                    ? sayDeed(step, tool)
+                    : kitchen.catalogue.get(
+                        step.kind === 'weigh' ? step.line.ingredientId : step.ingredientId,
+                      )?.name}
+                </span>
+                <span className="whitespace-nowrap text-quiet">
+                  {step.kind === 'weigh'
+                    ? formatAmount(step.line.massG, 'g', settings)
+                    : step.kind === 'to-taste'
+                      ? 'to taste'
+                      : step.seconds !== null && sayClock(secondsOf(step))}
+                </span>
+              </li>
+            ))}
+          </ol>
+        </section>
+      )}
+    </form>
+  );
+}
+
+const filled = (
+  bottles: Readonly<Partial<Record<IngredientId, string>>>,
+): Readonly<Partial<Record<IngredientId, string>>> =>
+  Object.fromEntries(Object.entries(bottles).filter(([, text]) => (text ?? '').trim() !== ''));
+
+function sayFit(volumeMl: number, vessel: Vessel, ml: (volumeMl: number) => string): string {
+  const { brimfulVolumeMl, closes, name } = vessel;
+  if (volumeMl > brimfulVolumeMl) return `Does not fit: ${name} holds ${ml(brimfulVolumeMl)} to the brim.`;
+  if (closes && volumeMl > HARDLY_MIXES_SHARE * brimfulVolumeMl) return 'Too full: it will hardly mix.';
+  if (closes && volumeMl > AMBER_SHARE * brimfulVolumeMl) return 'Above three quarters: shakes poorly.';
+  return 'Fits.';
+}

@@ -1,0 +1,74 @@
+import { useEffect } from 'react';
+import { sayPour, pourPlan } from '#core/emulsion';
+import { sayDeed, type DoStep, type MakingPlan, type TrialEvent } from '#core/trial';
+import { sayError, useStartTimerMutation, useTimersQuery } from '../../api/kitchenApi';
+import { newId } from '../../store/device';
+import type { Jar } from '../../store/jars';
+import { Button } from '../../ui/Button';
+import { sayClock } from '../../ui/Timers';
+import type { StepActions } from './Making';
+
+interface DoPanelProps {
+  readonly step: DoStep;
+  readonly making: MakingPlan;
+  readonly jar: Jar;
+  readonly onSay: (...events: readonly TrialEvent[]) => void;
+  readonly onActions: (actions: StepActions) => void;
+}
+
+/** Something to do, for a time: the timer runs in the frame while the work goes on. */
+export function DoPanel({ step, making, jar, onSay, onActions }: DoPanelProps) {
+  const [start, starting] = useStartTimerMutation();
+  const timers = useTimersQuery().data?.timers ?? [];
+  const label = sayDeed(step, making.tool);
+  const running = timers.some((timer) => timer.trialId === jar.id && timer.label === label);
+  const done = (): void => {
+    onSay({ kind: 'did', stepId: step.id });
+  };
+  const startTimer = (): void => {
+    if (step.seconds === null) return;
+    void start({ id: newId(), label, seconds: step.seconds, formulaId: jar.formulaId, trialId: jar.id });
+  };
+  useEffect(() => {
+    onActions({ next: done });
+  });
+  return (
+    <section aria-label="This step" className="card grid content-start gap-4 p-5 sm:p-8">
+      <h2 className="font-name text-4xl font-bold sm:text-5xl" data-testid="step-name">
+        {label}
+      </h2>
+      {step.seconds !== null && (
+        <p className="font-name text-[clamp(4rem,9vw,7rem)] leading-none font-bold text-quiet">
+          {sayClock(step.seconds)}
+        </p>
+      )}
+      {step.deed === 'steep' && (
+        <p className="text-lg text-quiet">
+          Go on meanwhile if the kitchen is waiting; the timer stays above on every page.
+        </p>
+      )}
+      {step.deed === 'mix' && step.seconds === null && (
+        <p className="text-lg text-quiet">{sayPour(pourPlan(1, 0, making.tool), making.tool)}</p>
+      )}
+      {starting.isError && (
+        <p role="alert" className="font-semibold text-acid-ink">
+          No timer. {sayError(starting.error)} Count by the clock, then go on.
+        </p>
+      )}
+      <div className="flex flex-wrap gap-4">
+        <Button kind="main" className="min-h-16 flex-1 basis-60 text-xl" onClick={done}>
+          Done
+        </Button>
+        {step.seconds !== null && (
+          <Button
+            className="min-h-16 px-6 text-lg"
+            disabled={running || starting.isLoading}
+            onClick={startTimer}
+          >
+            {running ? 'Timer runs' : `Time ${sayClock(step.seconds)}`}
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}

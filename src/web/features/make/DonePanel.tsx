@@ -1,0 +1,58 @@
+import type { StepState, TrialEvent } from '#core/trial';
+import { formatAmount, formatMoment, type NumberStyle } from '../../format';
+import { Button } from '../../ui/Button';
+
+const SOURCE_WORDS = { simulated: 'simulated scale', typed: 'typed', device: 'scale' } as const;
+
+/** A step that is behind: how it came out, and taking it back. */
+export function DonePanel({
+  state,
+  name,
+  settings,
+  onSay,
+  onForward,
+}: {
+  state: StepState;
+  name: string;
+  settings: NumberStyle;
+  onSay: (...events: readonly TrialEvent[]) => void;
+  onForward: () => void;
+}) {
+  const { takes, counted, closedBy, massG, status } = state;
+  return (
+    <section aria-label="A step that is done" className="card grid content-start gap-4 p-5 sm:p-8">
+      <h2 className="font-name text-4xl font-bold">
+        {name}
+        {massG > 0 && `, ${formatAmount(massG, 'g', settings)}`}
+      </h2>
+      <ul className="text-lg">
+        {takes.map((take) => (
+          <li key={take.id}>
+            {formatAmount(take.event.line.massG, 'g', settings)}, {SOURCE_WORDS[take.event.reading.source]},{' '}
+            {formatMoment(take.at)}
+            {!counted.has(take.id) && ' (does not count)'}
+          </li>
+        ))}
+        {takes.length === 0 && <li>{status === 'left-out' ? 'Left out.' : 'Done.'}</li>}
+      </ul>
+      <p className="text-lg text-quiet">
+        Taking it back adds a correction to the log; what was recorded stays readable.
+      </p>
+      <div className="flex flex-wrap gap-4">
+        <Button kind="main" className="min-h-16 flex-1 basis-60 text-xl" onClick={onForward}>
+          Forward
+        </Button>
+        {closedBy !== null && (
+          <Button
+            className="min-h-16 px-6 text-lg"
+            onClick={() => {
+              onSay({ kind: 'corrected', eventId: closedBy });
+            }}
+          >
+            Take it back
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}

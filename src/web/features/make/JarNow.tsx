@@ -1,0 +1,78 @@
+import { useMemo } from 'react';
+import { mixedVolumeMlPerG } from '#core/composition';
+import type { Catalogue } from '#core/ingredient';
+import type { JudgedPortion } from '#core/reckoning';
+import type { MakingPlan, StepState } from '#core/trial';
+import type { Vessel } from '#core/vessel';
+import { Jar, type JarPart } from '../../drawing/Jar';
+import { liquidColour } from '../../drawing/colours';
+import { formatAmount, type NumberStyle } from '../../format';
+import { ingredientIdOf, stepName } from './stepWords';
+
+interface JarNowProps {
+  readonly portions: readonly JudgedPortion[];
+  readonly vessel: Vessel;
+  readonly volumeMl: number;
+  readonly settings: NumberStyle;
+  readonly states: readonly StepState[];
+  readonly shown: StepState | null;
+  readonly making: MakingPlan;
+  readonly catalogue: Catalogue;
+  /** On the scale now, not taken yet, g. */
+  readonly pouring: number | null;
+}
+
+/** The jar as it fills, and what comes after this step. */
+export function JarNow(props: JarNowProps) {
+  const { portions, vessel, volumeMl, settings, states, shown, making, catalogue, pouring } = props;
+  const parts = useMemo(() => portions.map((portion, index) => partOf(portion, index)), [portions]);
+  const id = shown && ingredientIdOf(shown.step);
+  const coming = id ? catalogue.get(id) : undefined;
+  const live: readonly JarPart[] =
+    coming && pouring !== null && pouring > 0
+      ? [partOf({ ingredient: coming, massG: { nominal: pouring } }, parts.length)]
+      : [];
+  const next = shown && states.slice(states.indexOf(shown) + 1).find(({ status }) => status === 'open');
+  return (
+    <section aria-label="In the jar now" className="card flex flex-col p-4">
+      <h2 className="font-semibold">In the jar now</h2>
+      <p className="text-sm text-quiet" data-testid="in-jar">
+        {formatAmount(
+          portions.reduce((sum, { massG }) => sum + massG.nominal, 0),
+          'g',
+          settings,
+        )}
+        , {formatAmount(volumeMl, 'ml', settings)} of {formatAmount(vessel.brimfulVolumeMl, 'ml', settings)}
+      </p>
+      <div className="hidden flex-1 place-items-center py-2 sm:grid">
+        <Jar
+          vessel={vessel}
+          parts={[...parts, ...live]}
+          width={216}
+          height={390}
+          labelled
+          label={`${vessel.name}, ${formatAmount(volumeMl, 'ml', settings)} in it`}
+        />
+      </div>
+      {next && (
+        <div className="mt-auto border-t border-rule pt-3">
+          <p className="text-sm text-quiet">Next</p>
+          <p className="font-name text-lg font-semibold">
+            {stepName(next.step, catalogue, making)}
+            {next.plannedG !== null && `, ${formatAmount(next.plannedG, 'g', settings)}`}
+          </p>
+        </div>
+      )}
+    </section>
+  );
+}
+
+const partOf = (
+  { ingredient, massG }: Pick<JudgedPortion, 'ingredient'> & { readonly massG: { readonly nominal: number } },
+  index: number,
+): JarPart => ({
+  key: `${ingredient.id}-${index}`,
+  name: ingredient.name.split(',')[0]!.toLowerCase(),
+  colour: liquidColour(ingredient),
+  volumeMl: massG.nominal * mixedVolumeMlPerG(ingredient),
+});

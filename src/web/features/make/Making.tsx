@@ -1,0 +1,279 @@
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { composition } from '#core/composition';
+import {
+  currentStep,
+  deviationOf,
+  plannedLines,
+  standingEvents,
+  type PlanReason,
+  type Step,
+  type TrialEvent,
+} from '#core/trial';
+import { useCounter } from '../../store/instruments';
+import { makingOf, statesOf, type Jar } from '../../store/jars';
+import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
+import { record } from '../../store/outbox';
+import { portionsNow } from '../../store/trials';
+import type { WorkingFormula } from '../../store/workingSlice';
+import { Button } from '../../ui/Button';
+import { KeyHelp } from '../../ui/KeyHelp';
+import { OutboxNotice } from '../../ui/OutboxNotice';
+import { useShortcuts } from '../../ui/shortcuts';
+import { DisputePanel } from './DisputePanel';
+import { DonePanel } from './DonePanel';
+import { DoPanel } from './DoPanel';
+import { FinishedPanel } from './FinishedPanel';
+import { JarNow } from './JarNow';
+import { deviationNote, openDeviation } from './openDeviation';
+import { OtherwisePanel } from './OtherwisePanel';
+import { RepairPanel } from './RepairPanel';
+import { SplitPanel } from './SplitPanel';
+import { StepList } from './StepList';
+import { stepName } from './stepWords';
+import { TesterPanel } from './TesterPanel';
+import { useAwake } from './useAwake';
+import { useScaleClaim } from './useScaleClaim';
+import { WeighPanel } from './WeighPanel';
+
+interface MakingProps {
+  readonly jar: Jar;
+  readonly working: WorkingFormula;
+  readonly onAnother: () => void;
+}
+
+/** What the foot switch and the space bar do now: each step panel says. */
+export interface StepActions {
+  readonly next?: () => void;
+  readonly tare?: () => void;
+  readonly byHand?: () => void;
+}
+
+/** One step at a time: what is next, what the scale says, what is in the jar. */
+export function Making({ jar, working, onAnother }: MakingProps) {
+  const kitchen = useKitchen();
+  const { catalogue, settings } = kitchen;
+  const navigate = useNavigate();
+  const making = makingOf(jar);
+  const states = useMemo(() => statesOf(jar), [jar]);
+  const current = currentStep(states);
+  const [viewed, setViewed] = useState<string | null>(null);
+  const [otherwise, setOtherwise] = useState(false);
+  const [helping, setHelping] = useState(false);
+  const [actions, setActions] = useState<StepActions>({});
+  const vessel = vesselOf({ ...working.formula, vesselId: jar.vesselId }, kitchen.vessels);
+  const context = useMemo(() => contextFor(working.formula, kitchen), [working.formula, kitchen]);
+  const portions = useMemo(() => portionsNow(jar, catalogue), [jar, catalogue]);
+  const volumeMl = useMemo(() => composition(portions).mixedVolumeMl, [portions]);
+  const deviation = useMemo(() => {
+    const first = making.steps.flatMap((step) => (step.kind === 'weigh' ? [step.line] : []));
+    return deviationOf(first, plannedLines(states), catalogue);
+  }, [making, states, catalogue]);
+  const counter = useCounter(current || viewed ? jar.id : null);
+  const scale = useScaleClaim(counter, jar.id, working.formula.name, current !== null);
+  useAwake(current !== null);
+
+  const say = (...events: readonly TrialEvent[]): void => {
+    setViewed(null);
+    void record({ trialId: jar.id, formulaId: jar.formulaId }, events);
+  };
+  const plan = (
+    reason: PlanReason,
+    targets: Extract<TrialEvent, { kind: 'planned' }>['targets'],
+    steps: readonly Step[],
+    before: string | null,
+    note: string,
+  ): void => {
+    say({ kind: 'planned', reason, targets, steps, before, note });
+  };
+  const standing = standingEvents(jar.events);
+  const newest = standing.at(-1);
+  const undo = (): void => {
+    if (newest && newest.event.kind !== 'tasted') say({ kind: 'corrected', eventId: newest.id });
+  };
+  const disputed = states.find(({ status }) => status === 'disputed');
+  const off = openDeviation(states, making, deviation, standing);
+  const split = newest?.event.kind === 'split';
+  const shown = states.find(({ step }) => step.id === viewed) ?? current;
+  const back = (): void => {
+    const place = shown ? states.indexOf(shown) : states.length;
+    const before = states[place - 1];
+    if (before) setViewed(before.step.id);
+  };
+  const forward = (): void => {
+    const next = shown && states[states.indexOf(shown) + 1];
+    setViewed(next && next.step.id !== current?.step.id ? next.step.id : null);
+  };
+  const viewing = viewed !== null && shown !== current;
+  const shortcuts = [
+    {
+      keys: [' ', 'Enter', 'PageDown', 'ArrowRight'],
+      does: 'next: take what is in the window, or done (foot switch)',
+      run: () => {
+        if (viewing) forward();
+        else actions.next?.();
+      },
+    },
+    { keys: ['PageUp', 'ArrowLeft', 'Backspace'], does: 'back to look at the step before', run: back },
+    { keys: ['t'], does: 'set the scale to zero', run: () => actions.tare?.() },
+    { keys: ['h'], does: 'type the weight by hand', run: () => actions.byHand?.() },
+    { keys: ['mod+z', 'u'], does: 'undo the last step', run: undo },
+    {
+      keys: ['o'],
+      does: 'it went otherwise: left out, something else, split',
+      run: () => {
+        setOtherwise(true);
+      },
+    },
+    {
+      keys: ['?'],
+      does: 'show these keys',
+      run: () => {
+        setHelping(true);
+      },
+    },
+  ] as const;
+  useShortcuts(shortcuts);
+
+  const step = ((): React.ReactNode => {
+    if (disputed)
+      return (
+        <DisputePanel
+          state={disputed}
+          catalogue={catalogue}
+          making={making}
+          settings={settings}
+          onSay={say}
+        />
+      );
+    if (split)
+      return (
+        <SplitPanel
+          {...{ jar, portions, volumeMl, vessel, context, kitchen, formula: working.formula, onPlan: plan }}
+          before={current?.step.id ?? null}
+        />
+      );
+    if (off && !viewing)
+      return (
+        <RepairPanel
+          {...{ off, states, deviation, making, vessel, context, kitchen, formula: working.formula }}
+          onPlan={plan}
+          onUndo={undo}
+        />
+      );
+    if (!shown)
+      return (
+        <FinishedPanel
+          {...{ jar, portions, volumeMl, settings, onSay: say, onAnother }}
+          onTaste={() => void navigate(`/formulas/${jar.formulaId}/taste?jar=${jar.id}`)}
+        />
+      );
+    if (viewing && shown.status !== 'open')
+      return (
+        <DonePanel
+          state={shown}
+          name={stepName(shown.step, catalogue, making, shown)}
+          settings={settings}
+          onSay={say}
+          onForward={forward}
+        />
+      );
+    return shown.step.kind === 'do' ? (
+      <DoPanel
+        key={shown.step.id}
+        step={shown.step}
+        making={making}
+        jar={jar}
+        onSay={say}
+        onActions={setActions}
+      />
+    ) : (
+      <WeighPanel
+        key={shown.step.id}
+        state={shown}
+        scale={scale}
+        counter={counter}
+        {...{ making, portions, volumeMl, kitchen, context, formula: working.formula }}
+        onSay={say}
+        onActions={setActions}
+      />
+    );
+  })();
+
+  return (
+    // A click leaves the focus nowhere, so that the foot switch does not press the last button again.
+    <div
+      className="grid gap-3"
+      onClick={({ detail }) => {
+        if (detail > 0 && document.activeElement instanceof HTMLButtonElement) document.activeElement.blur();
+      }}
+    >
+      <OutboxNotice trialId={jar.id} />
+      <div className="grid gap-3.5 lg:min-h-[calc(100dvh-150px)] lg:grid-cols-[300px_minmax(0,1fr)_250px]">
+        <StepList
+          states={states}
+          current={shown}
+          waiting={jar.waiting}
+          note={deviationNote(states, making, deviation, catalogue, settings)}
+          {...{ making, catalogue, settings }}
+        />
+        <div className="order-first grid content-start gap-3 lg:order-none">
+          {step}
+          <div className="flex flex-wrap gap-4">
+            <Button
+              className="min-h-16 px-6"
+              disabled={shown !== null && states.indexOf(shown) === 0}
+              onClick={back}
+            >
+              Back
+            </Button>
+            <Button
+              className="min-h-16 px-6"
+              disabled={!newest || newest.event.kind === 'tasted'}
+              onClick={undo}
+            >
+              Undo the last
+            </Button>
+            {current && (
+              <Button
+                className="min-h-16 px-6"
+                onClick={() => {
+                  setOtherwise(true);
+                }}
+              >
+                It went otherwise
+              </Button>
+            )}
+          </div>
+          {scale.simulated && <TesterPanel counter={counter} />}
+        </div>
+        <JarNow
+          {...{ portions, vessel, volumeMl, settings, states, making, catalogue }}
+          shown={shown}
+          pouring={shown && shown.status === 'open' ? scale.netG : null}
+        />
+      </div>
+      {otherwise && current && (
+        <OtherwisePanel
+          state={current}
+          states={states}
+          scale={scale}
+          {...{ making, catalogue, context }}
+          onSay={say}
+          onClose={() => {
+            setOtherwise(false);
+          }}
+        />
+      )}
+      {helping && (
+        <KeyHelp
+          open
+          onClose={() => {
+            setHelping(false);
+          }}
+          groups={[{ title: 'Make', shortcuts }]}
+        />
+      )}
+    </div>
+  );
+}

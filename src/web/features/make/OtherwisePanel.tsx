@@ -1,0 +1,155 @@
+import { useState } from 'react';
+import { readLine, type ReadingContext } from '#core/formula';
+import { searchIngredients, type Catalogue, type Ingredient } from '#core/ingredient';
+import { sayProblem } from '#core/quantity';
+import type { MakingPlan, Reading, StepState, TrialEvent } from '#core/trial';
+import { formatAmount } from '../../format';
+import { readDecimal } from '../../readDecimal';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { Panel } from '../../ui/Panel';
+import { weighStep } from './repairWays';
+import { formOf, stepName } from './stepWords';
+import type { Scale } from './useScaleClaim';
+
+interface OtherwisePanelProps {
+  readonly state: StepState;
+  readonly states: readonly StepState[];
+  readonly scale: Scale;
+  readonly making: MakingPlan;
+  readonly catalogue: Catalogue;
+  readonly context: ReadingContext;
+  readonly onSay: (...events: readonly TrialEvent[]) => void;
+  readonly onClose: () => void;
+}
+
+const MOST_FOUND = 5;
+const TYPED: Reading = { source: 'typed', deviceId: '' };
+
+/** Left out, swapped, split, or something further: what really happened is what is written down. */
+export function OtherwisePanel(props: OtherwisePanelProps) {
+  const { state, scale, making, catalogue, context, onSay, onClose } = props;
+  const { step } = state;
+  const [words, setWords] = useState('');
+  const [weight, setWeight] = useState('');
+  const [further, setFurther] = useState('');
+  const planned = stepName(step, catalogue, making);
+  const settings = { decimalSign: context.decimalSign };
+  const found = words.trim().length > 1 ? searchIngredients(words, catalogue, MOST_FOUND) : [];
+  const typed = weight.trim() === '' ? scale.takeableG : readDecimal(weight);
+  const massG = typed !== null && typed > 0 && typed <= 100_000 ? typed : null;
+  const line = further.trim() ? readLine(further, context) : null;
+  const addable = line?.reading.status === 'read' && line.reading.massG.nominal > 0 ? line.reading : null;
+  const close = (...events: readonly TrialEvent[]): void => {
+    onSay(...events);
+    onClose();
+  };
+  const swap = (ingredient: Ingredient): void => {
+    if (massG === null) return;
+    close({
+      kind: 'took',
+      stepId: step.id,
+      line: { ingredientId: ingredient.id, form: formOf(step), massG },
+      reading: weight.trim() === '' ? scale.reading : TYPED,
+      seen: state.takes.at(-1)?.id ?? null,
+    });
+    if (weight.trim() === '') void scale.tare();
+  };
+  return (
+    <Panel title="It went otherwise" open onClose={onClose} wide>
+      <div className="grid gap-5">
+        <div className="flex flex-wrap gap-4">
+          <Button
+            className="min-h-16 px-6"
+            onClick={() => {
+              close({ kind: 'left-out', stepId: step.id });
+            }}
+          >
+            Left out: {planned}
+          </Button>
+          <Button
+            className="min-h-16 px-6"
+            onClick={() => {
+              close({ kind: 'split' });
+            }}
+          >
+            It has split
+          </Button>
+        </div>
+        {step.kind === 'weigh' && (
+          <section aria-label="Something else went in" className="grid gap-3 border-t border-rule pt-3">
+            <h3 className="font-name text-lg font-bold">Something else went in instead</h3>
+            <div className="flex flex-wrap gap-4">
+              <Field label="What it was" className="min-w-60 flex-1" value={words} onText={setWords} />
+              <Field
+                label="How much, g"
+                className="w-44"
+                inputMode="decimal"
+                value={weight}
+                onText={setWeight}
+                placeholder={scale.takeableG === null ? '' : `${scale.takeableG.toFixed(1)} on the scale`}
+                problem={massG === null && weight.trim() !== '' ? 'A weight above nothing.' : null}
+              />
+            </div>
+            <ul className="grid gap-2">
+              {found.map((ingredient) => (
+                <li key={ingredient.id}>
+                  <Button
+                    className="min-h-16 w-full"
+                    disabled={massG === null}
+                    onClick={() => {
+                      swap(ingredient);
+                    }}
+                  >
+                    {massG !== null && `${formatAmount(massG, 'g', settings)} `}
+                    {ingredient.name}
+                  </Button>
+                </li>
+              ))}
+            </ul>
+            {found.length > 0 && massG === null && (
+              <p className="text-sm text-acid-ink">Say how much of it went in.</p>
+            )}
+          </section>
+        )}
+        <section aria-label="Something further" className="grid gap-3 border-t border-rule pt-3">
+          <h3 className="font-name text-lg font-bold">Something further goes in</h3>
+          <div className="flex flex-wrap items-start gap-4">
+            <Field
+              label="Amount, then ingredient"
+              className="min-w-60 flex-1"
+              placeholder="1 tsp honey"
+              value={further}
+              onText={setFurther}
+              problem={
+                line === null || addable
+                  ? null
+                  : line.reading.status === 'unread'
+                    ? sayProblem(line.reading.problem)
+                    : 'Say how much.'
+              }
+            />
+            <Button
+              className="min-h-16 px-6"
+              disabled={!addable}
+              onClick={() => {
+                if (!addable || !line) return;
+                const massOf = addable.massG.nominal;
+                const added = weighStep(
+                  { ingredientId: addable.ingredient.id, form: line.form, massG: massOf },
+                  'add',
+                );
+                close({
+                  ...{ kind: 'planned', reason: 'by-hand', targets: [], note: further },
+                  ...{ steps: [{ ...added, said: line.amountText }], before: step.id },
+                });
+              }}
+            >
+              Next step: add it
+            </Button>
+          </div>
+        </section>
+      </div>
+    </Panel>
+  );
+}

@@ -1,0 +1,254 @@
+import { useMemo } from 'react';
+import { candidatesFor, sayDoses, withDoses, type RemedyRequest } from '#core/balance';
+import { composition } from '#core/composition';
+import type { Formula, ReadingContext } from '#core/formula';
+import type { Ingredient } from '#core/ingredient';
+import { MEASURE_WORDS, sayMeasure } from '#core/palate';
+import { sayCaution } from '#core/safety';
+import {
+  fillRequest,
+  plannedLines,
+  rescaling,
+  wayBackStyle,
+  type Deviation,
+  type MakingPlan,
+  type PlanReason,
+  type StepState,
+} from '#core/trial';
+import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
+import { formatAmount, formatNumber } from '../../format';
+import { freshAmountText } from '../../store/balanceEdits';
+import { entryOf, type Kitchen } from '../../store/kitchen';
+import { aimOf, useStyles } from '../../store/styles';
+import { Button } from '../../ui/Button';
+import { Working } from '../../ui/Working';
+import { useSearch } from '../../workers/useSearch';
+import type { OpenDeviation } from './openDeviation';
+import {
+  asDoses,
+  asFilled,
+  asRescaled,
+  landingOf,
+  weighStep,
+  type Landing,
+  type Targets,
+} from './repairWays';
+import { stepName } from './stepWords';
+
+interface RepairPanelProps {
+  readonly off: OpenDeviation;
+  readonly states: readonly StepState[];
+  readonly deviation: Deviation;
+  readonly making: MakingPlan;
+  readonly vessel: Vessel;
+  readonly context: ReadingContext;
+  readonly kitchen: Kitchen;
+  readonly formula: Formula;
+  readonly onPlan: (
+    reason: PlanReason,
+    targets: Targets['targets'],
+    steps: Targets['steps'],
+    before: string | null,
+    note: string,
+  ) => void;
+  readonly onUndo: () => void;
+}
+
+interface Way {
+  readonly title: string;
+  readonly says: string;
+  readonly landing: Landing;
+  readonly targets: Targets;
+  readonly note: string;
+}
+
+const NOBODY_LOCKED: ReadonlySet<never> = new Set();
+const NO_TARGETS: Targets = { targets: [], steps: [] };
+const MOST_REMEDIES = 2;
+
+/** What went otherwise, what it does, and the smallest ways back. */
+export function RepairPanel(props: RepairPanelProps) {
+  const { off, states, deviation, making, vessel, context, kitchen, formula, onPlan, onUndo } = props;
+  const { settings, catalogue } = kitchen;
+  const styles = useStyles();
+  const style = useMemo(() => aimOf(formula, styles), [formula, styles]);
+  const mostMl = vessel.brimfulVolumeMl * (vessel.closes ? AMBER_SHARE : HARDLY_MIXES_SHARE);
+  const rescaled = useMemo(
+    () =>
+      off.reason === 'poured-too-much'
+        ? rescaling(plannedLines(states), off.state.step.id, catalogue, mostMl)
+        : null,
+    [off, states, catalogue, mostMl],
+  );
+  const question = useMemo(
+    (): RemedyRequest | null =>
+      deviation.expected.length === 0
+        ? null
+        : {
+            ...{ portions: deviation.expected, complaint: 'into-band', severity: 2 },
+            style: wayBackStyle(deviation, style),
+            roomMl: Math.max(0, mostMl - composition(deviation.expected).mixedVolumeMl),
+            mayAdd: candidatesFor(deviation.expected, {
+              catalogue,
+              stockG: (id) => entryOf(kitchen.pantry, id).onHandG,
+              locked: NOBODY_LOCKED,
+            }),
+          },
+    [deviation, style, mostMl, catalogue, kitchen.pantry],
+  );
+  const filling = useMemo(
+    () =>
+      rescaled?.status === 'no-rescale'
+        ? {
+            request: fillRequest(deviation, plannedLines(states), catalogue, mostMl),
+            to: { kind: 'scale', readabilityG: 0.1 } as const,
+          }
+        : null,
+    [rescaled, deviation, states, catalogue, mostMl],
+  );
+  const { search, stop, again } = useSearch('remedies', question);
+  const { search: filled } = useSearch('formulate', filling);
+  const grams = (massG: number): string => formatAmount(massG, 'g', settings);
+  const ml = (volumeMl: number): string => formatAmount(volumeMl, 'ml', settings);
+  const say = (massG: number, ingredient: Ingredient): string =>
+    freshAmountText(massG, ingredient, formula, context, settings.amountsIn === 'spoons');
+  const before = states.find(({ status }) => status === 'open')?.step.id ?? null;
+
+  const ways: Way[] = [];
+  if (off.byG < 0 && off.reason === 'poured-too-much' && off.state.step.kind === 'weigh') {
+    ways.push({
+      title: `Add the rest, ${grams(-off.byG)}`,
+      says: 'As planned after all.',
+      landing: landingOf(deviation, deviation.planned, style),
+      targets: { targets: [], steps: [weighStep({ ...off.state.step.line, massG: -off.byG }, 'topup')] },
+      note: 'the rest',
+    });
+  }
+  if (search.status === 'done') {
+    for (const { doses } of search.answer.remedies.slice(0, MOST_REMEDIES)) {
+      ways.push({
+        title: `Add ${sayDoses(doses, say)}`,
+        says: `${ml(composition(withDoses(deviation.expected, doses)).mixedVolumeMl)} in all.`,
+        landing: landingOf(deviation, withDoses(deviation.expected, doses), style),
+        targets: asDoses(doses, states),
+        note: 'additions',
+      });
+    }
+  }
+  const answer =
+    filled.status === 'done' && filled.answer.outcome.status === 'answers'
+      ? filled.answer.outcome.answers[0]
+      : undefined;
+  if (answer) {
+    ways.push({
+      title: `Fill the ${vessel.name.toLowerCase()}: ${ml(mostMl)}`,
+      says: 'As near to the plan as the vessel allows.',
+      landing: landingOf(deviation, answer.portions, style),
+      targets: asFilled(answer, states),
+      note: 'fill the vessel',
+    });
+  }
+  if (rescaled?.status === 'rescale') {
+    const more = rescaled.topUps.map(
+      ({ ingredientId, massG }) => `${grams(massG)} more ${catalogue.get(ingredientId)?.name.toLowerCase()}`,
+    );
+    ways.push({
+      title: `Make ${ml(rescaled.volumeMl)} instead: everything × ${formatNumber(rescaled.factor, 2, settings)}`,
+      says: more.length > 0 ? `First ${more.join(', ')}.` : 'The steps to come grow with it.',
+      landing: landingOf(deviation, deviation.planned, style),
+      targets: asRescaled(rescaled),
+      note: 'rescaled',
+    });
+  }
+  const asIs: Way = {
+    title: 'Go on as it is',
+    says: '',
+    landing: landingOf(deviation, deviation.expected, style),
+    targets: NO_TARGETS,
+    note: 'as it is',
+  };
+  return (
+    <section
+      aria-label="It went otherwise"
+      className="card grid content-start gap-4 border-l-4 border-l-acid p-5 sm:p-6"
+    >
+      <h2 className="font-name text-3xl font-bold sm:text-4xl" data-testid="went-otherwise">
+        {headline(
+          off,
+          stepName(off.state.step, catalogue, making, off.state),
+          stepName(off.state.step, catalogue, making),
+          grams,
+        )}
+      </h2>
+      {search.status === 'working' && (
+        <Working what="Looking for the smallest way back" done={search.done} onStop={stop} />
+      )}
+      {(search.status === 'failed' || search.status === 'stopped') && (
+        <p role="alert">
+          {search.status === 'failed' ? search.message : 'Stopped.'}{' '}
+          <Button onClick={again}>Look again</Button>
+        </p>
+      )}
+      <ol className="grid gap-4" data-testid="repairs">
+        {[...ways, asIs].map((way, index) => (
+          <li
+            key={way.title}
+            className="flex flex-wrap items-center gap-4 rounded-lg border-2 border-rule bg-paper p-4"
+          >
+            <div className="min-w-0 flex-1 basis-72">
+              <p className="font-name text-xl font-semibold">{way.title}</p>
+              <p className="text-quiet">
+                {way.says} {sayLanding(way.landing)}
+              </p>
+            </div>
+            <Button
+              kind={index === 0 && way !== asIs ? 'main' : 'plain'}
+              className="min-h-16 min-w-28 px-5"
+              onClick={() => {
+                onPlan(off.reason, way.targets.targets, way.targets.steps, before, way.note);
+              }}
+            >
+              {way === asIs ? 'Go on' : 'Do this'}
+              <span className="sr-only">: {way.title}</span>
+            </Button>
+          </li>
+        ))}
+      </ol>
+      {rescaled?.status === 'no-rescale' && rescaled.reason === 'vessel' && (
+        <p className="text-quiet">
+          Scaling the rest by {formatNumber(rescaled.factor, 2, settings)} does not fit the{' '}
+          {vessel.name.toLowerCase()}.
+        </p>
+      )}
+      <Button className="min-h-16 justify-self-start px-6" onClick={onUndo}>
+        That was a mistake: undo
+      </Button>
+    </section>
+  );
+}
+
+function headline(
+  { reason, byG, state }: OpenDeviation,
+  taken: string,
+  planned: string,
+  grams: (massG: number) => string,
+): string {
+  if (reason === 'left-out') return `${planned} left out, ${grams(state.plannedG ?? 0)}`;
+  if (reason === 'swapped') return `${taken} instead of ${planned.toLowerCase()}`;
+  return byG > 0 ? `${taken}: ${grams(byG)} too much` : `${taken}: ${grams(-byG)} short`;
+}
+
+/** Against the plan, in numbers a cook knows. */
+function sayLanding({ moved, effect }: Landing): string {
+  const words = moved.slice(0, 3).map(({ measure, from, to }) => {
+    const { title, unit } = MEASURE_WORDS[measure];
+    return `${title} ${sayMeasure(measure, from)} → ${sayMeasure(measure, to)} ${unit}`.trim();
+  });
+  const graver = effect.newCautions
+    .filter(({ weight }) => weight !== 'note')
+    .map((caution) => sayCaution(caution).what);
+  const allergens =
+    effect.newAllergens.length > 0 ? [`New allergen: ${effect.newAllergens.join(', ')}.`] : [];
+  const tastes = words.length > 0 ? `${words.join('; ')}.` : 'Tastes as planned.';
+  return [tastes, ...allergens, ...graver].join(' ');
+}

@@ -1,0 +1,23 @@
+import { Volume2, VolumeX } from 'lucide-react';
+import { useState } from 'react';
+import { beep, setSound, soundOn } from '../../ui/sound';
+
+/** A tone when a weight is taken, a timer ends, or the oil runs ahead; remembered on this device. */
+export function SoundSwitch() {
+  const [on, setOn] = useState(soundOn);
+  return (
+    <button
+      type="button"
+      aria-pressed={on}
+      className="inline-flex min-h-9 items-center gap-2 rounded-md border border-edge bg-paper px-3 text-sm"
+      onClick={() => {
+        setSound(!on);
+        setOn(!on);
+        beep('taken');
+      }}
+    >
+      {on ? <Volume2 size={16} aria-hidden /> : <VolumeX size={16} aria-hidden />}
+      {on ? 'Sound on' : 'Sound off'}
+    </button>
+  );
+}

@@ -1,0 +1,112 @@
+import { emulsionState, holdRequest, USUAL_HEIGHT_M, type Rescue } from '#core/emulsion';
+import type { Formula, ReadingContext } from '#core/formula';
+import type { IngredientId } from '#core/ingredient';
+import type { JudgedPortion } from '#core/reckoning';
+import type { PlanReason, Step } from '#core/trial';
+import type { Vessel } from '#core/vessel';
+import { newId } from '../../store/device';
+import { makingOf, type Jar } from '../../store/jars';
+import type { Kitchen } from '../../store/kitchen';
+import { Button } from '../../ui/Button';
+import { RescueSection } from '../../ui/RescueSection';
+import { weighStep } from './repairWays';
+
+interface SplitPanelProps {
+  readonly jar: Jar;
+  readonly portions: readonly JudgedPortion[];
+  readonly volumeMl: number;
+  readonly vessel: Vessel;
+  readonly context: ReadingContext;
+  readonly kitchen: Kitchen;
+  readonly formula: Formula;
+  readonly before: string | null;
+  readonly onPlan: (
+    reason: PlanReason,
+    targets: readonly [],
+    steps: readonly Step[],
+    before: string | null,
+    note: string,
+  ) => void;
+}
+
+const USUAL_C = 21;
+
+/** It broke: how to save it, with the quantities of this very batch. */
+export function SplitPanel({
+  jar,
+  portions,
+  volumeMl,
+  vessel,
+  context,
+  kitchen,
+  formula,
+  before,
+  onPlan,
+}: SplitPanelProps) {
+  const making = makingOf(jar);
+  const temperatureC = making.roomC ?? USUAL_C;
+  const request = holdRequest(portions, {
+    ...{ tool: making.tool, seconds: making.seconds, volumeMl, heightM: USUAL_HEIGHT_M, temperatureC },
+    fillShare: Math.min(1, volumeMl / vessel.brimfulVolumeMl),
+  });
+  const state = portions.length > 0 ? emulsionState(request) : null;
+  return (
+    <section
+      aria-label="It has split"
+      className="card grid content-start gap-4 border-l-4 border-l-acid p-5 sm:p-6"
+    >
+      <h2 className="font-name text-3xl font-bold">It has split: do not just whisk harder</h2>
+      {state ? (
+        <RescueSection
+          {...{ request, state, tool: making.tool, portions, kitchen, formula, context, volumeMl }}
+          trouble="split"
+          onTake={(way, said) => {
+            onPlan('rescue', [], rescueSteps(way, said), before, 'rescue');
+          }}
+        />
+      ) : (
+        <p className="text-lg">There is no oil and water together in it yet: nothing to save.</p>
+      )}
+      <Button
+        className="min-h-16 justify-self-start px-6"
+        onClick={() => {
+          onPlan('rescue', [], [], before, 'went on without');
+        }}
+      >
+        Go on without
+      </Button>
+    </section>
+  );
+}
+
+/** What is weighed for a rescue, and what is done, in its order. */
+function rescueSteps({ steps }: Rescue, said: readonly string[]): readonly Step[] {
+  const weigh = (ingredientId: IngredientId, massG: number): Step =>
+    weighStep({ ingredientId, form: '', massG }, 'add');
+  const water = 'water' as IngredientId;
+  return steps.flatMap((step, index): Step[] => {
+    const deed: Step = {
+      kind: 'do',
+      id: `do-${newId()}`,
+      deed: 'said',
+      seconds: null,
+      said: said[index] ?? '',
+    };
+    switch (step.code) {
+      case 'new-base':
+        return [
+          weigh(step.ingredientId, step.massG),
+          ...(step.waterMl > 0 ? [weigh(water, step.waterMl)] : []),
+          deed,
+        ];
+      case 'add-water-first':
+        return [weigh(water, step.volumeMl), deed];
+      case 'thin-with':
+        return [weigh(step.ingredientId, step.massG), deed];
+      case 'thicken-with-gum':
+        return [weigh('xanthan' as IngredientId, step.massG), deed];
+      default:
+        return [deed];
+    }
+  });
+}

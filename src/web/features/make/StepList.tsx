@@ -1,0 +1,68 @@
+import type { Catalogue } from '#core/ingredient';
+import type { MakingPlan, StepState } from '#core/trial';
+import { formatAmount, type NumberStyle } from '../../format';
+import { sayClock } from '../../ui/Timers';
+import { stepName } from './stepWords';
+
+interface StepListProps {
+  readonly states: readonly StepState[];
+  readonly current: StepState | null;
+  readonly making: MakingPlan;
+  readonly catalogue: Catalogue;
+  readonly settings: NumberStyle;
+  /** Events that only this browser has yet. */
+  readonly waiting: ReadonlySet<string>;
+  readonly note: string | null;
+}
+
+const SIGN = { done: '✓', 'left-out': '–', disputed: '?', open: '' } as const;
+
+/** All steps, what is done and how it came out. To be read, not to be touched. */
+export function StepList({ states, current, making, catalogue, settings, waiting, note }: StepListProps) {
+  const left = states.filter(({ status }) => status === 'open').length;
+  return (
+    <section aria-label="Steps" className="card flex flex-col p-4">
+      <div className="mb-1 flex items-baseline justify-between gap-2">
+        <h2 className="font-semibold">{states.length} steps</h2>
+        <span className="text-sm text-quiet">{left === 0 ? 'all done' : `${left} to go`}</span>
+      </div>
+      <ol data-testid="steps">
+        {states.map((state, index) => {
+          const { step, status } = state;
+          const only = state.closedBy !== null && waiting.has(state.closedBy);
+          return (
+            <li
+              key={step.id}
+              aria-current={state === current ? 'step' : undefined}
+              className={`-mx-4 flex min-h-11 items-center gap-3 border-b border-rule px-4 py-1 ${state === current ? 'bg-tape-soft' : ''}`}
+            >
+              <span
+                className={`grid size-6.5 shrink-0 place-items-center rounded-full border-2 text-sm font-semibold ${status === 'open' ? 'border-rule' : 'border-bottle bg-bottle text-white'}`}
+              >
+                {SIGN[status] || index + 1}
+              </span>
+              <span className="min-w-0 flex-1 font-semibold [overflow-wrap:anywhere]">
+                {stepName(step, catalogue, making, state)}
+                {status === 'left-out' && <span className="font-normal text-quiet"> left out</span>}
+                {only && <span className="font-normal text-quiet"> waiting</span>}
+              </span>
+              <span className="whitespace-nowrap text-quiet">{amountOf(state, settings)}</span>
+            </li>
+          );
+        })}
+      </ol>
+      {note && (
+        <p className="mt-auto pt-4 text-sm" data-testid="deviation-note">
+          {note}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function amountOf({ step, status, massG, plannedG }: StepState, settings: NumberStyle): string {
+  if (status === 'left-out') return '';
+  if (massG > 0) return formatAmount(massG, 'g', settings);
+  if (step.kind === 'do') return step.seconds === null ? '' : sayClock(step.seconds);
+  return plannedG === null ? 'to taste' : formatAmount(plannedG, 'g', settings);
+}

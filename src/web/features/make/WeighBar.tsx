@@ -1,0 +1,70 @@
+import type { Ingredient } from '#core/ingredient';
+import { inWindow, type Window } from '#core/trial';
+import { liquidColour } from '../../drawing/colours';
+import { formatNumber, type NumberStyle } from '../../format';
+
+interface WeighBarProps {
+  readonly netG: number | null;
+  readonly wantedG: number | null;
+  readonly window: Window | null;
+  readonly ingredient: Ingredient | undefined;
+  readonly settings: NumberStyle;
+}
+
+const BEYOND = 1.25;
+
+/** The reading, large, and how far it is to the window. */
+export function WeighBar({ netG, wantedG, window, ingredient, settings }: WeighBarProps) {
+  const decimals = 1;
+  const say = (value: number): string => formatNumber(value, decimals, settings);
+  const end = (wantedG ?? 10) * BEYOND;
+  const at = (value: number): string => `${Math.max(0, Math.min(1, value / end)) * 100}%`;
+  const over = window !== null && netG !== null && netG > window.highG;
+  const inside = window !== null && netG !== null && inWindow(netG, window);
+  const left = wantedG !== null && netG !== null ? wantedG - netG : null;
+  return (
+    <div>
+      <div className="flex flex-wrap items-end justify-between gap-4">
+        <p className="font-name leading-none font-bold" data-testid="reading">
+          <span className="text-[clamp(5rem,11vw,9rem)]">{netG === null ? '–' : say(netG)}</span>
+          <span className="ml-3 text-4xl text-quiet">g</span>
+        </p>
+        {left !== null && (
+          <p className="pb-3 text-right" data-testid="to-go">
+            <span className={`font-name block text-4xl font-bold ${over ? 'text-acid-ink' : ''}`}>
+              {inside ? 'in the window' : `${say(Math.abs(left))} g`}
+            </span>
+            {!inside && <span className="text-xl text-quiet">{left >= 0 ? 'to go' : 'over'}</span>}
+          </p>
+        )}
+      </div>
+      {window && wantedG !== null && (
+        <>
+          <div className="relative mt-3 h-16 overflow-hidden rounded-lg bg-track" aria-hidden>
+            <div
+              className="absolute inset-y-0 border-x-3 border-bottle bg-bottle/25"
+              style={{ left: at(window.lowG), width: `calc(${at(window.highG)} - ${at(window.lowG)})` }}
+            />
+            {netG !== null && netG > 0 && (
+              <div
+                className="absolute inset-y-0 left-0"
+                style={{
+                  width: at(netG),
+                  background: ingredient ? liquidColour(ingredient) : undefined,
+                  opacity: 0.88,
+                }}
+              />
+            )}
+          </div>
+          <p className="flex justify-between pt-1 text-lg">
+            <span>0</span>
+            <span className="font-semibold">
+              {say(window.lowG)} – {say(window.highG)}
+            </span>
+            <span>{formatNumber(end, 0, settings)}</span>
+          </p>
+        </>
+      )}
+    </div>
+  );
+}

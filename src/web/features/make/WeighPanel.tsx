@@ -1,0 +1,287 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Formula, ReadingContext } from '#core/formula';
+import type { Ingredient } from '#core/ingredient';
+import type { JudgedPortion } from '#core/reckoning';
+import {
+  heldStill,
+  inWindow,
+  weighingWindow,
+  type MakingPlan,
+  type Reading,
+  type StepState,
+  type TrialEvent,
+} from '#core/trial';
+import { formatAmount, formatNumber } from '../../format';
+import { readDecimal } from '../../readDecimal';
+import { freshAmountText } from '../../store/balanceEdits';
+import type { Counter } from '../../store/instruments';
+import type { Kitchen } from '../../store/kitchen';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { beep } from '../../ui/sound';
+import type { StepActions } from './Making';
+import { PaceBar } from './PaceBar';
+import { ScaleLine } from './ScaleLine';
+import { formOf, ingredientIdOf, stepName } from './stepWords';
+import type { Scale } from './useScaleClaim';
+import { WeighBar } from './WeighBar';
+
+interface WeighPanelProps {
+  readonly state: StepState;
+  readonly making: MakingPlan;
+  readonly scale: Scale;
+  readonly counter: Counter;
+  readonly portions: readonly JudgedPortion[];
+  readonly volumeMl: number;
+  readonly kitchen: Kitchen;
+  readonly context: ReadingContext;
+  readonly formula: Formula;
+  readonly onSay: (...events: readonly TrialEvent[]) => void;
+  readonly onActions: (actions: StepActions) => void;
+}
+
+/** A scale that nobody named still has a step. */
+const FINE_G = 0.1;
+const TYPED: Reading = { source: 'typed', deviceId: '' };
+
+/** One thing onto the scale, or by the spoon: the reading is taken by itself when it holds still in the window. */
+export function WeighPanel(props: WeighPanelProps) {
+  const { state, making, scale, counter, kitchen, context, formula, onSay, onActions } = props;
+  const { settings, catalogue } = kitchen;
+  const { step, plannedG, massG: before, takes } = state;
+  const [typing, setTyping] = useState(false);
+  const [text, setText] = useState('');
+  const [armedAt, setArmedAt] = useState<string | null>(null);
+  const id = ingredientIdOf(step)!;
+  const ingredient = catalogue.get(id);
+  const wantedG = plannedG === null ? null : Math.max(0, plannedG - before);
+  const readabilityG = scale.info?.readability ?? FINE_G;
+  const window = useMemo(
+    () => (wantedG !== null && wantedG > 0 ? weighingWindow(wantedG, readabilityG) : null),
+    [wantedG, readabilityG],
+  );
+  const grams = (value: number): string => formatAmount(value, 'g', settings);
+  const seen = takes.at(-1)?.id ?? null;
+  const took = (massG: number, reading: Reading): void => {
+    beep('taken');
+    onSay({
+      kind: 'took',
+      stepId: step.id,
+      line: { ingredientId: id, form: formOf(step), massG },
+      reading,
+      seen,
+    });
+    // The next thing is weighed from nothing.
+    if (reading.source !== 'typed') void scale.tare();
+  };
+
+  const takeableG = scale.takeableG;
+  const inside = takeableG !== null && window !== null && inWindow(takeableG, window);
+  useSelfTaking({
+    scale,
+    counter,
+    window,
+    readabilityG,
+    onTake: (massG) => {
+      took(massG, scale.reading);
+    },
+  });
+
+  const spoonText = ingredient && wantedG ? spoonsFor(wantedG, ingredient, formula, context) : null;
+  const onScale = scale.status !== 'none' && scale.status !== 'elsewhere' && window?.weighable !== false;
+  const typed = readDecimal(text);
+  const typedFits = typed !== null && typed > 0 && typed <= 100_000;
+
+  // Outside the window a stray drop on the glass must not commit: the same amount is asked for twice.
+  const key = takeableG === null ? null : takeableG.toFixed(0);
+  const confirming = armedAt !== null && armedAt === key;
+  const takeNow = (): void => {
+    if (takeableG === null) return;
+    if (inside || confirming) took(takeableG, scale.reading);
+    else setArmedAt(key);
+  };
+  const spoonIn = (): void => {
+    if (wantedG) took(wantedG, TYPED);
+    else onSay({ kind: 'did', stepId: step.id });
+  };
+  const main = ((): { label: string; run: () => void; disabled?: boolean } => {
+    if (typing)
+      return {
+        label: 'Take what is typed',
+        run: () => {
+          if (typedFits) took(typed, TYPED);
+        },
+        disabled: !typedFits,
+      };
+    if (wantedG === null) {
+      return takeableG !== null && takeableG >= 3 * readabilityG
+        ? {
+            label: `Take ${grams(takeableG)}`,
+            run: () => {
+              took(takeableG, scale.reading);
+            },
+          }
+        : { label: 'It is in, to taste', run: spoonIn };
+    }
+    if (!onScale) return { label: `${spoonText ?? grams(wantedG)} is in`, run: spoonIn };
+    if (takeableG === null || wantedG <= 0)
+      return { label: 'Nothing to take yet', run: () => undefined, disabled: true };
+    if (inside) return { label: `Take ${grams(takeableG)}`, run: takeNow };
+    const off = takeableG - wantedG;
+    const amount = `${grams(takeableG)}, ${grams(Math.abs(off))} ${off < 0 ? 'short' : 'over'}`;
+    return { label: confirming ? `Once more: take ${amount}` : `Take ${amount}`, run: takeNow };
+  })();
+  useEffect(() => {
+    onActions({
+      next: main.disabled ? () => undefined : main.run,
+      tare: () => void scale.tare(),
+      byHand: () => {
+        setTyping(true);
+      },
+    });
+  });
+  const name = ingredient ? stepName(step, catalogue, making) : id;
+  return (
+    <section aria-label="This step" className="card grid content-start gap-3 p-5 sm:p-8">
+      <div className="flex flex-wrap items-start justify-between gap-4">
+        <ScaleLine
+          scale={scale}
+          weighable={window?.weighable !== false}
+          readabilityG={readabilityG}
+          settings={settings}
+        />
+        {onScale && (
+          <Button
+            className="min-h-16 min-w-20 border-2 border-bottle text-bottle"
+            disabled={scale.status !== 'ready'}
+            onClick={() => void scale.tare()}
+          >
+            Tare
+          </Button>
+        )}
+      </div>
+      <div>
+        <h2
+          className="font-name text-4xl font-bold sm:text-5xl [overflow-wrap:anywhere]"
+          data-testid="step-name"
+        >
+          {name}
+          {wantedG !== null ? `, ${grams(wantedG)}` : ', to taste'}
+        </h2>
+        <p className="mt-1 text-lg text-quiet">{hintFor(props, spoonText)}</p>
+      </div>
+      {onScale && !typing && (
+        <WeighBar
+          netG={scale.netG}
+          wantedG={wantedG}
+          window={window}
+          ingredient={ingredient}
+          settings={settings}
+        />
+      )}
+      {step.kind === 'weigh' && step.paced && ingredient && wantedG !== null && onScale && (
+        <PaceBar
+          key={step.id}
+          counter={counter}
+          ingredient={ingredient}
+          baseMl={props.volumeMl}
+          oilG={wantedG}
+          making={making}
+          settings={settings}
+        />
+      )}
+      {typing && (
+        <Field
+          label={`Weight of ${name.toLowerCase()}, g`}
+          className="max-w-80 text-lg"
+          inputMode="decimal"
+          autoFocus
+          value={text}
+          onText={setText}
+          onKeyDown={({ key: pressed }) => {
+            if (pressed === 'Enter' && typedFits) took(typed, TYPED);
+            if (pressed === 'Escape') setTyping(false);
+          }}
+          problem={text.trim() === '' || typedFits ? null : 'A weight above nothing, in grams.'}
+          hint={wantedG ? `Planned: ${formatNumber(wantedG, 1, settings)} g` : undefined}
+        />
+      )}
+      {onScale && !typing && window && (
+        <p className="text-lg text-quiet">
+          {scale.status === 'ready'
+            ? 'Taken by itself when it holds still in the window for a second. Poured too much? Take it: the rest is refigured.'
+            : ''}
+        </p>
+      )}
+      <div className="sticky bottom-0 flex flex-wrap gap-4 bg-card py-2">
+        <Button
+          kind="main"
+          className="min-h-16 flex-1 basis-60 text-xl"
+          disabled={main.disabled}
+          onClick={main.run}
+        >
+          {main.label}
+        </Button>
+        <Button
+          className="min-h-16 px-6 text-lg"
+          onClick={() => {
+            setTyping(!typing);
+          }}
+        >
+          {typing ? (onScale ? 'Back to the scale' : 'By the spoon') : 'By hand'}
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+/**
+ * Takes a reading that holds still inside the window, once a step, and only after the display was seen
+ * below it: what lies there from the step before is not this one's.
+ */
+function useSelfTaking({
+  scale,
+  counter,
+  window,
+  readabilityG,
+  onTake,
+}: {
+  scale: Scale;
+  counter: Counter;
+  window: ReturnType<typeof weighingWindow> | null;
+  readabilityG: number;
+  onTake: (massG: number) => void;
+}): void {
+  const seenBelowMs = useRef<number | null>(null);
+  const done = useRef(false);
+  useEffect(() => {
+    if (done.current || !window?.weighable || scale.status !== 'ready') return;
+    const newest = counter.readings.at(-1);
+    if (newest?.status !== 'ok') return;
+    if (newest.netG < window.lowG) seenBelowMs.current ??= newest.atMs;
+    const from = seenBelowMs.current;
+    if (from === null) return;
+    const massG = heldStill(
+      counter.readings.filter(({ atMs }) => atMs >= from),
+      window,
+      readabilityG,
+    );
+    if (massG === null) return;
+    done.current = true;
+    onTake(massG);
+  });
+}
+
+/** "1 tbsp", or "about ¾ tsp" where no spoon fits well. */
+function spoonsFor(massG: number, ingredient: Ingredient, formula: Formula, context: ReadingContext): string {
+  return freshAmountText(massG, ingredient, formula, context, true);
+}
+
+function hintFor({ state, making }: WeighPanelProps, spoonText: string | null): string {
+  const { step } = state;
+  if (step.kind !== 'weigh') return step.kind === 'to-taste' ? step.said : '';
+  const bottle = making.bottles[step.line.ingredientId];
+  const honey = step.line.ingredientId === 'honey' ? 'oil the spoon first so that it slides off' : '';
+  const said = step.said && !/\bg$/.test(step.said) ? step.said : (spoonText ?? '');
+  return [said, honey, bottle].filter(Boolean).join('; ');
+}

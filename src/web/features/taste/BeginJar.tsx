@@ -1,0 +1,58 @@
+import { Link } from 'react-router';
+import { judgeFormula, reckonFormula } from '#core/reckoning';
+import { sayError } from '../../api/kitchenApi';
+import { useBeginJar } from '../../store/beginJar';
+import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
+import type { WorkingFormula } from '../../store/workingSlice';
+import { Button } from '../../ui/Button';
+
+/** A jar that was made away from the screen: it holds what its version says. */
+export function BeginJar({
+  working,
+  onBegun,
+}: {
+  working: WorkingFormula;
+  onBegun: (jarId: string) => void;
+}) {
+  const { id, formula } = working;
+  const kitchen = useKitchen();
+  const jar = useBeginJar(working);
+  const lines = judgeFormula(
+    reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen)),
+  )
+    .portions.filter(({ massG }) => massG.nominal > 0)
+    .map(({ ingredient, form, massG }) => ({ ingredientId: ingredient.id, form, massG: massG.nominal }));
+  const start = async (): Promise<void> => {
+    const begun = await jar.begin({ vesselId: formula.vesselId, lines });
+    if (begun) onBegun(begun);
+  };
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-4">
+        <Link
+          to={`/formulas/${id}/make`}
+          className="inline-flex min-h-16 items-center rounded-md border border-bottle bg-bottle px-6 font-semibold text-white"
+        >
+          Make it step by step
+        </Link>
+        <Button
+          className="min-h-16 px-6"
+          disabled={lines.length === 0 || !jar.ready || jar.busy}
+          onClick={() => void start()}
+        >
+          {jar.version.freezes
+            ? `Freeze as v${jar.version.number}: the jar is made already`
+            : `A jar of v${jar.version.number} is made already`}
+        </Button>
+      </div>
+      {lines.length === 0 && (
+        <p className="mt-2 text-sm text-quiet">There is nothing in it yet. Compose it first.</p>
+      )}
+      {jar.error !== undefined && (
+        <p role="alert" className="mt-2 font-semibold text-acid-ink">
+          Not begun. {sayError(jar.error)}
+        </p>
+      )}
+    </>
+  );
+}

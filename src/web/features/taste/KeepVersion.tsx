@@ -1,0 +1,215 @@
+import { useEffect, useMemo, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { VersionRecord } from '#contract';
+import type { PlanLine, RoundTo } from '#core/balance';
+import { composition } from '#core/composition';
+import { restoredFrom, sameContent, type AdditionId, type Formula } from '#core/formula';
+import { MEASURE_WORDS } from '#core/palate';
+import { exactly } from '#core/quantity';
+import { reckonFormula } from '#core/reckoning';
+import { asMade, isAsPlanned } from '#core/trial';
+import { sayError, useFreezeMutation, useVersionsQuery } from '../../api/kitchenApi';
+import { formatAmount, formatNumber } from '../../format';
+import { showMeasure } from '../../palateWords';
+import { takeAsMade } from '../../store/balanceEdits';
+import { byNow, newId } from '../../store/device';
+import type { Jar } from '../../store/jars';
+import { contextFor, vesselOf, type Kitchen } from '../../store/kitchen';
+import { useAppDispatch } from '../../store/store';
+import { edited, versionFrozen, type WorkingFormula } from '../../store/workingSlice';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Panel } from '../../ui/Panel';
+import { Working } from '../../ui/Working';
+import { useSearch } from '../../workers/useSearch';
+
+interface KeepVersionProps {
+  readonly working: WorkingFormula;
+  readonly jar: Jar;
+  readonly kitchen: Kitchen;
+  readonly open: boolean;
+  readonly onOpen: () => void;
+  readonly onClose: () => void;
+}
+
+/** The jar is right: its version stands as it is, or what was made becomes the next version. */
+export function KeepVersion(props: KeepVersionProps) {
+  const { working, jar, kitchen, open, onOpen } = props;
+  const versions = useVersionsQuery(working.id);
+  const version = versions.data?.find(({ number }) => number === jar.version);
+  const planned = useMemo(() => {
+    if (!version) return [];
+    const { formula } = version;
+    return reckonFormula(
+      formula,
+      vesselOf(formula, kitchen.vessels),
+      contextFor(formula, kitchen),
+    ).additions.flatMap(({ addition, reading, counted }) =>
+      counted && reading.status === 'read' && reading.massG.nominal > 0
+        ? [{ ingredientId: reading.ingredient.id, form: addition.form, massG: reading.massG.nominal }]
+        : [],
+    );
+  }, [version, kitchen]);
+  if (!version) {
+    return versions.error ? (
+      <p role="alert">The version it was made from could not be fetched. {sayError(versions.error)}</p>
+    ) : null;
+  }
+  if (isAsPlanned(planned, asMade(jar.lines, jar.events))) {
+    return (
+      <p className="text-lg font-semibold" data-testid="stands">
+        Right as made: v{jar.version} stands as it is. This making counts for it.
+      </p>
+    );
+  }
+  return (
+    <div className="flex flex-wrap items-center gap-4">
+      <p className="mr-auto text-lg font-semibold">Right, but not as v{jar.version} has it.</p>
+      <Button kind="main" className="min-h-16 px-6" onClick={onOpen}>
+        Keep it as a new version
+      </Button>
+      {open && <KeepPanel {...props} version={version} />}
+    </div>
+  );
+}
+
+const WAYS = [
+  { value: 'mixed', label: '1 g scale, spoons for small things' },
+  { value: '0.1', label: '0.1 g scale' },
+  { value: 'spoons', label: 'spoons and cups' },
+  { value: 'exact', label: 'not rounded' },
+] as const;
+type Way = (typeof WAYS)[number]['value'];
+
+function roundTo(way: Exclude<Way, 'exact'>, { spoons }: Formula): RoundTo {
+  if (way === 'spoons') return { kind: 'spoons', spoons };
+  if (way === 'mixed') return { kind: 'mixed', readabilityG: 1, spoons };
+  return { kind: 'scale', readabilityG: 0.1 };
+}
+
+/** As made, scaled back to the formula's size, rounded, and what the rounding does. */
+function KeepPanel({
+  working,
+  jar,
+  kitchen,
+  version,
+  onClose,
+}: KeepVersionProps & { version: VersionRecord }) {
+  const { settings, catalogue } = kitchen;
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const [way, setWay] = useState<Way>('mixed');
+  const [freeze, freezing] = useFreezeMutation();
+  const [keeping, setKeeping] = useState<Formula | null>(null);
+  const start = useMemo(() => restoredFrom(version), [version]);
+  const context = useMemo(() => contextFor(start, kitchen), [start, kitchen]);
+  const reckoning = useMemo(
+    () => reckonFormula(start, vesselOf(start, kitchen.vessels), context),
+    [start, kitchen.vessels, context],
+  );
+  const scaled = useMemo(() => {
+    const made = asMade(jar.lines, jar.events).flatMap(({ ingredientId, form, massG }) => {
+      const ingredient = catalogue.get(ingredientId);
+      return ingredient ? [{ ingredient, form, massG }] : [];
+    });
+    const madeMl = composition(made.map((line) => ({ ...line, massG: exactly(line.massG) }))).mixedVolumeMl;
+    const factor = madeMl > 0 ? reckoning.totals.mixedVolumeMl / madeMl : 1;
+    return made.map((line): PlanLine => ({ ...line, massG: line.massG * factor, kept: false }));
+  }, [jar, catalogue, reckoning]);
+  const question = useMemo(
+    () => (way === 'exact' || scaled.length === 0 ? null : { plan: scaled, to: roundTo(way, start) }),
+    [way, scaled, start],
+  );
+  const { search, stop } = useSearch('round', question);
+  const rounded = search.status === 'done' && way !== 'exact' ? search.answer : null;
+  const lines = scaled.map((line, index) => {
+    const found = rounded?.lines.find((one) => one.index === index);
+    const text = found?.text ?? null;
+    return {
+      ...line,
+      massG: found?.massG ?? line.massG,
+      text: text !== null && context.decimalSign === 'comma' ? text.replace('.', ',') : text,
+    };
+  });
+  // Autosave brings the new amounts to the server first; then they are frozen.
+  const { id } = working;
+  const saved =
+    keeping !== null &&
+    working.save === 'saved' &&
+    sameContent(working.formula, keeping) &&
+    !freezing.isLoading;
+  useEffect(() => {
+    if (!saved || freezing.isError) return;
+    freeze({ id, revision: working.revision, note: `as jar of v${jar.version} came out`, by: byNow() })
+      .unwrap()
+      .then(
+        ({ record }) => {
+          dispatch(versionFrozen({ id, record }));
+          void navigate(`/formulas/${id}/versions`);
+        },
+        () => undefined,
+      );
+  }, [saved, freezing.isError, freeze, id, working.revision, jar.version, dispatch, navigate]);
+  const keep = (): void => {
+    const next = takeAsMade(start, reckoning.additions, lines, {
+      context,
+      newId: () => newId() as AdditionId,
+    });
+    dispatch(edited({ id, formula: next }));
+    setKeeping(next);
+  };
+  const ready = way === 'exact' || rounded !== null;
+  return (
+    <Panel title={`Keep as v${working.latestNumber + 1}`} open onClose={onClose} wide>
+      <Chips label="Measured with" value={way} options={WAYS} onChange={setWay} />
+      {search.status === 'working' && <Working what="Trying roundings" done={search.done} onStop={stop} />}
+      <table className="my-3 w-full text-left text-sm">
+        <caption className="sr-only">As made, scaled to the formula’s size</caption>
+        <thead className="text-quiet">
+          <tr>
+            <th className="font-normal">Addition</th>
+            <th className="font-normal">as made, at this size</th>
+            <th className="font-normal">kept as</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map(({ ingredient, form, massG, text }, index) => (
+            <tr key={index} className="border-t border-rule">
+              <td className="py-1 pr-2">{[ingredient.name, form].filter(Boolean).join(', ')}</td>
+              <td className="pr-2">{formatAmount(scaled[index]!.massG, 'g', settings)}</td>
+              <td className="font-semibold">{text ?? formatAmount(massG, 'g', settings)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {rounded && (
+        <ul className="mb-3 text-sm" data-testid="damage">
+          {rounded.damage.length === 0 && <li>Nobody will taste the rounding.</li>}
+          {rounded.damage.map(({ measure, before, after, steps }) => (
+            <li key={measure}>
+              {MEASURE_WORDS[measure].title}: {showMeasure(measure, before, settings.decimalSign)} →{' '}
+              {showMeasure(measure, after, settings.decimalSign)} ({formatNumber(steps, 1, settings)} of what
+              a taster notices)
+            </li>
+          ))}
+        </ul>
+      )}
+      {working.save === 'saved' && working.baseVersion?.number !== jar.version && (
+        <p className="mb-3 text-sm">
+          The working formula stands elsewhere by now; undo in Compose brings it back.{' '}
+          <Link to={`/formulas/${id}/compose`} className="underline">
+            Look
+          </Link>
+        </p>
+      )}
+      {freezing.isError && (
+        <p role="alert" className="mb-3 font-semibold text-acid-ink">
+          Not frozen; the amounts stand in Compose. {sayError(freezing.error)}
+        </p>
+      )}
+      <Button kind="main" className="min-h-16 px-6" disabled={!ready || keeping !== null} onClick={keep}>
+        {keeping ? 'Keeping…' : `Keep as v${working.latestNumber + 1}`}
+      </Button>
+    </Panel>
+  );
+}

@@ -1,0 +1,289 @@
+import { useMemo, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { composition } from '#core/composition';
+import type { Remedy } from '#core/balance';
+import {
+  BITES,
+  BITE_WORDS,
+  complaintsOf,
+  currentStep,
+  DRAWN_G,
+  minutesSinceShake,
+  ON_WORDS,
+  saysNothing,
+  standingEvents,
+  standingOf,
+  TASTED_ON,
+  type Bite,
+  type Step,
+  type TastedOn,
+  type TasteRows as Rows,
+  type Tasting,
+  type TrialEvent,
+} from '#core/trial';
+import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
+import { formatAmount } from '../../format';
+import { readDecimal } from '../../readDecimal';
+import { newId } from '../../store/device';
+import { makingOf, statesOf, type Jar } from '../../store/jars';
+import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
+import { record } from '../../store/outbox';
+import { aimOf, useStyles } from '../../store/styles';
+import { portionsNow } from '../../store/trials';
+import type { WorkingFormula } from '../../store/workingSlice';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Field } from '../../ui/Field';
+import { JarCautions } from '../../ui/JarCautions';
+import { Measured } from '../../ui/Measured';
+import { JarLog } from './JarLog';
+import { KeepVersion } from './KeepVersion';
+import { Mends } from './Mends';
+import { TasteRows } from './TasteRows';
+
+const NO_ROWS: Rows = {};
+
+/** A number within bounds, or nothing. */
+function readOptional(text: string, low: number, high: number): { fits: boolean; value: number | null } {
+  if (text.trim() === '') return { fits: true, value: null };
+  const value = readDecimal(text);
+  return { fits: value !== null && value >= low && value <= high, value };
+}
+
+/** One jar: what the mouth says of it, what would mend it, and what has happened to it. */
+export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }) {
+  const { id, formula } = working;
+  const kitchen = useKitchen();
+  const { settings } = kitchen;
+  const styles = useStyles();
+  const navigate = useNavigate();
+  const [rows, setRows] = useState(NO_ROWS);
+  const [bite, setBite] = useState<Bite>('garlic');
+  const [flat, setFlat] = useState(false);
+  const [on, setOn] = useState<TastedOn>('leaf');
+  const [minutesText, setMinutesText] = useState('');
+  const [temperatureText, setTemperatureText] = useState('');
+  const [drawnText, setDrawnText] = useState('');
+  const [note, setNote] = useState('');
+  const [keeping, setKeeping] = useState(false);
+  const context = useMemo(() => contextFor(formula, kitchen), [formula, kitchen]);
+  const style = useMemo(() => aimOf(formula, styles), [formula, styles]);
+  const portions = useMemo(() => portionsNow(jar, kitchen.catalogue), [jar, kitchen.catalogue]);
+  const vessel = vesselOf({ ...formula, vesselId: jar.vesselId }, kitchen.vessels);
+  const roomMl = Math.max(0, roomOf(vessel) - composition(portions).mixedVolumeMl);
+  const sinceShake = minutesSinceShake(jar.events, new Date().toISOString());
+  const open = currentStep(statesOf(jar));
+
+  const minutes = readOptional(minutesText, 0, 100_000);
+  const temperature = readOptional(temperatureText, -5, 90);
+  const drawn = readOptional(drawnText, 0, 1000);
+  const fits = minutes.fits && temperature.fits && drawn.fits;
+  const tasting = (right: boolean): Tasting => ({
+    on,
+    temperatureC: temperature.value,
+    minutesAfterShake: minutes.value ?? (sinceShake === null ? null : Math.round(sinceShake)),
+    rows: right ? NO_ROWS : rows,
+    bite: (rows.bite ?? 0) > 0 && !right ? bite : null,
+    flat: flat && !right,
+    right,
+    note,
+    drawnG: drawn.value ?? (on === 'dish' ? 0 : DRAWN_G),
+  });
+  const said = useMemo(
+    () => complaintsOf({ rows, bite: (rows.bite ?? 0) > 0 ? bite : null, flat, right: false }),
+    [rows, bite, flat],
+  );
+  const say = (...events: readonly TrialEvent[]): Promise<unknown> =>
+    record({ trialId: jar.id, formulaId: id }, events);
+  const clear = (): void => {
+    setRows(NO_ROWS);
+    setFlat(false);
+    setNote('');
+    setMinutesText('');
+    setTemperatureText('');
+    setDrawnText('');
+  };
+  const recordTasting = (right: boolean): void => {
+    void say({ kind: 'tasted', ...tasting(right) });
+    clear();
+  };
+  /** What the mouth said is kept first; what answers it becomes steps on the scale. */
+  const mend = async (remedy: Remedy): Promise<void> => {
+    const steps = remedy.doses.map(({ mayAdd: { ingredient, form }, massG }): Step => ({
+      ...{ kind: 'weigh', id: `mend-${newId()}`, said: '', paced: false },
+      line: { ingredientId: ingredient.id, form, massG },
+    }));
+    const { seconds } = makingOf(jar);
+    const shake: Step = { kind: 'do', id: `do-mix-${newId()}`, deed: 'mix', seconds, said: '' };
+    await say(
+      { kind: 'tasted', ...tasting(false) },
+      { kind: 'planned', reason: 'mend', targets: [], steps: [...steps, shake], before: null, note: '' },
+    );
+    void navigate(`/formulas/${id}/make?jar=${jar.id}`);
+  };
+  const nothing = saysNothing({ rows, flat, right: false, note });
+  const standing = standingOf(jar.events);
+  const right = standing === 'right' || standing === 'right-after-mending';
+  const last = standingEvents(jar.events).at(-1);
+  return (
+    <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_440px]">
+      <div className="grid content-start gap-3.5">
+        {open && (
+          <p className="border-l-4 border-l-sweet bg-tape-soft px-3 py-2 font-semibold">
+            This jar is still being made.{' '}
+            <Link to={`/formulas/${id}/make?jar=${jar.id}`} className="text-bottle underline">
+              Go on with its steps
+            </Link>
+          </p>
+        )}
+        {right && (
+          <section aria-label="Right" className="card border-l-4 border-l-bottle p-4">
+            <KeepVersion
+              {...{ working, jar, kitchen }}
+              open={keeping}
+              onOpen={() => {
+                setKeeping(true);
+              }}
+              onClose={() => {
+                setKeeping(false);
+              }}
+            />
+          </section>
+        )}
+        <section aria-label="What does it say?" className="card p-4">
+          <div className="mb-3 flex flex-wrap items-center gap-4">
+            <h2 className="font-name mr-auto text-lg font-bold">What does it say?</h2>
+            <Button
+              className={`min-h-16 min-w-24 ${flat ? 'border-2 border-bottle bg-tape-soft' : ''}`}
+              aria-pressed={flat}
+              onClick={() => {
+                setFlat(!flat);
+              }}
+            >
+              Flat
+            </Button>
+            <Button
+              className="min-h-16 min-w-24"
+              disabled={!nothing || !fits}
+              title={nothing ? undefined : 'Take back what was said first'}
+              onClick={() => {
+                recordTasting(true);
+              }}
+            >
+              Right
+            </Button>
+          </div>
+          <TasteRows rows={rows} onRows={setRows} />
+          {(rows.bite ?? 0) > 0 && (
+            <div className="mt-3 flex flex-wrap items-center gap-2">
+              Of what?{' '}
+              <Chips
+                label="Bite of"
+                value={bite}
+                options={BITES.map((value) => ({ value, label: BITE_WORDS[value] }))}
+                onChange={setBite}
+              />
+            </div>
+          )}
+          <div className="mt-4 flex flex-wrap items-start gap-4">
+            <div className="grid gap-1 font-semibold">
+              Tasted
+              <Chips
+                label="Tasted"
+                value={on}
+                options={TASTED_ON.map((value) => ({ value, label: ON_WORDS[value] }))}
+                onChange={setOn}
+              />
+            </div>
+            <Field
+              label="Minutes since the shake"
+              className="w-44"
+              inputMode="decimal"
+              placeholder={sinceShake === null ? '' : String(Math.round(sinceShake))}
+              value={minutesText}
+              onText={setMinutesText}
+              problem={minutes.fits ? null : 'A number of minutes, or nothing.'}
+            />
+            <Field
+              label="At, °C"
+              className="w-24"
+              inputMode="decimal"
+              value={temperatureText}
+              onText={setTemperatureText}
+              problem={temperature.fits ? null : '-5 to 90.'}
+            />
+            <Field
+              label="Drawn, g"
+              className="w-24"
+              inputMode="decimal"
+              placeholder={on === 'dish' ? '0' : String(DRAWN_G)}
+              value={drawnText}
+              onText={setDrawnText}
+              problem={drawn.fits ? null : '0 to 1000.'}
+            />
+            <Field
+              label="In your own words"
+              className="min-w-52 flex-1"
+              maxLength={1000}
+              value={note}
+              onText={setNote}
+            />
+          </div>
+          <div className="sticky bottom-0 -mx-4 mt-3 bg-card px-4 py-3">
+            <Button
+              kind="main"
+              className="min-h-16 w-full"
+              disabled={nothing || !fits}
+              onClick={() => {
+                recordTasting(false);
+              }}
+            >
+              Record what it says
+            </Button>
+          </div>
+          <p className="mt-2 text-sm text-quiet">
+            A clean {on === 'dish' ? 'fork' : on} each time, nothing goes back in.
+          </p>
+          <Measured jar={jar} settings={settings} onSay={(...events) => void say(...events)} />
+        </section>
+        <section aria-label="This jar so far" className="card p-4">
+          <div className="flex flex-wrap items-center justify-between gap-3">
+            <h2 className="font-name text-lg font-bold">This jar so far</h2>
+            {last && (
+              <Button
+                className="min-h-16 px-5"
+                onClick={() => void say({ kind: 'corrected', eventId: last.id })}
+              >
+                Undo the last
+              </Button>
+            )}
+          </div>
+          <JarLog jar={jar} catalogue={kitchen.catalogue} settings={settings} />
+        </section>
+      </div>
+      <div className="grid content-start gap-3.5">
+        <section aria-label="What would mend it" className="card content-start p-4">
+          <div className="mb-2 flex items-baseline justify-between gap-2">
+            <h2 className="font-name text-lg font-bold">What would mend it</h2>
+            <span className="text-sm text-quiet">room in the jar {formatAmount(roomMl, 'ml', settings)}</span>
+          </div>
+          <Mends
+            portions={portions}
+            said={said}
+            style={style}
+            roomMl={roomMl}
+            formula={formula}
+            context={context}
+            kitchen={kitchen}
+            busy={open !== null || !fits}
+            onAdded={(remedy) => void mend(remedy)}
+          />
+        </section>
+        <JarCautions jar={jar} portions={portions} />
+      </div>
+    </div>
+  );
+}
+
+const roomOf = ({ brimfulVolumeMl, closes }: Vessel): number =>
+  brimfulVolumeMl * (closes ? AMBER_SHARE : HARDLY_MIXES_SHARE);

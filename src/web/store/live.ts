@@ -1,0 +1,51 @@
+/** News from the server, so that two screens on one making see each other's steps. */
+import { useEffect } from 'react';
+import { kitchenApi } from '../api/kitchenApi';
+import type { FormulaId } from '#core/formula';
+import { resumeOutbox } from './outbox';
+import { useAppDispatch } from './store';
+
+type News = { readonly about: 'trials'; readonly formulaId: FormulaId } | { readonly about: 'timers' };
+
+/** Open while the page is looked at: a browser has only few connections to give. */
+export function useLive(listens: boolean): void {
+  const dispatch = useAppDispatch();
+  useEffect(() => {
+    if (!listens) return undefined;
+    let source: EventSource | null = null;
+    const onNews = ({ data }: MessageEvent<string>): void => {
+      const news = JSON.parse(data) as News;
+      dispatch(
+        kitchenApi.util.invalidateTags(
+          news.about === 'timers' ? ['Timers'] : [{ type: 'Trials', id: news.formulaId }],
+        ),
+      );
+    };
+    let opened = false;
+    const open = (): void => {
+      if (source || document.hidden) return;
+      source = new EventSource('/api/live');
+      source.addEventListener('news', onNews);
+      source.addEventListener('open', () => {
+        // Whatever was told while nobody listened.
+        if (opened) dispatch(kitchenApi.util.invalidateTags(['Trials', 'Timers']));
+        opened = true;
+        void resumeOutbox();
+      });
+    };
+    const close = (): void => {
+      source?.close();
+      source = null;
+    };
+    const onVisibility = (): void => {
+      if (document.hidden) close();
+      else open();
+    };
+    open();
+    document.addEventListener('visibilitychange', onVisibility);
+    return () => {
+      document.removeEventListener('visibilitychange', onVisibility);
+      close();
+    };
+  }, [listens, dispatch]);
+}

@@ -1,0 +1,138 @@
+import { useState } from 'react';
+import type { Instrument, Settings } from '#contract';
+import { isKind, measuredPh, standingEvents, type Reading, type TrialEvent } from '#core/trial';
+import { formatMoment, formatNumber } from '../format';
+import { readDecimal } from '../readDecimal';
+import { useCounter } from '../store/instruments';
+import type { Jar } from '../store/jars';
+import { Button } from './Button';
+import { Field } from './Field';
+
+interface MeasuredProps {
+  readonly jar: Jar;
+  readonly settings: Settings;
+  readonly onSay: (...events: readonly TrialEvent[]) => void;
+}
+
+/** Temperature and pH of this jar as it stands: from an instrument, or typed. */
+export function Measured({ jar, settings, onSay }: MeasuredProps) {
+  const counter = useCounter(null);
+  const ph = measuredPh(jar.events);
+  const temperature = standingEvents(jar.events)
+    .filter(isKind('measured'))
+    .filter(({ event }) => event.what === 'temperature')
+    .at(-1);
+  const say =
+    (what: 'ph' | 'temperature') =>
+    (value: number, reading: Reading): void => {
+      onSay({ kind: 'measured', what, value, reading });
+    };
+  const probe = (instrument: Instrument): { value: number | null; reading: Reading; name: string } | null => {
+    const info = counter.infoOf(instrument);
+    const shows = counter.frame?.readings[instrument];
+    if (!info) return null;
+    return {
+      value: shows?.status === 'ok' && shows.stable ? shows.value : null,
+      reading: { source: info.source, deviceId: info.id },
+      name: info.name,
+    };
+  };
+  return (
+    <details className="border-t border-rule pt-2">
+      <summary className="min-h-11 cursor-pointer font-semibold">
+        Measured:{' '}
+        {temperature ? `${formatNumber(temperature.event.value, 1, settings)} °C` : 'no temperature'},{' '}
+        {ph.status === 'none' ? 'no pH' : `pH ${formatNumber(ph.value, 2, settings)}`}
+      </summary>
+      <div className="grid gap-4 py-2 sm:grid-cols-2">
+        <Probe
+          label="Temperature, °C"
+          decimals={1}
+          low={-40}
+          high={200}
+          probe={probe('thermometer')}
+          settings={settings}
+          onTake={say('temperature')}
+        />
+        <Probe
+          label="pH"
+          decimals={2}
+          low={0}
+          high={14}
+          probe={probe('ph-meter')}
+          settings={settings}
+          onTake={say('ph')}
+        />
+      </div>
+      {ph.status !== 'none' && (
+        <p className="text-sm" data-testid="measured-ph">
+          {ph.status === 'void' &&
+            `pH ${formatNumber(ph.value, 2, settings)} was measured before the last addition: measure again.`}
+          {ph.status === 'simulated' &&
+            `pH ${formatNumber(ph.value, 2, settings)} is simulated: for trying out, no caution uses it.`}
+          {ph.status === 'counts' &&
+            `pH ${formatNumber(ph.value, 2, settings)}, ${formatMoment(ph.at)}: of this jar as it stands. Any addition voids it.`}
+        </p>
+      )}
+    </details>
+  );
+}
+
+function Probe({
+  label,
+  decimals,
+  low,
+  high,
+  probe,
+  settings,
+  onTake,
+}: {
+  label: string;
+  decimals: number;
+  low: number;
+  high: number;
+  probe: { value: number | null; reading: Reading; name: string } | null;
+  settings: Settings;
+  onTake: (value: number, reading: Reading) => void;
+}) {
+  const [text, setText] = useState('');
+  const value = readDecimal(text);
+  const fits = value !== null && value >= low && value <= high;
+  return (
+    <div className="grid content-start gap-2">
+      <Field
+        label={label}
+        inputMode="decimal"
+        value={text}
+        onText={setText}
+        problem={text.trim() === '' || fits ? null : `From ${low} to ${high}.`}
+      />
+      <div className="flex flex-wrap gap-4">
+        <Button
+          className="min-h-16 px-5"
+          disabled={!fits}
+          onClick={() => {
+            if (!fits) return;
+            onTake(value, { source: 'typed', deviceId: '' });
+            setText('');
+          }}
+        >
+          Keep what is typed
+        </Button>
+        {probe && (
+          <Button
+            className="min-h-16 px-5"
+            disabled={probe.value === null}
+            onClick={() => {
+              if (probe.value !== null) onTake(probe.value, probe.reading);
+            }}
+          >
+            {probe.value === null
+              ? `${probe.name}: settling`
+              : `Take ${formatNumber(probe.value, decimals, settings)} (${probe.name.toLowerCase()})`}
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
