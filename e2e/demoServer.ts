@@ -5,12 +5,17 @@ import { join } from 'node:path';
 
 export interface DemoServer {
   readonly address: string;
+  readonly data: string;
   readonly stop: () => Promise<void>;
+  /** As a power cut does: no word of warning. */
+  readonly kill: () => Promise<void>;
 }
 
-/** A demo kitchen of its own on a free port, from the build. */
-export function startDemo(env: Record<string, string> = {}): Promise<DemoServer> {
-  const data = mkdtempSync(join(tmpdir(), 'ygrana-demo-'));
+/** A demo kitchen of its own on a free port, from the build; in a folder that a killed one left, if given. */
+export function startDemo(
+  env: Record<string, string> = {},
+  data = mkdtempSync(join(tmpdir(), 'ygrana-demo-')),
+): Promise<DemoServer> {
   const child = spawn(process.execPath, ['dist/main.js', '--demo', '--data', data], {
     env: { ...process.env, PORT: '0', ...env },
     stdio: ['ignore', 'pipe', 'inherit'],
@@ -24,6 +29,14 @@ export function startDemo(env: Record<string, string> = {}): Promise<DemoServer>
       if (!address) return;
       resolve({
         address,
+        data,
+        kill: () =>
+          new Promise((done) => {
+            child.removeAllListeners('exit').once('exit', () => {
+              done();
+            });
+            child.kill('SIGKILL');
+          }),
         stop: () =>
           new Promise((done) => {
             child.removeAllListeners('exit').once('exit', () => {

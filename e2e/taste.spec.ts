@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { expectAccessible } from './axe';
 import { Compose } from './bench';
+import { Make } from './counter';
 
 test('tastes a jar, mends it twice, says it is right, and brings the mends into Compose', async ({
   page,
@@ -10,7 +11,7 @@ test('tastes a jar, mends it twice, says it is right, and brings the mends into 
   await compose.saved();
   await page.getByRole('link', { name: 'Taste' }).click();
   await expect(page.getByRole('heading', { name: 'No jar of this yet' })).toBeVisible();
-  await page.getByRole('button', { name: 'Freeze as v1 and begin a jar' }).click();
+  await page.getByRole('button', { name: 'Freeze as v1: the jar is made already' }).click();
   const log = page.getByTestId('jar-log').getByRole('listitem');
   await expect(log).toHaveCount(1);
   await expect(log.first()).toContainText('Made from v1');
@@ -19,33 +20,48 @@ test('tastes a jar, mends it twice, says it is right, and brings the mends into 
   await page.getByRole('radio', { name: 'too sharp, clearly' }).check({ force: true });
   await expect(page.getByRole('button', { name: 'Right', exact: true })).toBeDisabled();
   const mends = page.getByTestId('mends').getByRole('listitem');
-  await expect(mends.filter({ has: page.getByRole('button', { name: 'Added it' }) }).first()).toContainText(
-    'Sharpness',
-  );
+  await expect(
+    mends.filter({ has: page.getByRole('button', { name: 'Weigh it in' }) }).first(),
+  ).toContainText('Sharpness');
   await page.getByLabel('Minutes since the shake').fill('soon');
   await expect(page.getByText('A number of minutes, or nothing.')).toBeVisible();
   await page.getByLabel('Minutes since the shake').fill('12');
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Added it' }).first().click();
-  await expect(log).toHaveCount(3);
+  await page.getByRole('button', { name: 'Weigh it in' }).first().click();
+  // What mends it is a step: typed here, weighed where there is a scale.
+  const make = new Make(page);
+  await expect(make.step).toHaveText(/, [\d.]+ g$/);
+  await make.typed('11');
+  await expect(make.step).toHaveText('Close and shake');
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: 'Taste it' }).click();
+  await expect(log).toHaveCount(5);
   await expect(log.nth(1)).toContainText('Too sharp 2, on a leaf');
-  await expect(log.nth(2)).toContainText('Added');
+  await expect(log.nth(2)).toContainText('To mend it');
+  await expect(log.nth(3)).toContainText('11.0 g');
   await page.getByRole('button', { name: 'Flat' }).click();
   await page.getByLabel('In your own words').fill('dull at the back');
   await page.getByRole('button', { name: 'Record what it says' }).click();
-  await expect(log.nth(3)).toContainText('Flat 2, on a leaf: dull at the back');
+  await expect(log.nth(5)).toContainText('Flat 2, on a leaf: dull at the back');
   await page.getByRole('button', { name: 'Right', exact: true }).click();
-  await expect(log.nth(4)).toContainText('Right, on a leaf');
+  await expect(log.nth(6)).toContainText('Right, on a leaf');
   await expect(page.getByText('right after mending')).toBeVisible();
-  // Every word is there after a reload.
+  // Taken back it is struck out, and still there after a reload.
+  await page.getByRole('button', { name: 'Undo the last' }).click();
+  await expect(page.getByText('not right yet')).toBeVisible();
+  await page.getByRole('button', { name: 'Right', exact: true }).click();
+  await expect(log).toHaveCount(9);
   await page.reload();
-  await expect(log).toHaveCount(5);
-  await page.getByRole('button', { name: 'Take the mends into Compose' }).click();
-  await expect(page.getByTestId('version')).toHaveText('v1 + changes');
+  await expect(log).toHaveCount(9);
+  await expect(log.locator('del')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Keep it as a new version' }).click();
+  await page.getByRole('radio', { name: 'not rounded' }).check({ force: true });
+  await page.getByRole('button', { name: 'Keep as v2' }).click();
+  await expect(page).toHaveURL(/versions/);
+  await page.getByRole('link', { name: 'Compose' }).click();
+  await expect(page.getByTestId('version')).toHaveText('v2');
   // The rail marks where it stood when it was last tasted.
   await expect(page.getByRole('region', { name: 'On the palate' })).toContainText('as in v1, tasted');
-  await page.keyboard.press('Control+z');
-  await expect(page.getByTestId('version')).toHaveText('v1');
 });
 
 test('what was said stays when the server is away, and is recorded once it is back', async ({
@@ -56,21 +72,22 @@ test('what was said stays when the server is away, and is recorded once it is ba
   await compose.fresh('30 ml cider vinegar', '1 g salt', '90 ml walnut oil');
   await compose.saved();
   await page.getByRole('link', { name: 'Taste' }).click();
-  await page.getByRole('button', { name: /begin a jar/ }).click();
+  await page.getByRole('button', { name: /is made already$/ }).click();
   await expect(page.getByTestId('jar-log')).toBeVisible();
   await page.getByRole('radio', { name: 'needs salt, a little' }).check({ force: true });
   await context.setOffline(true);
   await page.getByRole('button', { name: 'Record what it says' }).click();
-  await expect(page.getByRole('alert')).toContainText('what you said still stands here');
-  await expect(page.getByRole('radio', { name: 'needs salt, a little' })).toBeChecked();
+  await expect(page.getByTestId('outbox')).toContainText('1 step waits in this browser');
+  await expect(page.getByTestId('jar-log').getByRole('listitem')).toHaveCount(2);
   await context.setOffline(false);
-  await page.getByRole('button', { name: 'Record what it says' }).click();
+  await expect(page.getByTestId('outbox')).toBeHidden();
+  await page.reload();
   await expect(page.getByTestId('jar-log').getByRole('listitem')).toHaveCount(2);
 });
 
 test('wet hands: every target of the tasting is 64 px high, also on a phone', async ({ page }) => {
   await page.goto('/formulas/walnut-cider/taste');
-  const begin = page.getByRole('button', { name: /begin a jar/ });
+  const begin = page.getByRole('button', { name: /made already$/ });
   await expect(begin).toBeVisible();
   await begin.click();
   for (const size of [

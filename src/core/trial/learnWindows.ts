@@ -4,8 +4,7 @@
  * shrunk by n/(n + 3), so that one odd day moves it by a quarter. Rule and numbers: estimate.
  */
 import type { Catalogue } from '#core/ingredient';
-import { PALATE, type PalateKey, type Style, type Window } from '#core/palate';
-import { judgePortions } from '#core/reckoning';
+import { PALATE, palateOf, type PalateKey, type Style, type Window } from '#core/palate';
 import { isKind, standingEvents, type LoggedEvent } from './event';
 import type { TrialLine } from './step';
 import type { Bite, TasteRow, Tasting } from './tasting';
@@ -46,7 +45,7 @@ export function observationsOf(
     );
     const portions = trialPortions(lines, before, catalogue);
     if (portions.length === 0) return [];
-    const { palate } = judgePortions(portions);
+    const palate = palateOf(portions);
     return said(event).flatMap(({ measure, says }): Observation[] => {
       const { value } = palate[measure];
       return value === null ? [] : [{ measure, value, says }];

@@ -85,7 +85,10 @@ export function makingSteps(
   const steps: Step[] = [...acids.map(add), ...salts.map(add)];
   if (salts.length > 0) steps.push(deed('stir', STIR_S));
   steps.push(...steeped.map(add));
-  if (steep && steeped.length > 0) steps.push(deed('steep', steep.minutes * 60));
+  if (steep && steeped.length > 0) {
+    const names = [...new Set(steeped.map(({ ingredient }) => plainName(ingredient)))].join(' and ');
+    steps.push({ ...deed('steep', steep.minutes * 60), said: `Leave the ${names} in the acid` });
+  }
   steps.push(...others.map(add));
   if (has('whisk-base') && oils.length > 0) steps.push(deed('whisk-base', WHISK_S));
   steps.push(...oils.map(add));
@@ -101,6 +104,9 @@ function stepFor({ id, ingredient, form, massG, said }: StepLine, paced: boolean
     ? { kind: 'weigh', id, line: { ingredientId, form, massG }, said, paced }
     : { kind: 'to-taste', id, ingredientId, form, said };
 }
+
+/** "Shallot, raw" → "shallot". */
+const plainName = ({ name }: Ingredient): string => name.split(',')[0]!.toLowerCase();
 
 const deed = (what: Deed, seconds: number | null): DoStep => ({
   kind: 'do',

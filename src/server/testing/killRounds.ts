@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { SeededRandom } from '#core/numeric';
-import type { FormulaRecord } from '#contract';
+import type { FormulaRecord, TrialRecord } from '#contract';
 import { build } from 'esbuild';
 import { Client, dropFolder, migrationsFolder, openKitchen, tempFolder } from './kitchen';
 
@@ -80,8 +80,17 @@ async function checkLedger(dataFolder: string, ledger: string): Promise<KillRepo
   }
   const kitchen = await openKitchen(dataFolder);
   try {
-    const { body } = await new Client(kitchen.address).get<FormulaRecord[]>('formulas');
+    const client = new Client(kitchen.address);
+    const { body } = await client.get<FormulaRecord[]>('formulas');
     const found = new Map(body.map(({ id, revision }) => [id as string, revision]));
+    for (const { id } of body) {
+      const jars = (await client.get<TrialRecord[]>(`formulas/${id}/trials`)).body;
+      // The steps of its making, in the order they were acknowledged.
+      const inOrder = jars
+        .flatMap(({ events }) => events)
+        .every(({ id: event }, i) => event.endsWith(`-${i + 1}`));
+      found.set(`${id}/jar`, inOrder ? jars.reduce((sum, { events }) => sum + events.length, 0) : -1);
+    }
     const lost = [...last].flatMap(([id, change]) =>
       (found.get(id) ?? -1) >= change
         ? []

@@ -149,7 +149,13 @@ export const kitchenApi = createApi({
       query: (body) => ({ url: 'devices/scale/claim', method: 'POST', body }),
     }),
     releaseScale: build.mutation<DevicesAnswer, string>({
-      query: (trialId) => ({ url: 'devices/scale/release', method: 'POST', body: { trialId } }),
+      // Sent while the page goes away, too.
+      query: (trialId) => ({
+        url: 'devices/scale/release',
+        method: 'POST',
+        body: { trialId },
+        keepalive: true,
+      }),
     }),
     tareScale: build.mutation<DevicesAnswer, string>({
       query: (trialId) => ({ url: 'devices/scale/tare', method: 'POST', body: { trialId } }),

@@ -158,11 +158,11 @@ function StyleWindows({
 }) {
   const shown = (key: PalateKey, value: number): string =>
     String(Number((value * MEASURE_WORDS[key].factor).toFixed(3)));
-  const keys = PALATE_KEYS.filter((key) => style.windows[key]);
+  const keys = PALATE_KEYS.filter((key) => style.setWindows[key]);
   const [typed, setTyped] = useState<Typed>(
     Object.fromEntries(
       keys.map((key) => {
-        const { low, high } = style.windows[key]!;
+        const { low, high } = style.setWindows[key]!;
         return [key, { low: shown(key, low), high: shown(key, high) }];
       }),
     ),
@@ -218,6 +218,17 @@ function StyleWindows({
             ))}
           </tbody>
         </table>
+        {style.shifts.length > 0 && (
+          <ul className="mt-2 border-l-4 border-l-bottle pl-2 text-sm" data-testid="shifts">
+            {style.shifts.map(({ measure, end, from, to, count }) => (
+              <li key={`${measure} ${end}`}>
+                {MEASURE_WORDS[measure].title}, {end === 'low' ? 'from' : 'to'}: {shown(measure, from)} →{' '}
+                {shown(measure, to)}, moved by {count === 1 ? 'one tasting' : `${count} tastings`} in this
+                kitchen (estimate)
+              </li>
+            ))}
+          </ul>
+        )}
         <p role="status" className="my-2 min-h-5 text-sm text-acid-ink">
           {wrong ? 'Each window needs two numbers, the first below the second.' : ''}
           {saving.isError ? `Not kept. ${sayError(saving.error)}` : ''}

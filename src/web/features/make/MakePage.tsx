@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { sayVersion, type FormulaId } from '#core/formula';
-import { isBeingMade, useJars, type Jar } from '../../store/jars';
+import { isBeingMade, statesOf, useJars, type Jar } from '../../store/jars';
 import { useWorking } from '../../store/useWorking';
 import type { WorkingFormula } from '../../store/workingSlice';
 import { Button } from '../../ui/Button';
@@ -34,7 +34,7 @@ function MakeBench({ working, jars }: { working: WorkingFormula; jars: readonly 
   const [another, setAnother] = useState(false);
   const asked = search.get('jar');
   // A jar that was begun as made already comes here for what mends it.
-  const made = jars.filter((jar) => jar.making !== null || isBeingMade(jar));
+  const made = jars.filter((jar) => jar.making !== null || statesOf(jar).length > 0);
   const shown = another
     ? undefined
     : (made.find((jar) => jar.id === asked) ?? made.find(isBeingMade) ?? made[0]);

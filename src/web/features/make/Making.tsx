@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { composition } from '#core/composition';
 import {
@@ -60,7 +60,11 @@ export function Making({ jar, working, onAnother }: MakingProps) {
   const [viewed, setViewed] = useState<string | null>(null);
   const [otherwise, setOtherwise] = useState(false);
   const [helping, setHelping] = useState(false);
-  const [actions, setActions] = useState<StepActions>({});
+  // Not state: a panel says them at every render.
+  const actions = useRef<StepActions>({});
+  const setActions = useCallback((next: StepActions) => {
+    actions.current = next;
+  }, []);
   const vessel = vesselOf({ ...working.formula, vesselId: jar.vesselId }, kitchen.vessels);
   const context = useMemo(() => contextFor(working.formula, kitchen), [working.formula, kitchen]);
   const portions = useMemo(() => portionsNow(jar, catalogue), [jar, catalogue]);
@@ -73,9 +77,15 @@ export function Making({ jar, working, onAnother }: MakingProps) {
   const scale = useScaleClaim(counter, jar.id, working.formula.name, current !== null);
   useAwake(current !== null);
 
+  // Until a tap is written down, a second one is a wet finger's.
+  const writing = useRef(false);
   const say = (...events: readonly TrialEvent[]): void => {
+    if (writing.current) return;
+    writing.current = true;
     setViewed(null);
-    void record({ trialId: jar.id, formulaId: jar.formulaId }, events);
+    void record({ trialId: jar.id, formulaId: jar.formulaId }, events).finally(() => {
+      writing.current = false;
+    });
   };
   const plan = (
     reason: PlanReason,
@@ -111,12 +121,12 @@ export function Making({ jar, working, onAnother }: MakingProps) {
       does: 'next: take what is in the window, or done (foot switch)',
       run: () => {
         if (viewing) forward();
-        else actions.next?.();
+        else actions.current.next?.();
       },
     },
     { keys: ['PageUp', 'ArrowLeft', 'Backspace'], does: 'back to look at the step before', run: back },
-    { keys: ['t'], does: 'set the scale to zero', run: () => actions.tare?.() },
-    { keys: ['h'], does: 'type the weight by hand', run: () => actions.byHand?.() },
+    { keys: ['t'], does: 'set the scale to zero', run: () => actions.current.tare?.() },
+    { keys: ['h'], does: 'type the weight by hand', run: () => actions.current.byHand?.() },
     { keys: ['mod+z', 'u'], does: 'undo the last step', run: undo },
     {
       keys: ['o'],
@@ -209,10 +219,10 @@ export function Making({ jar, working, onAnother }: MakingProps) {
       }}
     >
       <OutboxNotice trialId={jar.id} />
-      <div className="grid gap-3.5 lg:min-h-[calc(100dvh-150px)] lg:grid-cols-[300px_minmax(0,1fr)_250px]">
+      <div className="grid gap-3.5 lg:min-h-[calc(100dvh-140px)] lg:grid-cols-[300px_minmax(0,1fr)_250px]">
         <StepList
           states={states}
-          current={shown}
+          current={viewing ? shown : (off?.state ?? shown)}
           waiting={jar.waiting}
           note={deviationNote(states, making, deviation, catalogue, settings)}
           {...{ making, catalogue, settings }}
@@ -245,7 +255,6 @@ export function Making({ jar, working, onAnother }: MakingProps) {
               </Button>
             )}
           </div>
-          {scale.simulated && <TesterPanel counter={counter} />}
         </div>
         <JarNow
           {...{ portions, vessel, volumeMl, settings, states, making, catalogue }}
@@ -253,6 +262,7 @@ export function Making({ jar, working, onAnother }: MakingProps) {
           pouring={shown && shown.status === 'open' ? scale.netG : null}
         />
       </div>
+      {scale.simulated && (current ?? viewing) && <TesterPanel counter={counter} />}
       {otherwise && current && (
         <OtherwisePanel
           state={current}

@@ -88,11 +88,16 @@ export function RepairPanel(props: RepairPanelProps) {
             ...{ portions: deviation.expected, complaint: 'into-band', severity: 2 },
             style: wayBackStyle(deviation, style),
             roomMl: Math.max(0, mostMl - composition(deviation.expected).mixedVolumeMl),
+            // Its own things and water: a slip is no reason for another dressing.
             mayAdd: candidatesFor(deviation.expected, {
               catalogue,
               stockG: (id) => entryOf(kitchen.pantry, id).onHandG,
               locked: NOBODY_LOCKED,
-            }),
+            }).filter(
+              ({ ingredient }) =>
+                ingredient.category === 'water' ||
+                deviation.planned.some((portion) => portion.ingredient.id === ingredient.id),
+            ),
           },
     [deviation, style, mostMl, catalogue, kitchen.pantry],
   );

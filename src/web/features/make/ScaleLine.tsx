@@ -1,4 +1,4 @@
-import { formatAmount, type NumberStyle } from '../../format';
+import type { NumberStyle } from '../../format';
 import { Button } from '../../ui/Button';
 import type { Scale } from './useScaleClaim';
 
@@ -19,7 +19,11 @@ export function ScaleLine({ scale, weighable, readabilityG, settings }: ScaleLin
         </span>
       )}
       <span className={scale.status === 'ready' || scale.status === 'none' ? 'text-quiet' : 'font-semibold'}>
-        {sayScale(scale, weighable, formatAmount(readabilityG, 'g', settings))}
+        {sayScale(
+          scale,
+          weighable,
+          `${String(readabilityG).replace('.', settings.decimalSign === 'comma' ? ',' : '.')} g`,
+        )}
       </span>
       {(scale.status === 'elsewhere' || scale.status === 'other-screen') && (
         <Button className="min-h-16 px-5" onClick={scale.takeOver}>

@@ -11,7 +11,7 @@ interface WeighBarProps {
   readonly settings: NumberStyle;
 }
 
-const BEYOND = 1.25;
+const BEYOND = 1.3;
 
 /** The reading, large, and how far it is to the window. */
 export function WeighBar({ netG, wantedG, window, ingredient, settings }: WeighBarProps) {
@@ -26,7 +26,7 @@ export function WeighBar({ netG, wantedG, window, ingredient, settings }: WeighB
     <div>
       <div className="flex flex-wrap items-end justify-between gap-4">
         <p className="font-name leading-none font-bold" data-testid="reading">
-          <span className="text-[clamp(5rem,11vw,9rem)]">{netG === null ? '–' : say(netG)}</span>
+          <span className="text-[clamp(4.5rem,9.5vw,8rem)]">{netG === null ? '–' : say(netG)}</span>
           <span className="ml-3 text-4xl text-quiet">g</span>
         </p>
         {left !== null && (
@@ -41,10 +41,6 @@ export function WeighBar({ netG, wantedG, window, ingredient, settings }: WeighB
       {window && wantedG !== null && (
         <>
           <div className="relative mt-3 h-16 overflow-hidden rounded-lg bg-track" aria-hidden>
-            <div
-              className="absolute inset-y-0 border-x-3 border-bottle bg-bottle/25"
-              style={{ left: at(window.lowG), width: `calc(${at(window.highG)} - ${at(window.lowG)})` }}
-            />
             {netG !== null && netG > 0 && (
               <div
                 className="absolute inset-y-0 left-0"
@@ -55,13 +51,19 @@ export function WeighBar({ netG, wantedG, window, ingredient, settings }: WeighB
                 }}
               />
             )}
+            <div
+              className="absolute inset-y-0 border-x-3 border-bottle bg-bottle/25"
+              style={{ left: at(window.lowG), width: `calc(${at(window.highG)} - ${at(window.lowG)})` }}
+            />
           </div>
-          <p className="flex justify-between pt-1 text-lg">
+          <p className="relative flex justify-between pt-1 text-lg">
             <span>0</span>
-            <span className="font-semibold">
+            <span
+              className="absolute -translate-x-1/2 font-semibold whitespace-nowrap"
+              style={{ left: at(wantedG) }}
+            >
               {say(window.lowG)} – {say(window.highG)}
             </span>
-            <span>{formatNumber(end, 0, settings)}</span>
           </p>
         </>
       )}

@@ -88,7 +88,11 @@ export function WeighPanel(props: WeighPanelProps) {
   });
 
   const spoonText = ingredient && wantedG ? spoonsFor(wantedG, ingredient, formula, context) : null;
-  const onScale = scale.status !== 'none' && scale.status !== 'elsewhere' && window?.weighable !== false;
+  const onScale =
+    scale.status !== 'none' &&
+    scale.status !== 'elsewhere' &&
+    window?.weighable !== false &&
+    !isPinch(state, wantedG, readabilityG);
   const typed = readDecimal(text);
   const typedFits = typed !== null && typed > 0 && typed <= 100_000;
 
@@ -123,7 +127,11 @@ export function WeighPanel(props: WeighPanelProps) {
           }
         : { label: 'It is in, to taste', run: spoonIn };
     }
-    if (!onScale) return { label: `${spoonText ?? grams(wantedG)} is in`, run: spoonIn };
+    if (!onScale)
+      return {
+        label: `${(step.kind === 'weigh' && step.said) || spoonText || grams(wantedG)} is in`,
+        run: spoonIn,
+      };
     if (takeableG === null || wantedG <= 0)
       return { label: 'Nothing to take yet', run: () => undefined, disabled: true };
     if (inside) return { label: `Take ${grams(takeableG)}`, run: takeNow };
@@ -142,7 +150,7 @@ export function WeighPanel(props: WeighPanelProps) {
   });
   const name = ingredient ? stepName(step, catalogue, making) : id;
   return (
-    <section aria-label="This step" className="card grid content-start gap-3 p-5 sm:p-8">
+    <section aria-label="This step" className="card grid content-start gap-2 p-4 sm:px-7 sm:py-5">
       <div className="flex flex-wrap items-start justify-between gap-4">
         <ScaleLine
           scale={scale}
@@ -162,7 +170,7 @@ export function WeighPanel(props: WeighPanelProps) {
       </div>
       <div>
         <h2
-          className="font-name text-4xl font-bold sm:text-5xl [overflow-wrap:anywhere]"
+          className="font-name text-4xl font-bold [overflow-wrap:anywhere] sm:text-[2.75rem] sm:leading-tight"
           data-testid="step-name"
         >
           {name}
@@ -209,7 +217,7 @@ export function WeighPanel(props: WeighPanelProps) {
       {onScale && !typing && window && (
         <p className="text-lg text-quiet">
           {scale.status === 'ready'
-            ? 'Taken by itself when it holds still in the window for a second. Poured too much? Take it: the rest is refigured.'
+            ? 'Taken by itself when it holds still in the window. Too much? Take it: the rest is refigured.'
             : ''}
         </p>
       )}
@@ -271,6 +279,14 @@ function useSelfTaking({
     onTake(massG);
   });
 }
+
+/** Said in pinches, grinds or spoons, and so little that a scale tells it worse than the cook does. */
+const isPinch = ({ step }: StepState, wantedG: number | null, readabilityG: number): boolean =>
+  step.kind === 'weigh' &&
+  step.said !== '' &&
+  !/\d\s*(?:g|kg|ml|l)$/i.test(step.said) &&
+  wantedG !== null &&
+  wantedG < 10 * readabilityG;
 
 /** "1 tbsp", or "about ¾ tsp" where no spoon fits well. */
 function spoonsFor(massG: number, ingredient: Ingredient, formula: Formula, context: ReadingContext): string {

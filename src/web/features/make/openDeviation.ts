@@ -61,6 +61,7 @@ export function deviationNote(
   const amount = `${formatAmount(Math.abs(off.byG), 'g', settings)} ${off.byG > 0 ? 'over' : 'under'}`;
   if (!strongest) return `${name} came out ${amount}.`;
   const { title, unit } = MEASURE_WORDS[strongest.measure];
-  const move = `${sayMeasure(strongest.measure, strongest.from)} → ${sayMeasure(strongest.measure, strongest.to)} ${unit}`;
+  const move =
+    `${sayMeasure(strongest.measure, strongest.from)} → ${sayMeasure(strongest.measure, strongest.to)} ${unit}`.trim();
   return `${name} came out ${amount}. ${moved.length > 0 ? '' : 'Nothing to change: '}${title} ${move}.`;
 }

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import type { InstrumentInfo, ScaleClaim } from '#contract';
 import { takeable, type Reading } from '#core/trial';
 import {
@@ -56,6 +56,27 @@ export function useScaleClaim(counter: Counter, trialId: string, formulaName: st
   useEffect(() => {
     if (!wants && mine) void release(trialId);
   }, [wants, mine, release, trialId]);
+  useEffect(() => {
+    if (!mine) return undefined;
+    const leave = (): void => void release(trialId);
+    window.addEventListener('pagehide', leave);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+    };
+  }, [mine, release, trialId]);
+  // Whoever walks away from the making leaves the scale free.
+  const left = useRef<() => void>(() => undefined);
+  useEffect(() => {
+    left.current = () => {
+      if (mine) void release(trialId);
+    };
+  });
+  useEffect(
+    () => () => {
+      left.current();
+    },
+    [],
+  );
   const shows = frame?.readings.scale;
   const netG = shows?.status === 'ok' ? shows.value : null;
   const status = ((): ScaleStatus => {

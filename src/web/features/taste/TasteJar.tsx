@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { composition } from '#core/composition';
 import type { Remedy } from '#core/balance';
@@ -93,8 +93,17 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
     () => complaintsOf({ rows, bite: (rows.bite ?? 0) > 0 ? bite : null, flat, right: false }),
     [rows, bite, flat],
   );
-  const say = (...events: readonly TrialEvent[]): Promise<unknown> =>
-    record({ trialId: jar.id, formulaId: id }, events);
+  // Until a tap is written down, a second one is a wet finger's.
+  const writing = useRef(false);
+  const say = async (...events: readonly TrialEvent[]): Promise<void> => {
+    if (writing.current) return;
+    writing.current = true;
+    try {
+      await record({ trialId: jar.id, formulaId: id }, events);
+    } finally {
+      writing.current = false;
+    }
+  };
   const clear = (): void => {
     setRows(NO_ROWS);
     setFlat(false);
