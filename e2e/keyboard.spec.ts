@@ -114,7 +114,8 @@ test('long words stay inside the page', async ({ page }) => {
     await page.setViewportSize(size);
     for (const path of [`${formula}/compose`, `${formula}/versions`, '/?q=antidis']) {
       await page.goto(path);
-      await page.waitForLoadState('networkidle');
+      await expect(page.getByRole('main')).not.toBeEmpty();
+      await expect(page.getByText(/^Fetching/)).toHaveCount(0);
       const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect(overflow, `${path} at ${size.width}`).toBeLessThanOrEqual(0);
     }

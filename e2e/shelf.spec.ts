@@ -101,7 +101,7 @@ test('the shelf fits a phone and a page at 200 %', async ({ page }) => {
     for (const path of ['/', '/pantry', '/pantry/honey', '/settings', '/formulas/walnut-cider/versions']) {
       await page.goto(path);
       await expect(page.getByRole('main')).not.toBeEmpty();
-      await page.waitForLoadState('networkidle');
+      await expect(page.getByText(/^Fetching/)).toHaveCount(0);
       const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect(overflow, `${path} at ${size.width}`).toBeLessThanOrEqual(0);
     }

@@ -52,25 +52,6 @@ const VIEWS = [
     },
   },
   {
-    name: 'swap',
-    path: '/formulas/chive-pepper/compose',
-    size: WIDE,
-    before: async (page) => {
-      await page.getByRole('textbox', { name: /^Amount of House mayonnaise/ }).press('Alt+w');
-      await page.getByRole('combobox', { name: 'Swap for' }).fill('Greek strained yoghurt');
-      await page.getByTestId('swaps').getByRole('button', { name: 'Swap' }).first().waitFor();
-    },
-  },
-  {
-    name: 'round',
-    path: '/formulas/walnut-cider/compose',
-    size: WIDE,
-    before: async (page) => {
-      await page.keyboard.press('m');
-      await page.getByTestId('rounding-says').waitFor();
-    },
-  },
-  {
     name: 'hold',
     path: '/formulas/walnut-cider/compose',
     size: WIDE,
@@ -91,28 +72,47 @@ const VIEWS = [
     },
   },
   {
-    name: 'taste',
-    path: '/formulas/walnut-cider/taste',
+    name: 'make',
+    path: '/formulas/walnut-cider/make',
     size: WIDE,
     before: async (page) => {
-      await page
-        .getByRole('button', { name: /begin a jar/ })
-        .first()
-        .click();
-      await page.getByTestId('jar-log').waitFor();
-      await page.getByRole('radio', { name: 'too sharp, a little' }).check({ force: true });
-      await page.getByRole('button', { name: 'Added it' }).first().waitFor();
-      await page.evaluate(() => window.scrollTo(0, 0));
+      await page.getByRole('button', { name: /and begin$|^Begin making/ }).click();
+      await weigh(page, 90.9);
+      await page.getByRole('heading', { name: /salt, / }).waitFor();
+      await weigh(page, 5.5);
+      await page.getByRole('heading', { name: /^Stir until/ }).waitFor();
+      await page.keyboard.press('Space');
+      await page.getByRole('heading', { name: /^Shallot/ }).waitFor();
+      await weigh(page, 14.2);
+      await page.getByRole('button', { name: /^Take 14/ }).waitFor();
     },
   },
   {
-    name: 'taste-phone',
-    path: '/formulas/walnut-cider/taste',
-    size: PHONE,
-    // The jar begun for the picture before.
+    name: 'make-over',
+    path: '/formulas/walnut-cider/make',
+    size: WIDE,
+    // The jar of the picture before.
+    before: async (page) => {
+      await page.getByTestId('reading').getByText('14.').waitFor();
+      await page.getByLabel('Put on, g').fill('5.8');
+      await page.getByRole('button', { name: 'Put it on' }).click();
+      await page.getByRole('heading', { name: /Leave the shallot/ }).waitFor();
+      await page.keyboard.press('Space');
+      await weigh(page, 28.8);
+      await page.getByRole('button', { name: /^Take 28/ }).click();
+      await page.getByRole('button', { name: /^Once more/ }).click();
+      await page.getByTestId('repairs').getByRole('listitem').nth(2).waitFor();
+    },
+  },
+  { name: 'make-phone', path: '/formulas/walnut-cider/make', size: PHONE },
+  {
+    name: 'taste',
+    path: '/formulas/walnut-cider/taste?jar=demo-jar-3',
+    size: WIDE,
     before: async (page) => {
       await page.getByTestId('jar-log').waitFor();
       await page.getByRole('radio', { name: 'too sharp, a little' }).check({ force: true });
+      await page.getByTestId('mends').getByRole('listitem').first().waitFor();
       await page.evaluate(() => window.scrollTo(0, 0));
     },
   },
@@ -127,6 +127,13 @@ const VIEWS = [
   { name: 'pantry', path: '/pantry?show=onhand', size: WIDE },
   { name: 'ingredient', path: '/pantry/vin_cider5', size: WIDE },
 ];
+
+/** Puts grams onto the simulated scale once it shows nothing. */
+async function weigh(page, grams) {
+  await page.getByTestId('reading').getByText(/^-?0\.[01]$/).waitFor({ timeout: 20_000 });
+  await page.getByLabel('Put on, g').fill(String(grams));
+  await page.getByRole('button', { name: 'Put it on' }).click();
+}
 
 const only = process.argv.slice(2);
 const data = mkdtempSync(join(tmpdir(), 'ygrana-pictures-'));
@@ -151,7 +158,8 @@ try {
     if (only.length > 0 && !only.includes(name)) continue;
     const page = await browser.newPage({ viewport: size, reducedMotion: 'reduce' });
     await page.goto(address + path);
-    await page.waitForLoadState('networkidle');
+    await page.getByText('Fetching').waitFor({ state: 'detached' });
+    await page.waitForTimeout(1500);
     await page.evaluate(() => document.fonts.ready.then(() => undefined));
     if (before) await before(page);
     await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });

@@ -7,10 +7,12 @@ import { createApp } from './app';
 import { Access, sessionSecret } from './http/access';
 import { openDatabase } from './db/client';
 import { lockFolder } from './db/folderLock';
+import { loadJars } from './demo/demoJars';
 import { loadDemo } from './demo/loadDemo';
 import type { Instruments } from './devices/counter';
 import { FormulaStore } from './features/formulas/store';
 import { KitchenStore } from './features/kitchen/store';
+import { TrialStore } from './features/trials/store';
 
 export interface StartOptions {
   readonly dataFolder: string;
@@ -77,7 +79,10 @@ export async function startKitchen(options: StartOptions): Promise<RunningKitche
     await formulas.emptyBin();
     if (options.demo) {
       const loaded = await loadDemo(formulas, kitchen);
-      if (loaded > 0) say(`Put ${loaded} formulas on the demo shelf`);
+      if (loaded > 0) {
+        await loadJars((at) => new TrialStore(database.db, () => at), options.now());
+        say(`Put ${loaded} formulas on the demo shelf`);
+      }
     }
     const access = options.passcode
       ? new Access(options.passcode, sessionSecret(options.dataFolder), options.now)

@@ -10,7 +10,7 @@ import { emulsionPartOf } from './part';
 import { phasesOf } from './phases';
 import { pourPlan } from './pour';
 import { rescue, TROUBLES } from './rescue';
-import { sayDuration, sayHold, sayPour } from './sayHold';
+import { sayDuration, sayHold, sayHoldMove, sayPour } from './sayHold';
 import { ask, BARE, mix, PARTS } from './testFixture';
 import { thicknessOf } from './thickness';
 
@@ -18,6 +18,13 @@ const MIN = 60;
 const run = (...args: Parameters<typeof ask>) => hold(ask(...args))!;
 
 describe('learning and words', () => {
+  it('says what an addition does to thickness and hold, and nothing where it does nothing', () => {
+    const [bare, held] = [run(BARE), run({ ...BARE, mustard: 15 })];
+    expect(sayHoldMove(bare, bare)).toBe('Holds and pours as before.');
+    expect(sayHoldMove(bare, held)).toMatch(/holds about .* instead of/i);
+    expect(sayHoldMove(bare, null)).toBe('');
+    expect(sayHoldMove(null, held)).toBe('Holds and pours as before.');
+  });
   it('a look between two times, and what it says of other dressings', () => {
     const prior = beliefFrom(75 * MIN, 2.5);
     const between = observedBetween(prior, 30 * MIN, 60 * MIN);

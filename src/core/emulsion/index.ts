@@ -47,6 +47,7 @@ export {
   OIL_STATE_WORDS,
   sayDuration,
   sayHold,
+  sayHoldMove,
   sayPour,
   THICKNESS_WORDS,
   TROUBLE_WORDS,

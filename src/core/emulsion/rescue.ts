@@ -99,12 +99,13 @@ function splitRescues(context: RescueContext): readonly Rescue[] {
     const own = ingredients.find(
       (ingredient) => emulsionPartOf(ingredient).emulsifier === kind && ingredient.category === 'emulsifier',
     );
-    const yolks = Math.ceil(oilMl / OIL_PER_YOLK_ML);
+    const yolks = Math.max(1, Math.ceil(oilMl / OIL_PER_YOLK_ML));
     return kind === 'yolk'
       ? { id: own?.id ?? ('egg_yolk_past' as IngredientId), massG: yolks * YOLK_G, has: own !== undefined }
       : {
           id: own?.id ?? ('mustard_dijon' as IngredientId),
-          massG: (oilMl / OIL_PER_MUSTARD_ML) * MUSTARD_TSP_G,
+          // A new base begins with a teaspoon at least.
+          massG: Math.max(1, oilMl / OIL_PER_MUSTARD_ML) * MUSTARD_TSP_G,
           has: own !== undefined,
         };
   };

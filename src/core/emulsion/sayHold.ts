@@ -58,6 +58,26 @@ export function sayHold(hold: Hold): string {
   return `Holds about ${sayDuration(medianS)} (${span})${then}.`;
 }
 
+/** Shorter or longer than this factor is worth a word. */
+const WORTH_SAYING = 1.15;
+
+/** "From coats a spoon to pours like cream; holds about half as long." Empty where neither changes; null: nothing separates. */
+export function sayHoldMove(before: Hold | null, after: Hold | null): string {
+  if (!after) return '';
+  if (after.state.split && !before?.state.split) return 'It would split.';
+  const parts: string[] = [];
+  const [was, is] = [before?.state.thickness.class, after.state.thickness.class];
+  if (was && was !== is) parts.push(`From ${THICKNESS_WORDS[was]} to ${THICKNESS_WORDS[is]}`);
+  if (before && before.medianS !== null && after.medianS !== null) {
+    const factor = after.medianS / before.medianS;
+    if (factor >= WORTH_SAYING || factor <= 1 / WORTH_SAYING)
+      parts.push(`holds about ${sayDuration(after.medianS)} instead of ${sayDuration(before.medianS)}`);
+  } else if (before && before.medianS === null && after.medianS !== null)
+    parts.push(`holds about ${sayDuration(after.medianS)} instead of weeks`);
+  const text = parts.join('; ');
+  return text === '' ? 'Holds and pours as before.' : `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+}
+
 export const BINDER_WORDS: Readonly<Record<EmulsifierKind, string>> = {
   yolk: 'yolk',
   milk: 'dairy',

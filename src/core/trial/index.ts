@@ -67,8 +67,11 @@ export {
   standingOf,
   trialLines,
   trialPortions,
+  versionState,
+  MAKINGS_THAT_PROVE,
   type MeasuredPh,
   type Standing,
+  type VersionState,
 } from './trial';
 export {
   GAP_MS,

@@ -5,12 +5,15 @@ import { palateValue } from '#core/palate';
 import { added, line, logOf, PLAIN, tasted } from './testing';
 import {
   addedLines,
+  asMade,
   BITES,
   complaintsOf,
+  isAsPlanned,
   saysNothing,
   sayTasting,
   standingOf,
   trialPortions,
+  versionState,
   type TrialEvent,
 } from '.';
 
@@ -57,6 +60,36 @@ describe('a jar', () => {
       standingOf(logOf([tasted({ rows: { acid: 1 } }), added(line('honey', 2)), tasted({ right: true })])),
     ).toBe('right-after-mending');
     expect(standingOf(logOf([tasted({ right: true }), tasted({ rows: { salt: 1 } })]))).toBe('not-right');
+  });
+});
+
+describe('a version', () => {
+  it('is draft until made, tried once made, proven by two makings right as made; a mend does not count', () => {
+    expect(versionState([])).toMatchObject({ state: 'draft', made: 0 });
+    expect(versionState(['untasted'])).toMatchObject({ state: 'tried' });
+    expect(versionState(['right', 'right-after-mending', 'not-right'])).toMatchObject({
+      state: 'tried',
+      right: 1,
+    });
+    expect(versionState(['right', 'not-right', 'right'])).toMatchObject({
+      state: 'proven',
+      right: 2,
+      made: 3,
+    });
+    expect(versionState(['right', 'right'], 3).state).toBe('tried');
+  });
+  it('stands as it is where what was made has its shares, whatever its size', () => {
+    const twice = JAR.map((one) => ({ ...one, massG: one.massG * 2.04 }));
+    expect(isAsPlanned(JAR, twice)).toBe(true);
+    expect(isAsPlanned(JAR, [...twice, line('honey', 9)])).toBe(false);
+    expect(isAsPlanned(JAR, twice.slice(1))).toBe(false);
+    expect(isAsPlanned(JAR, [{ ...JAR[0]!, massG: 120 }, ...JAR.slice(1)])).toBe(false);
+    expect(isAsPlanned(JAR, [])).toBe(false);
+    // What was tasted is no part of how it was made.
+    expect(asMade(JAR, logOf([tasted({ drawnG: 40 }), added(line('honey', 2))]))).toEqual([
+      ...JAR,
+      line('honey', 2),
+    ]);
   });
 });
 

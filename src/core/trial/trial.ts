@@ -139,3 +139,17 @@ export function isAsPlanned(planned: readonly TrialLine[], made: readonly TrialL
     })
   );
 }
+
+/** A version is draft until it was made, proven once it was made right often enough without a mend. */
+export type VersionState = 'draft' | 'tried' | 'proven';
+export const MAKINGS_THAT_PROVE = 2;
+
+/** @param standings of the jars of that very version; a jar that was later found not right does not count */
+export function versionState(
+  standings: readonly Standing[],
+  needed: number = MAKINGS_THAT_PROVE,
+): { readonly state: VersionState; readonly right: number; readonly made: number } {
+  const right = standings.filter((standing) => standing === 'right').length;
+  const made = standings.length;
+  return { state: made === 0 ? 'draft' : right >= needed ? 'proven' : 'tried', right, made };
+}

@@ -81,19 +81,23 @@ export function RescueSection({
     );
   return (
     <section aria-label="Save it">
-      <h3 className="font-name mb-1 font-bold">When it has gone wrong</h3>
-      <Choice
-        label="What went wrong"
-        value={trouble ?? 'none'}
-        options={[
-          { value: 'none', label: 'Choose what went wrong' },
-          ...TROUBLES.map((value) => ({ value, label: TROUBLE_WORDS[value] })),
-        ]}
-        onChange={(value) => {
-          setTrouble(value === 'none' ? null : (value as Trouble));
-        }}
-        className="min-w-56"
-      />
+      {happened === undefined && (
+        <>
+          <h3 className="font-name mb-1 font-bold">When it has gone wrong</h3>
+          <Choice
+            label="What went wrong"
+            value={trouble ?? 'none'}
+            options={[
+              { value: 'none', label: 'Choose what went wrong' },
+              ...TROUBLES.map((value) => ({ value, label: TROUBLE_WORDS[value] })),
+            ]}
+            onChange={(value) => {
+              setTrouble(value === 'none' ? null : (value as Trouble));
+            }}
+            className="min-w-56"
+          />
+        </>
+      )}
       {(trouble === 'too-thick' || trouble === 'too-thin') && (
         <span className="ml-2 inline-flex items-center gap-2">
           until it
@@ -109,7 +113,7 @@ export function RescueSection({
         {found.map((way, index) => {
           const brought = way.brings ? ingredientOf(way.brings) : undefined;
           return (
-            <li key={index} className="border-l-4 border-l-bottle pl-3 text-sm">
+            <li key={index} className={`border-l-4 border-l-bottle pl-3 ${onTake ? 'text-lg' : 'text-sm'}`}>
               <ol className="list-decimal pl-4">
                 {sayAll(way).map((sentence) => (
                   <li key={sentence} className="py-0.5">

@@ -10,9 +10,16 @@ export interface Shortcut {
   readonly inFields?: boolean;
 }
 
-const isField = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+const TICKED: ReadonlySet<string> = new Set(['radio', 'checkbox']);
+/** Keys that a radio button or a tick box needs for itself. */
+const TICKING = /^(?: |Arrow)/;
+
+/** Whether what has the focus wants this key for itself. */
+function takesKey(target: EventTarget | null, key: string): boolean {
+  if (!(target instanceof HTMLElement)) return false;
+  if (target instanceof HTMLInputElement && TICKED.has(target.type)) return TICKING.test(key);
+  return target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
+}
 
 function nameOf(event: KeyboardEvent): string {
   const mod = event.ctrlKey || event.metaKey ? 'mod+' : '';
@@ -32,7 +39,7 @@ export function useShortcuts(shortcuts: readonly Shortcut[]): void {
       if (event.defaultPrevented || document.querySelector('[role="dialog"]')) return;
       const name = nameOf(event);
       const found = current.current.find(({ keys }) => keys.includes(name));
-      if (!found || (isField(event.target) && !found.inFields)) return;
+      if (!found || (takesKey(event.target, event.key) && !found.inFields)) return;
       event.preventDefault();
       found.run();
     };

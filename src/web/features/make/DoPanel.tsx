@@ -16,6 +16,9 @@ interface DoPanelProps {
   readonly onActions: (actions: StepActions) => void;
 }
 
+/** Beyond this a sentence is set smaller, or it fills the screen. */
+const LONG = 50;
+
 /** Something to do, for a time: the timer runs in the frame while the work goes on. */
 export function DoPanel({ step, making, jar, onSay, onActions }: DoPanelProps) {
   const [start, starting] = useStartTimerMutation();
@@ -34,7 +37,10 @@ export function DoPanel({ step, making, jar, onSay, onActions }: DoPanelProps) {
   });
   return (
     <section aria-label="This step" className="card grid content-start gap-4 p-5 sm:p-8">
-      <h2 className="font-name text-4xl font-bold sm:text-5xl" data-testid="step-name">
+      <h2
+        className={`font-name font-bold ${label.length > LONG ? 'text-2xl sm:text-3xl' : 'text-4xl sm:text-5xl'}`}
+        data-testid="step-name"
+      >
         {label}
       </h2>
       {step.seconds !== null && (

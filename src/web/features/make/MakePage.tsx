@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { sayVersion, type FormulaId } from '#core/formula';
 import { isBeingMade, statesOf, useJars, type Jar } from '../../store/jars';
@@ -35,9 +35,11 @@ function MakeBench({ working, jars }: { working: WorkingFormula; jars: readonly 
   const asked = search.get('jar');
   // A jar that was begun as made already comes here for what mends it.
   const made = jars.filter((jar) => jar.making !== null || statesOf(jar).length > 0);
-  const shown = another
-    ? undefined
-    : (made.find((jar) => jar.id === asked) ?? made.find(isBeingMade) ?? made[0]);
+  const shown = another ? undefined : (made.find((jar) => jar.id === asked) ?? made.find(isBeingMade));
+  // Its address keeps it on the screen once its last step is done.
+  useEffect(() => {
+    if (shown && shown.id !== asked) setSearch({ jar: shown.id }, { replace: true });
+  }, [shown, asked, setSearch]);
   const place = shown ? jars.length - jars.indexOf(shown) : 0;
   return (
     <div className="grid gap-3">

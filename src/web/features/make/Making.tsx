@@ -262,7 +262,7 @@ export function Making({ jar, working, onAnother }: MakingProps) {
           pouring={shown && shown.status === 'open' ? scale.netG : null}
         />
       </div>
-      {scale.simulated && (current ?? viewing) && <TesterPanel counter={counter} />}
+      {scale.simulated && <TesterPanel counter={counter} />}
       {otherwise && current && (
         <OtherwisePanel
           state={current}

@@ -70,7 +70,7 @@ export function OtherwisePanel(props: OtherwisePanelProps) {
           <Button
             className="min-h-16 px-6"
             onClick={() => {
-              close({ kind: 'split' });
+              close(...takenBefore(props), { kind: 'split' });
             }}
           >
             It has split
@@ -152,4 +152,28 @@ export function OtherwisePanel(props: OtherwisePanelProps) {
       </div>
     </Panel>
   );
+}
+
+/** What had been poured when it broke is in the bowl: it is taken, and the rest becomes a step of its own. */
+function takenBefore({ state, states, scale }: OtherwisePanelProps): readonly TrialEvent[] {
+  const { step, plannedG, massG, takes } = state;
+  const poured = scale.takeableG;
+  if (step.kind !== 'weigh' || poured === null || poured < (scale.info?.readability ?? 1)) return [];
+  void scale.tare();
+  const restG = (plannedG ?? 0) - massG - poured;
+  const after = states.slice(states.indexOf(state) + 1).find(({ status }) => status === 'open');
+  const rest = { ...weighStep({ ...step.line, massG: restG }, 'rest'), paced: step.paced };
+  const taken: TrialEvent = {
+    kind: 'took',
+    stepId: step.id,
+    line: { ...step.line, massG: poured },
+    reading: scale.reading,
+    seen: takes.at(-1)?.id ?? null,
+  };
+  const theRest: TrialEvent = {
+    ...{ kind: 'planned', reason: 'rescue', note: 'the rest' },
+    targets: [{ stepId: step.id, massG: massG + poured }],
+    ...{ steps: [rest], before: after?.step.id ?? null },
+  };
+  return restG > 0 ? [taken, theRest] : [taken];
 }

@@ -101,6 +101,22 @@ export function TesterPanel({ counter }: { counter: Counter }) {
         >
           {plugged ? 'Unplug' : 'Plug in'}
         </Button>
+        <Dip
+          label="Probe in, °C"
+          low={-30}
+          high={150}
+          onDip={(temperatureC) => {
+            hand({ does: 'dip', temperatureC });
+          }}
+        />
+        <Dip
+          label="Meter in, pH"
+          low={0}
+          high={14}
+          onDip={(ph) => {
+            hand({ does: 'dip-ph', ph });
+          }}
+        />
         <form
           className="flex items-end gap-2"
           onSubmit={(event) => {
@@ -122,5 +138,43 @@ export function TesterPanel({ counter }: { counter: Counter }) {
         </form>
       </div>
     </details>
+  );
+}
+
+/** What a stand-in for a probe is dipped into. */
+function Dip({
+  label,
+  low,
+  high,
+  onDip,
+}: {
+  label: string;
+  low: number;
+  high: number;
+  onDip: (value: number) => void;
+}) {
+  const [text, setText] = useState('');
+  const value = readDecimal(text);
+  const fits = value !== null && value >= low && value <= high;
+  return (
+    <form
+      className="flex items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (fits) onDip(value);
+      }}
+    >
+      <Field
+        label={label}
+        className="w-28 text-sm"
+        inputMode="decimal"
+        value={text}
+        onText={setText}
+        problem={text.trim() === '' || fits ? null : `${low} to ${high}.`}
+      />
+      <Button className="min-h-12" type="submit" disabled={!fits}>
+        Dip
+      </Button>
+    </form>
   );
 }

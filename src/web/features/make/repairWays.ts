@@ -20,7 +20,7 @@ export interface Targets {
   readonly steps: readonly WeighStep[];
 }
 
-export const weighStep = (line: TrialLine, kind: 'topup' | 'add'): WeighStep => ({
+export const weighStep = (line: TrialLine, kind: 'topup' | 'add' | 'rest'): WeighStep => ({
   ...{ kind: 'weigh', id: `${kind}-${newId()}`, line, said: '', paced: false },
 });
 

@@ -5,22 +5,35 @@ import {
   COMPLAINT_WORDS,
   sayDoses,
   sayImpossible,
+  withDoses,
   type Remedy,
   type RemedyRequest,
 } from '#core/balance';
-import type { Formula, ReadingContext } from '#core/formula';
+import { composition } from '#core/composition';
+import { holdRequest, sayHoldMove, usualTemperatureC, type HoldRequest } from '#core/emulsion';
+import type { Formula, ReadingContext, Tool } from '#core/formula';
 import type { Style } from '#core/palate';
-import type { JudgedPortion } from '#core/reckoning';
+import { judgePortions, type JudgedPortion } from '#core/reckoning';
 import type { Said } from '#core/trial';
+import { heightOfMl, type Vessel } from '#core/vessel';
 import { freshAmountText } from '../../store/balanceEdits';
 import { entryOf, type Kitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
 import { ChangeEffect } from '../../ui/ChangeEffect';
 import { Chips } from '../../ui/Chips';
 import { Working } from '../../ui/Working';
+import { useHolds, type HoldReading } from '../../workers/useHolds';
 import { useSearch } from '../../workers/useSearch';
 
+/** How the jar is mixed and how high it stands, for its hold. */
+export interface Standing {
+  readonly tool: Tool;
+  readonly seconds: number;
+  readonly vessel: Vessel;
+}
+
 interface MendsProps {
+  readonly mixed: Standing;
   readonly portions: readonly JudgedPortion[];
   readonly said: readonly Said[];
   readonly style: Style | null;
@@ -36,6 +49,7 @@ const NOBODY_LOCKED: ReadonlySet<never> = new Set();
 
 /** Ranked additions for what was said, each with what it moves; "Weigh it in" makes steps of it. */
 export function Mends({
+  mixed,
   portions,
   said,
   style,
@@ -66,6 +80,12 @@ export function Mends({
     [current, portions, style, roomMl, kitchen],
   );
   const { search, stop, again } = useSearch('remedies', question);
+  const holdsAsked = useMemo(() => {
+    if (search.status !== 'done') return NO_HOLDS;
+    const after = search.answer.remedies.map(({ doses }) => withDoses(portions, doses));
+    return [portions, ...after].map((jar) => holdAsked(jar, mixed));
+  }, [search, portions, mixed]);
+  const [holdNow, ...holdsAfter] = useHolds(holdsAsked);
   const say = (massG: number, ingredient: Parameters<typeof freshAmountText>[1]): string =>
     freshAmountText(massG, ingredient, formula, context, kitchen.settings.amountsIn === 'spoons');
   if (!current) {
@@ -107,6 +127,9 @@ export function Mends({
                   settings={kitchen.settings}
                   narrow
                 />
+                <p className="mt-1 text-sm" data-testid="hold-move">
+                  {sayMove(holdNow, holdsAfter[index])}
+                </p>
                 <Button
                   kind={index === 0 ? 'main' : 'plain'}
                   className="mt-3 min-h-16 w-full"
@@ -139,4 +162,27 @@ export function Mends({
       </p>
     </>
   );
+}
+
+const NO_HOLDS: readonly HoldRequest[] = [];
+
+function holdAsked(
+  portions: readonly JudgedPortion[],
+  { tool, seconds, vessel }: Standing,
+): HoldRequest | null {
+  const { mixedVolumeMl } = composition(portions);
+  if (!(mixedVolumeMl > 0)) return null;
+  const volumeMl = Math.min(mixedVolumeMl, vessel.brimfulVolumeMl);
+  return holdRequest(portions, {
+    ...{ tool, seconds, volumeMl, fillShare: volumeMl / vessel.brimfulVolumeMl },
+    heightM: Math.max(0.005, heightOfMl(vessel.outline, volumeMl) / 1000),
+    temperatureC: usualTemperatureC(judgePortions(portions).keeping.cold),
+  });
+}
+
+function sayMove(before: HoldReading | null | undefined, after: HoldReading | null | undefined): string {
+  if (!before || !after) return '';
+  if (before.status === 'working' || after.status === 'working') return 'Working out how long it holds…';
+  if (before.status === 'failed' || after.status === 'failed') return '';
+  return sayHoldMove(before.hold, after.hold);
 }

@@ -74,6 +74,8 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
   const sinceShake = minutesSinceShake(jar.events, new Date().toISOString());
   const open = currentStep(statesOf(jar));
 
+  const { tool, seconds } = makingOf(jar);
+  const mixed = useMemo(() => ({ tool, seconds, vessel }), [tool, seconds, vessel]);
   const minutes = readOptional(minutesText, 0, 100_000);
   const temperature = readOptional(temperatureText, -5, 90);
   const drawn = readOptional(drawnText, 0, 1000);
@@ -122,7 +124,6 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
       ...{ kind: 'weigh', id: `mend-${newId()}`, said: '', paced: false },
       line: { ingredientId: ingredient.id, form, massG },
     }));
-    const { seconds } = makingOf(jar);
     const shake: Step = { kind: 'do', id: `do-mix-${newId()}`, deed: 'mix', seconds, said: '' };
     await say(
       { kind: 'tasted', ...tasting(false) },
@@ -277,6 +278,7 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
             <span className="text-sm text-quiet">room in the jar {formatAmount(roomMl, 'ml', settings)}</span>
           </div>
           <Mends
+            mixed={mixed}
             portions={portions}
             said={said}
             style={style}

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import type { VersionRecord } from '#contract';
 import {
   describeChange,
@@ -12,19 +12,21 @@ import {
   type FormulaId,
 } from '#core/formula';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
+import { MAKINGS_THAT_PROVE, standingOf, versionState, type Standing } from '#core/trial';
 import { useCooksQuery, useFormulasQuery, useVersionsQuery } from '../../api/kitchenApi';
 import { sayCaution, sayKeeping } from '#core/safety';
 import { Jar } from '../../drawing/Jar';
 import { jarParts } from '../../drawing/jarParts';
 import { formatAmount, formatMoment, formatPercent, formatRatio } from '../../format';
+import { useJars } from '../../store/jars';
 import { contextFor, useKitchen, vesselOf, type Kitchen } from '../../store/kitchen';
 import { useAppDispatch } from '../../store/store';
 import { useWorking } from '../../store/useWorking';
 import { edited, undone, type WorkingFormula } from '../../store/workingSlice';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { FormulaPending, NameTape } from '../../ui/FormulaPage';
 import { FormulaStages } from '../../ui/FormulaStages';
-import { Loading, Trouble } from '../../ui/PageState';
 import { useShortcuts } from '../../ui/shortcuts';
 import { aimOf, useStyles } from '../../store/styles';
 import { HoldCompare } from './HoldCompare';
@@ -35,24 +37,17 @@ export function VersionsPage() {
   const id = useParams().id as FormulaId;
   const { working, error, retry } = useWorking(id);
   const versions = useVersionsQuery(id);
-  const trouble = error ?? versions.error;
   if (working && versions.data) return <Versions working={working} versions={versions.data} />;
-  if (trouble) {
-    return (
-      <Trouble
-        error={trouble}
-        retry={() => {
-          retry();
-          void versions.refetch();
-        }}
-      >
-        <Link to="/" className="inline-flex items-center font-semibold text-bottle underline">
-          Back to the shelf
-        </Link>
-      </Trouble>
-    );
-  }
-  return <Loading what="the versions" />;
+  return (
+    <FormulaPending
+      error={error ?? versions.error}
+      what="the versions"
+      retry={() => {
+        retry();
+        void versions.refetch();
+      }}
+    />
+  );
 }
 
 /** The working state among the versions one may compare. */
@@ -68,6 +63,7 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
   const undo = (): void => void dispatch(undone(id));
   useShortcuts([{ keys: ['mod+z'], does: 'undo', run: undo }]);
   const rows = useMemo(() => lineageOf(versions), [versions]);
+  const { jars } = useJars(id);
   const changed = baseVersion === null || !sameContent(baseVersion.formula, formula);
   const others = (useFormulasQuery().data ?? []).filter(
     (record) => record.id !== id && record.shelf === 'shelf',
@@ -90,9 +86,7 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
   return (
     <div>
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h1 className="tape font-name -rotate-[0.6deg] px-4 py-1.5 text-xl font-bold [overflow-wrap:anywhere]">
-          {formula.name} <span className="font-sans text-sm font-semibold">versions</span>
-        </h1>
+        <NameTape name={formula.name} detail="versions" />
         <span className="ml-auto">
           <FormulaStages id={id} />
         </span>
@@ -116,6 +110,9 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
                 <VersionRow
                   key={row.version.number}
                   row={row}
+                  standings={(jars ?? [])
+                    .filter((jar) => jar.version === row.version.number)
+                    .map((jar) => standingOf(jar.events))}
                   isBase={row.version.number === baseVersion?.number}
                   onCompare={() => {
                     choose({ from: String(row.version.number), to: WORKING });
@@ -165,13 +162,24 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
   );
 }
 
+/** "tried, right once of 2 makings": the kitchen's own count. */
+function sayState(standings: readonly Standing[]): string {
+  const { state, right, made } = versionState(standings);
+  if (state === 'draft') return 'draft';
+  const makings = made === 1 ? 'made once' : `made ${made} times`;
+  const count = right === 0 ? 'not right as made yet' : `right as made ${right} of ${MAKINGS_THAT_PROVE}`;
+  return state === 'proven' ? `proven: ${makings}, right ${right} times` : `tried: ${makings}, ${count}`;
+}
+
 function VersionRow({
   row,
+  standings,
   isBase,
   onCompare,
   onRestore,
 }: {
   row: LineageRow;
+  standings: readonly Standing[];
   isBase: boolean;
   onCompare: () => void;
   onRestore: () => void;
@@ -189,7 +197,7 @@ function VersionRow({
         v{version.number}
       </span>
       <span className="text-sm">
-        draft
+        {sayState(standings)}
         {version.parent !== null && row.branches && `, branched from v${version.parent}`}
       </span>
       <span className="flex gap-1.5">
