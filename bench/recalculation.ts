@@ -25,6 +25,7 @@ export function benchFormula(): Formula {
     phase: 'base',
     optional: false,
     locked: false,
+    measuredBy: null,
     rank,
   }));
   return { ...emptyFormula('Bench', 'jar' as VesselId, 'metric'), additions };

@@ -29,6 +29,7 @@ const addition = {
   phase: 'base',
   optional: false,
   locked: false,
+  measuredBy: null,
   rank: 0,
 };
 

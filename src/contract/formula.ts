@@ -46,6 +46,8 @@ const additionShape = {
   phase: z.enum(PHASES),
   optional: z.boolean(),
   locked: z.boolean(),
+  // Typed before there were any: a browser may still hold such lines.
+  measuredBy: idOf<string>().nullable().default(null),
   rank: finite,
 };
 export const additionSchema: z.ZodType<Addition> = z.strictObject({

@@ -49,6 +49,7 @@ export {
   type TrialEventRecord,
   type TrialRecord,
 } from './trial';
+export { newMeasureSchema, type MeasureRecord, type NewMeasure } from './measure';
 export { newTimerSchema, type NewTimer, type TimerRecord, type TimersAnswer } from './timer';
 export {
   claimSchema,

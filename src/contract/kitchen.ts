@@ -28,6 +28,7 @@ const smallMeasuresSchema: z.ZodType<SmallMeasures> = z.strictObject({
     dash: rangeSchema,
     drop: rangeSchema,
     splash: rangeSchema,
+    ladle: rangeSchema,
   }),
   massG: z.strictObject({ grind: rangeSchema, knob: rangeSchema, handful: rangeSchema }),
 });

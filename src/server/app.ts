@@ -10,6 +10,8 @@ import { kitchenRoutes } from './features/kitchen/routes';
 import { KitchenStore } from './features/kitchen/store';
 import { Counter, NO_INSTRUMENTS, type Instruments } from './devices/counter';
 import { deviceRoutes } from './features/devices/routes';
+import { measureRoutes } from './features/measures/routes';
+import { MeasureStore } from './features/measures/store';
 import { timerRoutes } from './features/timers/routes';
 import { TimerStore } from './features/timers/store';
 import { LiveHub } from './live/hub';
@@ -82,6 +84,7 @@ export function createApp(deps: AppDependencies): Express {
   const counter = new Counter(deps.instruments ?? NO_INSTRUMENTS, () => performance.now(), randomUUID());
   api.use(trialRoutes(new TrialStore(deps.db, deps.now), hub, counter.answer.instruments));
   api.use(timerRoutes(new TimerStore(deps.db, deps.now), hub));
+  api.use(measureRoutes(new MeasureStore(deps.db, deps.now)));
   api.use(deviceRoutes(counter));
   api.use(liveRoutes(hub));
   api.use(() => {

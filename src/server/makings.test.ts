@@ -228,3 +228,23 @@ describe('timers', () => {
     expect((await client.get<TimersAnswer>('timers')).body.timers).toEqual([]);
   });
 });
+
+describe('own measures', () => {
+  const pinch = (id: string, ...grams: number[]) => ({
+    ...{ id, cookId: 'ida', unit: 'pinch', ingredientId: 'salt_sea_fine' },
+    weighings: grams.map((massG) => ({ massG, source: 'typed' })),
+  });
+  it('are kept each as weighed; anew they are a new record, and the old one stays', async () => {
+    expect((await client.post('measures', pinch('p1', 0.4, 0.5, 0.45))).status).toBe(201);
+    expect((await client.post('measures', pinch('p1', 9))).status).toBe(201);
+    await client.post('measures', pinch('p2', 0.6));
+    const { body } = await client.get<{ id: string; weighings: { massG: number }[] }[]>('measures');
+    expect(body.map(({ id, weighings }) => [id, weighings.length])).toEqual([
+      ['p1', 3],
+      ['p2', 1],
+    ]);
+    for (const wrong of [pinch('x', 0), pinch('x', -1), { ...pinch('x', 1), unit: 'bucket' }])
+      expect((await client.post('measures', wrong)).status).toBe(400);
+    expect((await client.post('measures', { ...pinch('p1', 1), unit: 'grind' })).status).toBe(409);
+  });
+});

@@ -42,6 +42,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/pantry/IngredientPage')).IngredientPage }),
       },
       {
+        path: 'measures',
+        lazy: async () => ({ Component: (await import('./features/measures/MeasuresPage')).MeasuresPage }),
+      },
+      {
         path: 'settings',
         lazy: async () => ({ Component: (await import('./features/settings/SettingsPage')).SettingsPage }),
       },

@@ -40,6 +40,7 @@ const COUNT_STEP: Partial<Record<Unit, number>> = {
   drop: 1,
   grind: 1,
   splash: 1,
+  ladle: 0.5,
   part: 0.25,
 };
 

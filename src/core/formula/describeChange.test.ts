@@ -13,6 +13,7 @@ const addition = (id: string, amountText: string, rank: number, rest: Partial<Ad
   phase: 'base',
   optional: false,
   locked: false,
+  measuredBy: null,
   rank,
   ...rest,
 });

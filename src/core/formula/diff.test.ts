@@ -25,6 +25,7 @@ const additionArb = (id: string): fc.Arbitrary<Addition> =>
     phase: fc.constantFrom('base' as const, 'oil' as const, 'finish' as const),
     optional: fc.boolean(),
     locked: fc.boolean(),
+    measuredBy: fc.constantFrom(null, 'm1'),
     rank: fc.integer({ min: -5, max: 5 }),
   });
 const formulaArb: fc.Arbitrary<Formula> = fc

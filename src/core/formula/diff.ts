@@ -38,7 +38,7 @@ export const FORMULA_FIELDS = [
 ] as const satisfies readonly FormulaField[];
 export const ADDITION_FIELDS = [
   ...(['amountText', 'ingredientId', 'ingredientText', 'form', 'note'] as const),
-  ...(['phase', 'optional', 'locked', 'rank'] as const),
+  ...(['phase', 'optional', 'locked', 'measuredBy', 'rank'] as const),
 ] as const satisfies readonly AdditionField[];
 
 export const isEmptyDiff = (diff: FormulaDiff): boolean =>

@@ -37,6 +37,8 @@ export interface Addition {
   readonly optional: boolean;
   /** Its amount stays as it is when the ratio, the whole jar or a remedy moves amounts. */
   readonly locked: boolean;
+  /** The cook's own measure it was typed with, so that it keeps what it meant then; null: the kitchen's. */
+  readonly measuredBy: string | null;
   /** Order inside the phase, ascending; a new place takes the middle between its neighbours. */
   readonly rank: number;
 }

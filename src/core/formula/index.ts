@@ -28,6 +28,7 @@ export {
 } from './formula';
 export {
   readAddition,
+  stampMeasures,
   readLine,
   usualPhase,
   type AdditionLine,

@@ -7,6 +7,7 @@ import {
   type Ingredient,
   type IngredientId,
   type Measuring,
+  type OwnMeasure,
 } from '#core/ingredient';
 import {
   parseAmount,
@@ -18,7 +19,7 @@ import {
   type Range,
   type Unit,
 } from '#core/quantity';
-import type { Addition, Phase } from './formula';
+import type { Addition, Formula, Phase } from './formula';
 
 export interface ReadingContext {
   readonly catalogue: Catalogue;
@@ -45,6 +46,8 @@ export interface AdditionLine {
   readonly ingredientId: IngredientId | null;
   readonly ingredientText: string;
   readonly form: string;
+  /** The cook's own measure it is read with. */
+  readonly measuredBy: string | null;
   readonly reading: AdditionReading;
 }
 
@@ -71,6 +74,7 @@ export function readLine(text: string, context: ReadingContext): AdditionLine {
     const code = found.status === 'ambiguous' ? 'ambiguous-ingredient' : 'unknown-ingredient';
     return asTyped(parsed.amountText, name || wanted, { code, text: name || wanted, near }, form);
   }
+  const own = ownMeasureNow(parsed, found.ingredient, context);
   const fullForm = [formWords, form].filter(Boolean).join(', ');
   const guessed: Doubt[] = found.guessed
     ? [{ code: 'ingredient-guessed', text: wanted, ingredient: found.ingredient.name }]
@@ -80,7 +84,8 @@ export function readLine(text: string, context: ReadingContext): AdditionLine {
     ingredientId: found.ingredient.id,
     ingredientText: name || found.ingredient.name,
     form: fullForm,
-    reading: weigh(parsed, found.ingredient, fullForm, context, guessed),
+    measuredBy: own?.id ?? null,
+    reading: weigh(parsed, found.ingredient, fullForm, context, guessed, own),
   };
 }
 
@@ -96,7 +101,44 @@ export function readAddition(addition: Addition, context: ReadingContext): Addit
   if (name && !namesThis(parsed, name, ingredient, context.catalogue)) {
     return { status: 'unread', problem: { code: 'leftover', text: addition.amountText } };
   }
-  return weigh(parsed, ingredient, `${addition.form} ${form}`, context, []);
+  const own = addition.measuredBy === null ? null : context.measuring.own?.byId.get(addition.measuredBy);
+  return weigh(parsed, ingredient, `${addition.form} ${form}`, context, [], own ?? null);
+}
+
+/** The newest of the cook's own measures for these words; null where there is none. */
+function ownMeasureNow(
+  parsed: ParsedAmount,
+  ingredient: Ingredient,
+  { measuring }: ReadingContext,
+): OwnMeasure | null {
+  const unit = soleUnit(parsed);
+  return unit === null ? null : (measuring.own?.now(unit, ingredient.id) ?? null);
+}
+
+/**
+ * Additions whose unit or ingredient changed are measured anew with the cook's own measure of today; all
+ * others keep what they meant.
+ */
+export function stampMeasures(before: Formula, after: Formula, context: ReadingContext): Formula {
+  const old = new Map(before.additions.map((addition) => [addition.id, addition]));
+  const unitOf = ({ amountText }: Addition): Unit | null => {
+    const parsed = parseAmount(amountText, context.decimalSign);
+    return parsed.status === 'read' ? soleUnit(parsed) : null;
+  };
+  let stamped = false;
+  const additions = after.additions.map((addition) => {
+    const was = old.get(addition.id);
+    if (!was || addition.ingredientId === null) return addition;
+    if (was.amountText === addition.amountText && was.ingredientId === addition.ingredientId) return addition;
+    const unit = unitOf(addition);
+    if (unit === unitOf(was) && was.ingredientId === addition.ingredientId) return addition;
+    const measuredBy =
+      unit === null ? null : (context.measuring.own?.now(unit, addition.ingredientId)?.id ?? null);
+    if (measuredBy === addition.measuredBy) return addition;
+    stamped = true;
+    return { ...addition, measuredBy };
+  });
+  return stamped ? { ...after, additions } : after;
 }
 
 /** The phase an addition falls into unless the cook says otherwise. */
@@ -112,8 +154,9 @@ function weigh(
   form: string,
   context: ReadingContext,
   doubts: readonly Doubt[],
+  own: OwnMeasure | null,
 ): AdditionReading {
-  const mass = toMass(parsed.amount, ingredient, context.measuring, form);
+  const mass = toMass(parsed.amount, ingredient, context.measuring, form, own);
   if (mass.status === 'unread') return mass;
   return {
     status: 'read',
@@ -129,6 +172,7 @@ const asTyped = (amountText: string, ingredientText: string, problem: Problem, f
   ingredientId: null,
   ingredientText,
   form,
+  measuredBy: null,
   reading: { status: 'unread', problem },
 });
 

@@ -33,3 +33,13 @@ export { catalogueOf, REFERENCE_CATALOGUE, REFERENCE_INGREDIENTS } from './refer
 export { ingredientFromRow, type IngredientRow } from './row';
 export { measuringWith, spoonVolumeMl, toMass, type MassReading, type Measuring } from './toMass';
 export { acidLiquidOf, isMadeWith, madeId, pouredOilOf, readMadeId, type MadeOf } from './made';
+export {
+  isOwnUnit,
+  OWN_UNITS,
+  ownMeasureFrom,
+  weighed,
+  type OwnMeasure,
+  type OwnMeasures,
+  type OwnUnit,
+  type Weighed,
+} from './ownMeasure';

@@ -32,6 +32,7 @@ import {
 } from '#core/quantity';
 import { isPoured } from './category';
 import type { Ingredient } from './ingredient';
+import type { OwnMeasure, OwnMeasures } from './ownMeasure';
 import { spreadOf } from './row';
 
 /** How this kitchen measures. */
@@ -39,6 +40,8 @@ export interface Measuring {
   readonly spoons: SpoonSystem;
   readonly partVolumeMl: number;
   readonly smallMeasures: SmallMeasures;
+  /** What cooks of this kitchen weighed themselves; left out: nothing. */
+  readonly own?: OwnMeasures;
 }
 
 export const measuringWith = (
@@ -54,15 +57,25 @@ export type MassReading =
 const LIMIT_KG = 1000;
 
 /**
+ * @param own the cook's own measure the amount was typed with; null: the kitchen's
  * @param form what was done to it ("chopped", "leaves"): some units weigh otherwise then
  * @returns grams, or why it cannot be said; "to taste" is 0 g and listed all the same
  */
-export function toMass(amount: Amount, ingredient: Ingredient, measuring: Measuring, form = ''): MassReading {
+export function toMass(
+  amount: Amount,
+  ingredient: Ingredient,
+  measuring: Measuring,
+  form = '',
+  own: OwnMeasure | null = null,
+): MassReading {
   if (amount.kind === 'to-taste') return { status: 'read', massG: exactly(0), doubts: [] };
   let massG = exactly(0);
   const doubts: Doubt[] = [];
   for (const term of amount.terms) {
-    const weight = weightOfOne(term, ingredient, measuring, form);
+    const weight =
+      own?.unit === term.unit
+        ? { massG: ownWeight(own, ingredient, term) }
+        : weightOfOne(term, ingredient, measuring, form);
     if ('code' in weight) return { status: 'unread', problem: weight };
     massG = plus(massG, times(term.count, weight.massG));
     if (weight.doubt) doubts.push(weight.doubt);
@@ -71,6 +84,13 @@ export function toMass(amount: Amount, ingredient: Ingredient, measuring: Measur
     return { status: 'unread', problem: { code: 'too-large', limitKg: LIMIT_KG } };
   }
   return { status: 'read', massG, doubts };
+}
+
+/** Of another thing the same hand takes the same volume; what is counted by weight stays as it was weighed. */
+function ownWeight(own: OwnMeasure, ingredient: Ingredient, { size }: AmountTerm): Range {
+  const alike = ingredient.id === own.ingredientId || isSmallMassUnit(own.unit);
+  const density = alike ? 1 : ingredient.spoonDensityGPerMl / own.spoonDensityGPerMl;
+  return scaled(own.massG, density * (size ? SIZE_FACTORS[size].nominal : 1));
 }
 
 interface UnitWeight {

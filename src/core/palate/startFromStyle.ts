@@ -37,6 +37,7 @@ export function formulaFromStyle(
     phase: ingredient.category === 'oil' ? 'oil' : 'base',
     optional: false,
     locked: false,
+    measuredBy: null,
     rank,
   }));
   // Recipes are written in metric spoons.

@@ -111,6 +111,7 @@ const PLURALS: readonly (readonly [string, string])[] = [
   ['pinch', 'pinches'],
   ['dash', 'dashes'],
   ['splash', 'splashes'],
+  ['ladle', 'ladles'],
   ['bunch', 'bunches'],
   ['leaf', 'leaves'],
   ...['drop', 'grind', 'knob', 'handful', 'clove', 'yolk', 'egg', 'fillet', 'sprig', 'piece'].map(

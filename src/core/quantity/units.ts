@@ -8,7 +8,7 @@ import { SPOON_VOLUMES, type SpoonSystem } from './spoons';
 export type MassUnit = 'mg' | 'g' | 'kg' | 'oz' | 'ozWeight' | 'lb';
 export type VolumeUnit =
   'ml' | 'cl' | 'dl' | 'l' | 'tsp' | 'dessertspoon' | 'tbsp' | 'cup' | 'floz' | 'pint' | 'quart' | 'part';
-export type SmallVolumeUnit = 'pinch' | 'dash' | 'drop' | 'splash';
+export type SmallVolumeUnit = 'pinch' | 'dash' | 'drop' | 'splash' | 'ladle';
 export type SmallMassUnit = 'grind' | 'knob' | 'handful';
 export type CountedUnit =
   'each' | 'clove' | 'yolk' | 'egg' | 'fillet' | 'sprig' | 'leaf' | 'bunch' | 'piece' | 'juice' | 'zest';
@@ -35,6 +35,7 @@ export const DEFAULT_SMALL_MEASURES: SmallMeasures = {
     dash: range(0.6, 0.3, 0.9),
     drop: range(0.05, 0.03, 0.07),
     splash: range(5, 3, 10),
+    ladle: range(90, 60, 120),
   },
   massG: {
     grind: range(0.05, 0.03, 0.15),

@@ -30,6 +30,7 @@ const words: [Unit, boolean, string][] = [
   ['dash', true, 'dash dashes'],
   ['drop', true, 'drop drops'],
   ['splash', true, 'splash splashes'],
+  ['ladle', true, 'ladle ladles ladleful ladlefuls'],
   ['grind', true, 'grind grinds grinding grindings twist twists'],
   ['knob', true, 'knob knobs'],
   ['handful', true, 'handful handfuls'],

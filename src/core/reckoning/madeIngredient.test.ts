@@ -20,7 +20,15 @@ const contextOf = (catalogue: Catalogue) =>
 function formulaOf(name: string, catalogue: Catalogue, ...lines: string[]): Formula {
   const additions = lines.map((text, rank): Addition => {
     const { amountText, ingredientId, ingredientText, form } = readLine(text, contextOf(catalogue));
-    const rest = { form, note: '', phase: 'base', optional: false, locked: false, rank } as const;
+    const rest = {
+      form,
+      note: '',
+      phase: 'base',
+      optional: false,
+      locked: false,
+      measuredBy: null,
+      rank,
+    } as const;
     return { id: `a${rank}` as AdditionId, amountText, ingredientId, ingredientText, ...rest };
   });
   return { ...emptyFormula(name, 'jar' as VesselId, 'metric'), additions };

@@ -37,6 +37,7 @@ function judged(...lines: string[]): Judgement {
         phase: 'base',
         optional: false,
         locked: false,
+        measuredBy: null,
         rank,
       };
     }),

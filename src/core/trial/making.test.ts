@@ -42,7 +42,15 @@ const plan = (lines: readonly string[], tool: 'shake' | 'whisk' = 'shake', scale
     ...emptyFormula('House', jar.id as VesselId, 'metric'),
     additions: lines.map((text, rank) => ({
       ...readLine(text, context),
-      ...{ id: `a${rank}` as AdditionId, note: '', phase: 'base', optional: false, locked: false, rank },
+      ...{
+        id: `a${rank}` as AdditionId,
+        note: '',
+        phase: 'base',
+        optional: false,
+        locked: false,
+        measuredBy: null,
+        rank,
+      },
     })),
   } as Parameters<typeof reckonFormula>[0];
   const reckoning = reckonFormula(formula, jar, context);

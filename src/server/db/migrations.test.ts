@@ -60,7 +60,7 @@ it('brings a kitchen of the first day up to date: every field is there, versions
     const record = (await store.get(formulaId('old')))!;
     expect(formulaSchema.safeParse(record.formula).error?.issues ?? []).toEqual([]);
     expect(record).toMatchObject({ shelf: 'shelf', latestNumber: 2, baseVersion: { number: 2, parent: 1 } });
-    expect(record.formula.additions[0]).toEqual({ ...addition, locked: false });
+    expect(record.formula.additions[0]).toEqual({ ...addition, locked: false, measuredBy: null });
     const versions = await store.versions(formulaId('old'));
     for (const { formula } of versions) expect(formulaSchema.safeParse(formula).success).toBe(true);
     await now.close();

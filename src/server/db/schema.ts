@@ -10,8 +10,9 @@ import {
   text,
   timestamp,
 } from 'drizzle-orm/pg-core';
-import type { By, Cook, OwnIngredient, PantryEntry, Settings, Shelf } from '#contract';
+import type { By, Cook, MeasureRecord, OwnIngredient, PantryEntry, Settings, Shelf } from '#contract';
 import type { Formula, FormulaId, VesselId } from '#core/formula';
+import type { IngredientId, OwnUnit } from '#core/ingredient';
 import type { MakingPlan, TrialEvent, TrialLine } from '#core/trial';
 import type { Style } from '#core/palate';
 import type { Vessel } from '#core/vessel';
@@ -129,6 +130,16 @@ export const trialEvents = pgTable(
   },
   (table) => [index('events_of_trial').on(table.trialId)],
 );
+
+/** A cook's own measures; each weighing up is a row of its own. */
+export const measures = pgTable('measures', {
+  id: text('id').primaryKey(),
+  cookId: text('cook_id'),
+  unit: text('unit').$type<OwnUnit>().notNull(),
+  ingredientId: text('ingredient_id').$type<IngredientId>().notNull(),
+  weighings: jsonb('weighings').$type<MeasureRecord['weighings']>().notNull(),
+  createdAt: moment('created_at').notNull(),
+});
 
 export const timers = pgTable('timers', {
   id: text('id').primaryKey(),

@@ -91,6 +91,7 @@ function madeLine(amountText: string, [formulaId, version]: readonly [string, nu
     ingredientId: madeId(formulaId, version),
     ingredientText: `${name} v${version}`,
     form: '',
+    measuredBy: null,
     reading: { status: 'unread', problem: { code: 'no-ingredient' } },
   };
 }
@@ -115,6 +116,7 @@ function toAddition(demo: DemoFormula, line: DemoFormula['lines'][number], index
     phase: line.phase ?? usualPhase(read, REFERENCE_CATALOGUE),
     optional: line.optional ?? false,
     locked: false,
+    measuredBy: null,
     rank: index,
   };
 }

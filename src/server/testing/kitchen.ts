@@ -89,6 +89,7 @@ export function addition(id: string, amountText: string, ingredientId: string, r
     phase: 'base',
     optional: false,
     locked: false,
+    measuredBy: null,
     rank,
   };
 }

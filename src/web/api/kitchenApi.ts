@@ -8,6 +8,7 @@ import type {
   FreezeAnswer,
   FreezeRequest,
   MadeRecord,
+  MeasureRecord,
   NewFormula,
   OwnIngredient,
   PantryEntry,
@@ -15,6 +16,7 @@ import type {
   DevicesAnswer,
   Hand,
   NewEvent,
+  NewMeasure,
   NewTimer,
   NewTrial,
   SessionState,
@@ -51,6 +53,7 @@ export const kitchenApi = createApi({
     'Made',
     'Trials',
     'Timers',
+    'Measures',
     'Session',
   ],
   endpoints: (build) => ({
@@ -72,6 +75,7 @@ export const kitchenApi = createApi({
               'Made',
               'Trials',
               'Timers',
+              'Measures',
             ]
           : [],
     }),
@@ -134,6 +138,14 @@ export const kitchenApi = createApi({
         method: 'POST',
         body,
       }),
+    }),
+    measures: build.query<MeasureRecord[], void>({
+      query: () => 'measures',
+      providesTags: ['Measures'],
+    }),
+    addMeasure: build.mutation<MeasureRecord, NewMeasure>({
+      query: (body) => ({ url: 'measures', method: 'POST', body }),
+      invalidatesTags: ['Measures'],
     }),
     timers: build.query<TimersAnswer, void>({ query: () => 'timers', providesTags: ['Timers'] }),
     startTimer: build.mutation<TimersAnswer, NewTimer>({
@@ -211,6 +223,7 @@ export const kitchenApi = createApi({
 });
 
 export const {
+  useAddMeasureMutation,
   useBeginTrialMutation,
   useClaimScaleMutation,
   useDevicesQuery,
@@ -229,6 +242,7 @@ export const {
   useFormulasQuery,
   useFreezeMutation,
   useMadeQuery,
+  useMeasuresQuery,
   useMoveFormulaMutation,
   useOwnIngredientsQuery,
   usePantryQuery,

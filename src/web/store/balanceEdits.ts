@@ -55,6 +55,7 @@ function withNew(
     phase,
     optional: false,
     locked: false,
+    measuredBy: null,
     rank: rankAt(others, others.length),
   };
   return { ...formula, additions: [...formula.additions, addition] };

@@ -58,6 +58,7 @@ export function addTyped(
     phase,
     optional: false,
     locked: false,
+    measuredBy: line.measuredBy,
     rank: rankAt(others, others.length),
   };
   return { ...formula, additions: [...formula.additions, addition] };

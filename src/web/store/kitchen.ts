@@ -14,10 +14,12 @@ import {
   REFERENCE_CATALOGUE,
   REFERENCE_INGREDIENTS,
   withBottle,
+  type OwnMeasures,
   type Catalogue,
   type IngredientId,
 } from '#core/ingredient';
 import type { PackPrice } from '#core/composition';
+import { useOwnMeasures } from './ownMeasures';
 import { withMade } from '#core/reckoning';
 import { DEFAULT_VESSEL_ID, STARTING_VESSELS, type Vessel } from '#core/vessel';
 import {
@@ -34,6 +36,7 @@ export interface Kitchen {
   /** With the values of the bottles in use, and versions that may go into other formulas. */
   readonly catalogue: Catalogue;
   readonly pantry: Pantry;
+  readonly own: OwnMeasures;
 }
 
 export type Pantry = Readonly<Record<string, PantryEntry>>;
@@ -46,12 +49,18 @@ export function useKitchen(): Kitchen {
   const pantry = usePantryQuery().data ?? EMPTY_PANTRY;
   const versions = useMadeQuery().data;
   const plain = useMemo(() => catalogueWith(own, pantry), [own, pantry]);
+  const measures = useOwnMeasures(plain);
   const catalogue = useMemo(
     () =>
-      withMade(plain, versions ?? [], (formula, catalogue) => contextFor(formula, { catalogue, settings })),
-    [plain, versions, settings],
+      withMade(plain, versions ?? [], (formula, catalogue) =>
+        contextFor(formula, { catalogue, settings, own: measures }),
+      ),
+    [plain, versions, settings, measures],
   );
-  return useMemo(() => ({ settings, vessels, catalogue, pantry }), [settings, vessels, catalogue, pantry]);
+  return useMemo(
+    () => ({ settings, vessels, catalogue, pantry, own: measures }),
+    [settings, vessels, catalogue, pantry, measures],
+  );
 }
 
 function catalogueWith(own: readonly OwnIngredient[] | undefined, pantry: Pantry): Catalogue {
@@ -82,7 +91,7 @@ export function vesselOf(formula: Formula, vessels: readonly Vessel[]): Vessel {
 
 export function contextFor(
   formula: Formula,
-  kitchen: Pick<Kitchen, 'catalogue' | 'settings'>,
+  kitchen: Pick<Kitchen, 'catalogue' | 'settings' | 'own'>,
 ): ReadingContext {
   return {
     catalogue: kitchen.catalogue,
@@ -91,6 +100,7 @@ export function contextFor(
       spoons: formula.spoons,
       partVolumeMl: formula.partVolumeMl,
       smallMeasures: kitchen.settings.smallMeasures,
+      own: kitchen.own,
     },
   };
 }

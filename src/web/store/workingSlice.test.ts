@@ -39,6 +39,7 @@ const addition = (name: string, amountText: string, rank: number): Addition => (
   phase: 'base',
   optional: false,
   locked: false,
+  measuredBy: null,
   rank,
 });
 const start: Formula = {

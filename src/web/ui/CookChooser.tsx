@@ -1,22 +1,14 @@
-import { useState, useSyncExternalStore } from 'react';
+import { useState } from 'react';
 import { sayError, useCooksQuery, useSaveCookMutation } from '../api/kitchenApi';
-import { cookHere, newId, setCookHere } from '../store/device';
+import { newId, setCookHere } from '../store/device';
+import { useCookHere } from '../store/useCook';
 import { Button } from './Button';
 import { Panel } from './Panel';
-
-function subscribe(onChange: () => void): () => void {
-  window.addEventListener('ygrana-cook', onChange);
-  window.addEventListener('storage', onChange);
-  return () => {
-    window.removeEventListener('ygrana-cook', onChange);
-    window.removeEventListener('storage', onChange);
-  };
-}
 
 /** Who is cooking on this device. No login: what is frozen carries the name. */
 export function CookChooser() {
   const cooks = useCooksQuery().data ?? [];
-  const hereId = useSyncExternalStore(subscribe, cookHere);
+  const hereId = useCookHere();
   const here = cooks.find(({ id }) => id === hereId);
   const [open, setOpen] = useState(false);
   return (

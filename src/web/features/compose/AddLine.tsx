@@ -156,7 +156,8 @@ function Understood({
   const mass = formatAmount(reading.massG.nominal, 'g', { decimalSign: context.decimalSign });
   return (
     <>
-      {reading.amount.kind === 'to-taste' ? 'to taste' : mass} of {reading.ingredient.name}: {foretell(text)}
+      {reading.amount.kind === 'to-taste' ? 'to taste' : mass} of {reading.ingredient.name}
+      {line.measuredBy !== null && ', as you weigh it'}: {foretell(text)}
       {reading.doubts.map((doubt) => ` ${sayDoubt(doubt)}`)}
     </>
   );

@@ -1,5 +1,5 @@
 import { useMemo, useRef, useState } from 'react';
-import type { AdditionId, AdditionLine, Formula } from '#core/formula';
+import { stampMeasures, type AdditionId, type AdditionLine, type Formula } from '#core/formula';
 import { costOf } from '#core/composition';
 import { usualTemperatureC } from '#core/emulsion';
 import { findIngredient, isMadeWith } from '#core/ingredient';
@@ -118,7 +118,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
     const was = new Set(formula.additions.map(({ ingredientId }) => ingredientId));
     const circle = next.additions.find((addition) => !was.has(addition.ingredientId) && refuse(addition));
     setBlocked(circle ? refuse(circle) : null);
-    if (!circle) dispatch(edited({ id, formula: next }));
+    if (!circle) dispatch(edited({ id, formula: stampMeasures(formula, next, context) }));
   };
   const undo = (): void => void dispatch(undone(id));
   const redo = (): void => void dispatch(redone(id));

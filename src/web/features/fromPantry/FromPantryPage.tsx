@@ -89,6 +89,7 @@ export function FromPantryPage() {
       phase: ingredient.category === 'oil' ? 'oil' : 'base',
       optional: false,
       locked: false,
+      measuredBy: null,
       rank,
     }));
     const formula = {

@@ -31,9 +31,9 @@ import { RepairPanel } from './RepairPanel';
 import { SplitPanel } from './SplitPanel';
 import { StepList } from './StepList';
 import { stepName } from './stepWords';
-import { TesterPanel } from './TesterPanel';
+import { TesterPanel } from '../../ui/TesterPanel';
 import { useAwake } from './useAwake';
-import { useScaleClaim } from './useScaleClaim';
+import { useScaleClaim } from '../../store/scale';
 import { WeighPanel } from './WeighPanel';
 
 interface MakingProps {

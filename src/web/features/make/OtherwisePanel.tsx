@@ -10,7 +10,7 @@ import { Field } from '../../ui/Field';
 import { Panel } from '../../ui/Panel';
 import { weighStep } from './repairWays';
 import { formOf, stepName } from './stepWords';
-import type { Scale } from './useScaleClaim';
+import type { Scale } from '../../store/scale';
 
 interface OtherwisePanelProps {
   readonly state: StepState;

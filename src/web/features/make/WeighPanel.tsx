@@ -21,9 +21,9 @@ import { Field } from '../../ui/Field';
 import { beep } from '../../ui/sound';
 import type { StepActions } from './Making';
 import { PaceBar } from './PaceBar';
-import { ScaleLine } from './ScaleLine';
+import { ScaleLine } from '../../ui/ScaleLine';
 import { formOf, ingredientIdOf, stepName } from './stepWords';
-import type { Scale } from './useScaleClaim';
+import type { Scale } from '../../store/scale';
 import { WeighBar } from './WeighBar';
 
 interface WeighPanelProps {

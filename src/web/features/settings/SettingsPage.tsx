@@ -38,6 +38,7 @@ const SMALL_MEASURES: readonly { kind: MeasureKind; name: string; label: string;
   { kind: 'volumeMl', name: 'dash', label: 'A dash', unit: 'ml' },
   { kind: 'volumeMl', name: 'drop', label: 'A drop', unit: 'ml' },
   { kind: 'volumeMl', name: 'splash', label: 'A splash', unit: 'ml' },
+  { kind: 'volumeMl', name: 'ladle', label: 'A ladle', unit: 'ml' },
   { kind: 'massG', name: 'grind', label: 'A grind', unit: 'g' },
   { kind: 'massG', name: 'knob', label: 'A knob', unit: 'g' },
   { kind: 'massG', name: 'handful', label: 'A handful of leaves', unit: 'g' },

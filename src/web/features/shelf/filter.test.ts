@@ -24,6 +24,7 @@ const kitchen: Kitchen = {
   settings: { ...DEFAULT_SETTINGS, spoons: 'metric' },
   vessels: STARTING_VESSELS,
   catalogue: REFERENCE_CATALOGUE,
+  own: { byId: new Map(), now: () => null },
   pantry: { rapeseed: stocked(500), vin_cider5: stocked(500), honey: stocked(3) },
 };
 let n = 0;

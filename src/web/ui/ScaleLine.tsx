@@ -1,6 +1,6 @@
-import type { NumberStyle } from '../../format';
-import { Button } from '../../ui/Button';
-import type { Scale } from './useScaleClaim';
+import type { NumberStyle } from '../format';
+import { Button } from './Button';
+import type { Scale } from '../store/scale';
 
 interface ScaleLineProps {
   readonly scale: Scale;

@@ -6,9 +6,9 @@ import {
   useCooksQuery,
   useReleaseScaleMutation,
   useTareScaleMutation,
-} from '../../api/kitchenApi';
-import { cookHere } from '../../store/device';
-import type { Counter } from '../../store/instruments';
+} from '../api/kitchenApi';
+import { cookHere } from './device';
+import type { Counter } from './instruments';
 
 export type ScaleStatus =
   /** None stands here. */

@@ -1,11 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Hand } from '#contract';
-import { useMoveHandMutation } from '../../api/kitchenApi';
-import { readDecimal } from '../../readDecimal';
-import type { Counter } from '../../store/instruments';
-import { Button } from '../../ui/Button';
-import { Chips } from '../../ui/Chips';
-import { Field } from '../../ui/Field';
+import { useMoveHandMutation } from '../api/kitchenApi';
+import { readDecimal } from '../readDecimal';
+import type { Counter } from '../store/instruments';
+import { Button } from './Button';
+import { Chips } from './Chips';
+import { Field } from './Field';
 
 const RATES = [
   { value: '0.4', label: 'drops' },

@@ -1,0 +1,20 @@
+import { Router } from 'express';
+import { newMeasureSchema } from '#contract';
+import { ApiError, parse } from '../../http/apiError';
+import type { MeasureStore } from './store';
+
+export function measureRoutes(store: MeasureStore): Router {
+  const router = Router();
+
+  router.get('/measures', async (_request, response) => {
+    response.json(await store.all());
+  });
+
+  router.post('/measures', async (request, response) => {
+    const made = await store.add(parse(newMeasureSchema, request.body, 'Measure'));
+    if (!made) throw new ApiError('exists', 'Another measure already has this id.');
+    response.status(201).json(made);
+  });
+
+  return router;
+}

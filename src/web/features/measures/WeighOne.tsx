@@ -1,0 +1,190 @@
+import { useMemo, useState } from 'react';
+import type { MeasureRecord } from '#contract';
+import { OWN_UNITS, searchIngredients, weighed, type IngredientId, type OwnUnit } from '#core/ingredient';
+import type { Source } from '#core/trial';
+import { sayError, useAddMeasureMutation } from '../../api/kitchenApi';
+import { formatAmount } from '../../format';
+import { readDecimal } from '../../readDecimal';
+import { newId } from '../../store/device';
+import { useCounter } from '../../store/instruments';
+import { useKitchen } from '../../store/kitchen';
+import { useScaleClaim } from '../../store/scale';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { ScaleLine } from '../../ui/ScaleLine';
+import { TesterPanel } from '../../ui/TesterPanel';
+
+interface WeighOneProps {
+  readonly cookId: string | null;
+  /** Weighed before: the same word and thing. */
+  readonly start: MeasureRecord | null;
+  readonly words: Readonly<Record<OwnUnit, string>>;
+}
+
+const MOST_FOUND = 5;
+const SALT = 'salt_sea_fine' as IngredientId;
+/** Fewer say little of the spread. */
+const ENOUGH = 3;
+
+/** One measure, weighed a few times: from the scale or typed, each on its own or as a difference. */
+export function WeighOne({ cookId, start, words }: WeighOneProps) {
+  const { catalogue, settings } = useKitchen();
+  const [claimId] = useState(() => `measure-${newId()}`);
+  const counter = useCounter(claimId);
+  const scale = useScaleClaim(counter, claimId, 'My measures', true);
+  const [unit, setUnit] = useState<OwnUnit>(start?.unit ?? 'pinch');
+  const [ingredientId, setIngredientId] = useState<IngredientId>(start?.ingredientId ?? SALT);
+  const [search, setSearch] = useState('');
+  const [text, setText] = useState('');
+  const [weighings, setWeighings] = useState<readonly { massG: number; source: Source }[]>([]);
+  const [id, setId] = useState(newId);
+  const [add, adding] = useAddMeasureMutation();
+  const ingredient = catalogue.get(ingredientId);
+  const found = useMemo(
+    () => (search.trim().length > 1 ? searchIngredients(search, catalogue, MOST_FOUND) : []),
+    [search, catalogue],
+  );
+  const typed = readDecimal(text);
+  const fits = typed !== null && typed > 0 && typed <= 10_000;
+  const grams = (massG: number): string => formatAmount(massG, 'g', settings);
+  const readability = scale.info?.readability ?? 0;
+  const onScale = scale.takeableG !== null && scale.takeableG >= readability ? scale.takeableG : null;
+  const take = (massG: number, source: Source): void => {
+    setWeighings([...weighings, { massG, source }]);
+    setText('');
+    if (source !== 'typed') void scale.tare();
+  };
+  const keep = async (): Promise<void> => {
+    const kept = await add({ id, cookId, unit, ingredientId, weighings: [...weighings] });
+    if (!('data' in kept)) return;
+    setWeighings([]);
+    setId(newId());
+  };
+  const result = weighings.length > 0 ? weighed(weighings.map(({ massG }) => massG)) : null;
+  return (
+    <section aria-label="Weigh one" className="card grid content-start gap-4 p-4">
+      <h2 className="font-name text-lg font-bold">Weigh one</h2>
+      <div className="flex flex-wrap items-start gap-3">
+        <Choice
+          label="Measure"
+          value={unit}
+          options={OWN_UNITS.map((value) => ({ value, label: words[value] }))}
+          onChange={setUnit}
+          className="min-h-16"
+        />
+        <Field
+          label={`of ${ingredient?.name ?? ingredientId}`}
+          className="min-w-48 flex-1"
+          placeholder="something else"
+          value={search}
+          onText={setSearch}
+        />
+      </div>
+      {found.length > 0 && (
+        <ul className="flex flex-wrap gap-2">
+          {found.map((one) => (
+            <li key={one.id}>
+              <Button
+                onClick={() => {
+                  setIngredientId(one.id);
+                  setSearch('');
+                }}
+              >
+                {one.name}
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {scale.status !== 'none' && (
+        <>
+          <ScaleLine scale={scale} weighable readabilityG={readability} settings={settings} />
+          <div className="flex flex-wrap items-center gap-4">
+            <span className="font-name text-5xl font-bold" data-testid="reading">
+              {scale.netG === null ? '–' : scale.netG.toFixed(1)}{' '}
+              <span className="text-2xl text-quiet">g</span>
+            </span>
+            <Button
+              className="min-h-16 px-5"
+              disabled={scale.status !== 'ready'}
+              onClick={() => void scale.tare()}
+            >
+              Tare
+            </Button>
+            <Button
+              className="min-h-16 flex-1 px-5"
+              disabled={onScale === null}
+              onClick={() => {
+                if (onScale !== null) take(onScale, scale.reading.source);
+              }}
+            >
+              {onScale === null ? 'Nothing to take yet' : `Take ${grams(onScale)}`}
+            </Button>
+          </div>
+        </>
+      )}
+      <form
+        className="flex flex-wrap items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (fits) take(typed, 'typed');
+        }}
+      >
+        <Field
+          label="Or type one, g"
+          className="w-40"
+          inputMode="decimal"
+          value={text}
+          onText={setText}
+          problem={text.trim() === '' || fits ? null : 'A weight above nothing.'}
+          hint="Too light for your scale? Weigh ten and type a tenth."
+        />
+        <Button className="min-h-16 px-5" type="submit" disabled={!fits}>
+          Add it
+        </Button>
+      </form>
+      <ol className="flex flex-wrap gap-2" data-testid="weighings">
+        {weighings.map(({ massG, source }, index) => (
+          <li key={index} className="rounded-md border border-edge px-2 py-1">
+            {grams(massG)}
+            {source === 'simulated' && ' simulated'}{' '}
+            <button
+              type="button"
+              className="underline"
+              onClick={() => {
+                setWeighings(weighings.filter((_, at) => at !== index));
+              }}
+            >
+              take out
+            </button>
+          </li>
+        ))}
+      </ol>
+      {result && (
+        <p role="status" data-testid="mean">
+          Mean <strong>{grams(result.meanG)}</strong>
+          {result.spreadG === null ? '' : `, spread ± ${grams(result.spreadG)}`}; one falls between{' '}
+          {grams(result.massG.low)} and {grams(result.massG.high)}
+          {weighings.length < ENOUGH &&
+            `. Weigh it ${ENOUGH - weighings.length} more times to know the spread`}
+          .
+        </p>
+      )}
+      {adding.isError && (
+        <p role="alert" className="font-semibold text-acid-ink">
+          Not kept; your weights stand here. {sayError(adding.error)}
+        </p>
+      )}
+      <Button
+        kind="main"
+        className="min-h-16 text-lg"
+        disabled={weighings.length === 0 || adding.isLoading}
+        onClick={() => void keep()}
+      >
+        Keep {words[unit].toLowerCase()} of {ingredient?.name.toLowerCase()}
+      </Button>
+      {scale.simulated && <TesterPanel counter={counter} />}
+    </section>
+  );
+}
