@@ -13,6 +13,7 @@ const CORE_ORDER = [
   'reckoning',
   'balance',
   'trial',
+  'sensory',
 ];
 
 const coreRules = CORE_ORDER.map((folder, index) => ({

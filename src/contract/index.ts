@@ -46,8 +46,10 @@ export {
   trialIdSchema,
   type NewEvent,
   type NewTrial,
+  type Standings,
   type TrialEventRecord,
   type TrialRecord,
+  type VersionStanding,
 } from './trial';
 export { newMeasureSchema, type MeasureRecord, type NewMeasure } from './measure';
 export { newTimerSchema, type NewTimer, type TimerRecord, type TimersAnswer } from './timer';

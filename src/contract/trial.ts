@@ -14,6 +14,7 @@ import {
   type Step,
   type TrialEvent,
   type TrialLine,
+  type VersionState,
 } from '#core/trial';
 import { bySchema, formulaIdSchema, ingredientIdSchema, vesselIdSchema, type By } from './formula';
 
@@ -151,6 +152,14 @@ export const newEventSchema = z.strictObject({
   happenedAt: z.iso.datetime().optional(),
 });
 export type NewEvent = z.infer<typeof newEventSchema>;
+
+/** How the versions of a formula stand: by formula, then by version. */
+export type Standings = Readonly<Record<string, Readonly<Record<number, VersionStanding>>>>;
+export interface VersionStanding {
+  readonly state: VersionState;
+  readonly right: number;
+  readonly made: number;
+}
 
 export interface TrialEventRecord {
   readonly id: string;

@@ -23,6 +23,7 @@ import type {
   Settings,
   Shelf,
   ShelfRecord,
+  Standings,
   TimersAnswer,
   TrialRecord,
   VersionRecord,
@@ -130,6 +131,7 @@ export const kitchenApi = createApi({
       invalidatesTags: (_result, _error, { formulaId }) => [{ type: 'Trials', id: formulaId }],
     }),
     /** The kitchen's latest jars, whatever they are of. */
+    standings: build.query<Standings, void>({ query: () => 'standings', providesTags: ['Trials'] }),
     latestTrials: build.query<TrialRecord[], void>({ query: () => 'trials', providesTags: ['Trials'] }),
     /** Sent by the outbox alone: there it is kept until it is recorded. */
     recordEvent: build.mutation<TrialRecord, NewEvent & { trialId: string; formulaId: FormulaId }>({
@@ -256,6 +258,7 @@ export const {
   useSettingsQuery,
   useSignInMutation,
   useSignOutMutation,
+  useStandingsQuery,
   useStylesQuery,
   useTrialsQuery,
   useVersionsQuery,

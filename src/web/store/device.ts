@@ -1,6 +1,7 @@
 /** This device and this tab: who is at it, and names for things made on it. */
 import { nanoid } from '@reduxjs/toolkit';
 import type { By } from '#contract';
+import { cookHere } from './cook';
 
 /** Plain HTTP on a local network has no crypto.randomUUID; random bytes it has. */
 export function newId(): string {
@@ -22,23 +23,6 @@ function stored(storage: () => Storage, key: string, make: () => string): string
 }
 
 export const deviceId = stored(() => localStorage, 'ygrana-device', newId);
-
-const COOK_KEY = 'ygrana-cook';
-export function cookHere(): string | null {
-  try {
-    return localStorage.getItem(COOK_KEY);
-  } catch {
-    return null;
-  }
-}
-export function setCookHere(cookId: string): void {
-  try {
-    localStorage.setItem(COOK_KEY, cookId);
-  } catch {
-    // Asked again next time.
-  }
-  window.dispatchEvent(new Event('ygrana-cook'));
-}
 
 export const byNow = (): By => ({ cookId: cookHere(), deviceId });
 

@@ -7,7 +7,7 @@ import {
   useReleaseScaleMutation,
   useTareScaleMutation,
 } from '../api/kitchenApi';
-import { cookHere } from './device';
+import { cookHere } from './cook';
 import type { Counter } from './instruments';
 
 export type ScaleStatus =

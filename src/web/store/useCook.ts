@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { cookHere } from './device';
+import { cookHere } from './cook';
 
 function subscribe(onChange: () => void): () => void {
   window.addEventListener('ygrana-cook', onChange);

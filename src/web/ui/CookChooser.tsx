@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { sayError, useCooksQuery, useSaveCookMutation } from '../api/kitchenApi';
-import { newId, setCookHere } from '../store/device';
+import { setCookHere } from '../store/cook';
+import { newId } from '../store/device';
 import { useCookHere } from '../store/useCook';
 import { Button } from './Button';
 import { Panel } from './Panel';

@@ -14,6 +14,10 @@ export function trialRoutes(store: TrialStore, hub: LiveHub, instruments: readon
     response.json(await store.ofFormula(parse(formulaIdSchema, request.params.id, 'Formula id')));
   });
 
+  router.get('/standings', async (_request, response) => {
+    response.json(await store.allStandings());
+  });
+
   router.get('/trials', async (_request, response) => {
     response.json(await store.latest());
   });

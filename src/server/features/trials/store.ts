@@ -1,7 +1,8 @@
 import { and, asc, desc, eq, inArray } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { NewEvent, newTrialSchema, TrialEventRecord, TrialRecord } from '#contract';
+import type { NewEvent, newTrialSchema, Standings, TrialEventRecord, TrialRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
+import { standingOf, versionState, type Standing } from '#core/trial';
 import type { Database } from '../../db/client';
 import { trialEvents, trials, versions } from '../../db/schema';
 
@@ -37,6 +38,31 @@ export class TrialStore {
     return this.withEvents(rows);
   }
 
+  private standings: Map<string, { formulaId: string; version: number; standing: Standing }> | null = null;
+
+  /** How every version stands. Read through once, then kept up with each event. */
+  async allStandings(): Promise<Standings> {
+    if (!this.standings) {
+      const all = await this.withEvents(await this.db.select().from(trials));
+      this.standings = new Map();
+      for (const trial of all) this.remember(trial);
+    }
+    const found: Record<string, Record<number, Standing[]>> = {};
+    for (const { formulaId, version, standing } of this.standings.values()) {
+      ((found[formulaId] ??= {})[version] ??= []).push(standing);
+    }
+    return Object.fromEntries(
+      Object.entries(found).map(([id, versions]) => [
+        id,
+        Object.fromEntries(Object.entries(versions).map(([number, all]) => [number, versionState(all)])),
+      ]),
+    );
+  }
+
+  private remember({ id, formulaId, version, events }: TrialRecord): void {
+    this.standings?.set(id, { formulaId, version, standing: standingOf(events) });
+  }
+
   /** The kitchen's latest, newest first. */
   async latest(): Promise<TrialRecord[]> {
     return this.withEvents(
@@ -62,6 +88,7 @@ export class TrialStore {
       .values({ ...checked, createdAt })
       .onConflictDoNothing();
     const trial = await this.get(id);
+    if (trial) this.remember(trial);
     return trial && trial.formulaId === formulaId && trial.version === version
       ? { status: 'recorded', trial }
       : { status: 'id-taken' };
@@ -79,7 +106,9 @@ export class TrialStore {
       .onConflictDoNothing();
     const [row] = await this.db.select().from(trialEvents).where(eq(trialEvents.id, id));
     if (row?.trialId !== trialId) return { status: 'id-taken' };
-    return { status: 'recorded', trial: (await this.get(trialId))! };
+    const trial = (await this.get(trialId))!;
+    this.remember(trial);
+    return { status: 'recorded', trial };
   }
 
   private async get(id: string): Promise<TrialRecord | null> {

@@ -9,7 +9,7 @@ import { sayError, useCooksQuery } from '../../api/kitchenApi';
 import { formatAmount } from '../../format';
 import { readDecimal } from '../../readDecimal';
 import { useBeginJar } from '../../store/beginJar';
-import { cookHere } from '../../store/device';
+import { cookHere } from '../../store/cook';
 import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
 import type { WorkingFormula } from '../../store/workingSlice';
 import { Button } from '../../ui/Button';

@@ -9,6 +9,7 @@ import { formatAmount, formatPercent, formatRatio } from '../../format';
 import { vesselOf, type Kitchen } from '../../store/kitchen';
 import { Menu } from '../../ui/Menu';
 import { facetsOf, judgementOf } from './facets';
+import type { StateFilter } from './filter';
 
 /** Pixels per millimetre on the shelf: all jars to one scale, so that a litre looks like a litre. */
 const SHELF_SCALE = 1.06;
@@ -25,10 +26,13 @@ export interface JarActions {
 /** Drawn again only when its formula or the kitchen changes: scrolling must cost nothing. */
 export const ShelfJar = memo(function ShelfJar({
   record,
+  state,
   kitchen,
   actions,
 }: {
   record: ShelfRecord;
+  /** How its version stands. */
+  state: StateFilter;
   kitchen: Kitchen;
   actions: JarActions;
 }) {
@@ -71,6 +75,7 @@ export const ShelfJar = memo(function ShelfJar({
           </span>
           <span className="text-sm text-quiet">
             {sayStanding(formula.basedOnVersion, record.changed)}
+            {(state === 'tried' || state === 'proven') && ` ${state}`}
             {reckoning.portions.length > 0 &&
               ` · ${keeping.days} ${keeping.days === 1 ? 'day' : 'days'}${keeping.cold ? ' cold' : ''}`}
             {rawEgg && <strong className="text-acid-ink"> · raw egg</strong>}

@@ -2,7 +2,7 @@ import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { Plus } from 'lucide-react';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import type { Shelf, ShelfRecord } from '#contract';
+import type { Shelf, ShelfRecord, Standings } from '#contract';
 import { emptyFormula, type AdditionId, type Formula, type FormulaId } from '#core/formula';
 import { formulaFromStyle } from '#core/palate';
 import { allergenGroup } from '#core/safety';
@@ -13,6 +13,7 @@ import {
   useCreateFormulaMutation,
   useFormulasQuery,
   useMoveFormulaMutation,
+  useStandingsQuery,
 } from '../../api/kitchenApi';
 import { newId } from '../../store/device';
 import { addTyped } from '../../store/edits';
@@ -21,7 +22,7 @@ import { Button } from '../../ui/Button';
 import { KeyHelp } from '../../ui/KeyHelp';
 import { Loading, Trouble } from '../../ui/PageState';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
-import { filterFrom, isFiltered, paramsFrom, type ShelfFilter } from './filter';
+import { filterFrom, isFiltered, paramsFrom, stateOf, type ShelfFilter } from './filter';
 import { NewFormulaPanel, type NewFrom } from './NewFormulaPanel';
 import { RenamePanel } from './RenamePanel';
 import { ShelfJar, type JarActions } from './ShelfJar';
@@ -46,13 +47,16 @@ interface Moved {
   readonly to: Shelf;
 }
 
+const NO_STANDINGS: Standings = {};
+
 function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kitchen: Kitchen }) {
   const [params, setParams] = useSearchParams();
   const filter = useMemo(() => filterFrom(params), [params]);
   const onFilter = (patch: Partial<ShelfFilter>): void => {
     setParams(paramsFrom({ ...filter, ...patch }), { replace: true });
   };
-  const view = useShelfView(records, filter, kitchen);
+  const standings = useStandingsQuery().data ?? NO_STANDINGS;
+  const view = useShelfView(records, filter, kitchen, standings);
   const [create, creating] = useCreateFormulaMutation();
   const [change, changing] = useChangeFormulaMutation();
   const [move, moving] = useMoveFormulaMutation();
@@ -145,7 +149,7 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
       )}
       {moved && <MovedNotice moved={moved} onUndo={undoMove} />}
       {view.shown.length > 0 ? (
-        <Boards shown={view.shown} kitchen={kitchen} actions={actions} />
+        <Boards shown={view.shown} standings={standings} kitchen={kitchen} actions={actions} />
       ) : (
         <Empty
           filter={filter}
@@ -256,10 +260,12 @@ function MovedNotice({ moved, onUndo }: { moved: Moved; onUndo: () => void }) {
 /** Rows of jars; only those near the window are drawn, so that a thousand scroll as eight do. */
 function Boards({
   shown,
+  standings,
   kitchen,
   actions,
 }: {
   shown: readonly ShelfRecord[];
+  standings: Standings;
   kitchen: Kitchen;
   actions: JarActions;
 }) {
@@ -297,7 +303,13 @@ function Boards({
           }}
         >
           {shown.slice(row.index * columns, (row.index + 1) * columns).map((record) => (
-            <ShelfJar key={record.id} record={record} kitchen={kitchen} actions={actions} />
+            <ShelfJar
+              key={record.id}
+              record={record}
+              state={stateOf(record, standings)}
+              kitchen={kitchen}
+              actions={actions}
+            />
           ))}
         </ul>
       ))}

@@ -19,6 +19,8 @@ const STATES: Record<StateFilter, string> = {
   any: 'Any state',
   unfrozen: 'Not frozen yet',
   draft: 'Draft',
+  tried: 'Tried',
+  proven: 'Proven',
   changes: 'With changes',
 };
 const KINDS: Record<Kind, string> = { any: 'Clear or creamy', clear: 'Clear', creamy: 'Creamy' };

@@ -75,6 +75,15 @@ describe('the shelf’s filter', () => {
     const count = (state: ShelfFilter['state']) =>
       applyFilter(list, { ...filterFrom(new URLSearchParams()), state }, kitchen).length;
     expect([count('any'), count('unfrozen'), count('draft'), count('changes')]).toEqual([3, 1, 1, 1]);
+    // Made right twice it is proven; working changes on top of it are not.
+    const standings = { [frozen.id]: { 1: { state: 'proven' as const, right: 2, made: 3 } } };
+    const proven = applyFilter(
+      list,
+      { ...filterFrom(new URLSearchParams()), state: 'proven' },
+      kitchen,
+      standings,
+    );
+    expect(proven).toEqual([frozen]);
   });
   it('sorts', () => {
     expect(names({ sort: 'name' })).toEqual(['Cider', 'Honeyed', 'Yoghurt']);

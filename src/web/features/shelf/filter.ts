@@ -1,12 +1,12 @@
 /** The shelf's filter: its state is the address, so that it survives a reload and can be shared. */
-import type { Shelf, ShelfRecord } from '#contract';
+import type { Shelf, ShelfRecord, Standings } from '#contract';
 import { normaliseName } from '#core/ingredient';
 import type { Kitchen } from '../../store/kitchen';
 import { facetsOf, searchText } from './facets';
 
 export const SORTS = ['shelf', 'name', 'changed', 'sharpest', 'largest'] as const;
 export type Sort = (typeof SORTS)[number];
-export const STATES = ['any', 'unfrozen', 'draft', 'changes'] as const;
+export const STATES = ['any', 'unfrozen', 'draft', 'tried', 'proven', 'changes'] as const;
 export type StateFilter = (typeof STATES)[number];
 export const KINDS = ['any', 'clear', 'creamy'] as const;
 export type Kind = (typeof KINDS)[number];
@@ -54,19 +54,25 @@ export const needsFacets = ({ kind, acid, avoid, onHand, sort }: ShelfFilter): b
 export const isFiltered = (filter: ShelfFilter): boolean =>
   [...paramsFrom(filter).keys()].some((key) => key !== 'sort' && key !== 'place');
 
-const stateOf = (record: ShelfRecord): StateFilter => {
-  if (record.formula.basedOnVersion === null) return 'unfrozen';
-  return record.changed ? 'changes' : 'draft';
-};
+/** How the version stands that a formula grew from; working changes stand for nothing yet. */
+export function stateOf(
+  { id, formula, changed }: ShelfRecord,
+  standings: Standings,
+): Exclude<StateFilter, 'any'> {
+  const { basedOnVersion } = formula;
+  if (basedOnVersion === null) return 'unfrozen';
+  return changed ? 'changes' : (standings[id]?.[basedOnVersion]?.state ?? 'draft');
+}
 
 function passes(
   record: ShelfRecord,
   filter: ShelfFilter,
   words: readonly string[],
   kitchen: Kitchen,
+  standings: Standings,
 ): boolean {
   if (record.shelf !== filter.place) return false;
-  if (filter.state !== 'any' && stateOf(record) !== filter.state) return false;
+  if (filter.state !== 'any' && stateOf(record, standings) !== filter.state) return false;
   if (!words.every((word) => searchText(record).includes(word))) return false;
   if (filter.kind === 'any' && !filter.acid && !filter.avoid && !filter.onHand) return true;
   const facets = facetsOf(record, kitchen);
@@ -80,9 +86,10 @@ export function applyFilter(
   records: readonly ShelfRecord[],
   filter: ShelfFilter,
   kitchen: Kitchen,
+  standings: Standings = {},
 ): readonly ShelfRecord[] {
   const words = normaliseName(filter.q).split(' ').filter(Boolean);
-  const kept = records.filter((record) => passes(record, filter, words, kitchen));
+  const kept = records.filter((record) => passes(record, filter, words, kitchen, standings));
   const ratio = (record: ShelfRecord): number =>
     facetsOf(record, kitchen).reckoning.totals.measures.oilToAcidVolumeRatio ?? Infinity;
   const volume = (record: ShelfRecord): number => facetsOf(record, kitchen).reckoning.totals.mixedVolumeMl;

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { ShelfRecord } from '#contract';
+import type { ShelfRecord, Standings } from '#contract';
 import type { Kitchen } from '../../store/kitchen';
 import { facetsOf, hasFacets } from './facets';
 import { applyFilter, needsFacets, type ShelfFilter } from './filter';
@@ -20,6 +20,7 @@ export function useShelfView(
   records: readonly ShelfRecord[],
   filter: ShelfFilter,
   kitchen: Kitchen,
+  standings: Standings,
 ): ShelfView {
   const needed = needsFacets(filter);
   const [round, setRound] = useState(0);
@@ -41,6 +42,10 @@ export function useShelfView(
   }, [needed, records, kitchen, round]);
   return useMemo(() => {
     const ready = needed ? records.filter((record) => hasFacets(record, kitchen)) : records;
-    return { shown: applyFilter(ready, filter, kitchen), pending: records.length - ready.length, round };
-  }, [needed, records, filter, kitchen, round]);
+    return {
+      shown: applyFilter(ready, filter, kitchen, standings),
+      pending: records.length - ready.length,
+      round,
+    };
+  }, [needed, records, filter, kitchen, standings, round]);
 }
