@@ -52,6 +52,15 @@ export {
   type VersionStanding,
 } from './trial';
 export { newMeasureSchema, type MeasureRecord, type NewMeasure } from './measure';
+export {
+  MOST_TASTERS,
+  newAnswerSchema,
+  newPanelSchema,
+  type NewAnswer,
+  type NewPanel,
+  type PanelRecord,
+  type SampleRef,
+} from './panel';
 export { newTimerSchema, type NewTimer, type TimerRecord, type TimersAnswer } from './timer';
 export {
   claimSchema,

@@ -12,6 +12,8 @@ import { Counter, NO_INSTRUMENTS, type Instruments } from './devices/counter';
 import { deviceRoutes } from './features/devices/routes';
 import { measureRoutes } from './features/measures/routes';
 import { MeasureStore } from './features/measures/store';
+import { panelRoutes } from './features/panels/routes';
+import { PanelStore } from './features/panels/store';
 import { timerRoutes } from './features/timers/routes';
 import { TimerStore } from './features/timers/store';
 import { LiveHub } from './live/hub';
@@ -85,6 +87,7 @@ export function createApp(deps: AppDependencies): Express {
   api.use(trialRoutes(new TrialStore(deps.db, deps.now), hub, counter.answer.instruments));
   api.use(timerRoutes(new TimerStore(deps.db, deps.now), hub));
   api.use(measureRoutes(new MeasureStore(deps.db, deps.now)));
+  api.use(panelRoutes(new PanelStore(deps.db, deps.now)));
   api.use(deviceRoutes(counter));
   api.use(liveRoutes(hub));
   api.use(() => {

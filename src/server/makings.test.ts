@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { DevicesAnswer, DevicesFrame, TimersAnswer, TrialRecord } from '#contract';
+import type { DevicesAnswer, DevicesFrame, PanelRecord, TimersAnswer, TrialRecord } from '#contract';
+import { cardsFor } from '#core/sensory';
 import { simulatedInstruments } from './devices/simulated';
 import type { RunningKitchen } from './start';
 import { Client, dropFolder, openKitchen, sampleFormula, tempFolder, type Refused } from './testing/kitchen';
@@ -246,5 +247,34 @@ describe('own measures', () => {
     for (const wrong of [pinch('x', 0), pinch('x', -1), { ...pinch('x', 1), unit: 'bucket' }])
       expect((await client.post('measures', wrong)).status).toBe(400);
     expect((await client.post('measures', { ...pinch('p1', 1), unit: 'grind' })).status).toBe(409);
+  });
+});
+
+describe('side by side over HTTP', () => {
+  const panel = (id: string, more: object = {}) => ({
+    ...{ id, kind: 'paired', a: { formulaId: 'house', version: 1 }, b: { formulaId: 'house', version: 2 } },
+    ...{ tasters: 2, seed: 7, by },
+    ...more,
+  });
+  it('keeps every answer, and takes none for a sample that was not served', async () => {
+    expect((await client.post('panels', panel('s1'))).status).toBe(201);
+    const [card] = cardsFor('paired', 2, 7);
+    const answer = (id: string, code: string, taster = 1) => ({ id, taster, code, by });
+    const [first, second] = card!.servings.map(({ code }) => code) as [string, string];
+    await client.post('panels/s1/answers', answer('n1', first));
+    await client.post('panels/s1/answers', answer('n1', first));
+    const { body } = await client.post<PanelRecord>('panels/s1/answers', answer('n2', second));
+    expect(body.answers.map(({ code }) => code)).toEqual([first, second]);
+    const wrong = await client.post<Refused['body']>('panels/s1/answers', answer('n3', '000'));
+    expect([wrong.status, wrong.body.error.message]).toEqual([
+      400,
+      expect.stringContaining('Look at the codes'),
+    ]);
+    expect((await client.post('panels/s1/answers', answer('n4', first, 3))).status).toBe(400);
+    expect((await client.post('panels/none/answers', answer('n5', first))).status).toBe(404);
+    expect((await client.post('panels', panel('s2', { b: { formulaId: 'house', version: 1 } }))).status).toBe(
+      400,
+    );
+    expect((await client.post('panels', panel('s3', { tasters: 0 }))).status).toBe(400);
   });
 });

@@ -42,6 +42,16 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/pantry/IngredientPage')).IngredientPage }),
       },
       {
+        path: 'side-by-side',
+        lazy: async () => ({
+          Component: (await import('./features/sideBySide/PanelsPage')).PanelsPage,
+        }),
+      },
+      {
+        path: 'side-by-side/:id',
+        lazy: async () => ({ Component: (await import('./features/sideBySide/PanelPage')).PanelPage }),
+      },
+      {
         path: 'measures',
         lazy: async () => ({ Component: (await import('./features/measures/MeasuresPage')).MeasuresPage }),
       },

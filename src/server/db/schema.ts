@@ -10,7 +10,17 @@ import {
   text,
   timestamp,
 } from 'drizzle-orm/pg-core';
-import type { By, Cook, MeasureRecord, OwnIngredient, PantryEntry, Settings, Shelf } from '#contract';
+import type {
+  By,
+  Cook,
+  MeasureRecord,
+  NewAnswer,
+  NewPanel,
+  OwnIngredient,
+  PantryEntry,
+  Settings,
+  Shelf,
+} from '#contract';
 import type { Formula, FormulaId, VesselId } from '#core/formula';
 import type { IngredientId, OwnUnit } from '#core/ingredient';
 import type { MakingPlan, TrialEvent, TrialLine } from '#core/trial';
@@ -140,6 +150,26 @@ export const measures = pgTable('measures', {
   weighings: jsonb('weighings').$type<MeasureRecord['weighings']>().notNull(),
   createdAt: moment('created_at').notNull(),
 });
+
+export const panels = pgTable('panels', {
+  id: text('id').primaryKey(),
+  content: jsonb('content').$type<Omit<NewPanel, 'id'>>().notNull(),
+  createdAt: moment('created_at').notNull(),
+});
+/** The last answer of a taster counts; those before stay. */
+export const panelAnswers = pgTable(
+  'panel_answers',
+  {
+    place: bigserial('place', { mode: 'number' }).primaryKey(),
+    id: text('id').notNull().unique(),
+    panelId: text('panel_id')
+      .notNull()
+      .references(() => panels.id),
+    content: jsonb('content').$type<Omit<NewAnswer, 'id'>>().notNull(),
+    createdAt: moment('created_at').notNull(),
+  },
+  (table) => [index('answers_of_panel').on(table.panelId)],
+);
 
 export const timers = pgTable('timers', {
   id: text('id').primaryKey(),

@@ -11,12 +11,15 @@ import type {
   MeasureRecord,
   NewFormula,
   OwnIngredient,
+  PanelRecord,
   PantryEntry,
   ScaleClaim,
   DevicesAnswer,
   Hand,
+  NewAnswer,
   NewEvent,
   NewMeasure,
+  NewPanel,
   NewTimer,
   NewTrial,
   SessionState,
@@ -55,6 +58,7 @@ export const kitchenApi = createApi({
     'Trials',
     'Timers',
     'Measures',
+    'Panels',
     'Session',
   ],
   endpoints: (build) => ({
@@ -77,6 +81,7 @@ export const kitchenApi = createApi({
               'Trials',
               'Timers',
               'Measures',
+              'Panels',
             ]
           : [],
     }),
@@ -148,6 +153,15 @@ export const kitchenApi = createApi({
     addMeasure: build.mutation<MeasureRecord, NewMeasure>({
       query: (body) => ({ url: 'measures', method: 'POST', body }),
       invalidatesTags: ['Measures'],
+    }),
+    panels: build.query<PanelRecord[], void>({ query: () => 'panels', providesTags: ['Panels'] }),
+    beginPanel: build.mutation<PanelRecord, NewPanel>({
+      query: (body) => ({ url: 'panels', method: 'POST', body }),
+      invalidatesTags: ['Panels'],
+    }),
+    answerPanel: build.mutation<PanelRecord, NewAnswer & { panelId: string }>({
+      query: ({ panelId, ...body }) => ({ url: `panels/${panelId}/answers`, method: 'POST', body }),
+      invalidatesTags: ['Panels'],
     }),
     timers: build.query<TimersAnswer, void>({ query: () => 'timers', providesTags: ['Timers'] }),
     startTimer: build.mutation<TimersAnswer, NewTimer>({
@@ -226,6 +240,8 @@ export const kitchenApi = createApi({
 
 export const {
   useAddMeasureMutation,
+  useAnswerPanelMutation,
+  useBeginPanelMutation,
   useBeginTrialMutation,
   useClaimScaleMutation,
   useDevicesQuery,
@@ -247,6 +263,7 @@ export const {
   useMeasuresQuery,
   useMoveFormulaMutation,
   useOwnIngredientsQuery,
+  usePanelsQuery,
   usePantryQuery,
   useSaveCookMutation,
   useSaveIngredientMutation,

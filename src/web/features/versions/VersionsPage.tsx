@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { useParams, useSearchParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import type { VersionRecord } from '#contract';
 import {
   describeChange,
@@ -93,7 +93,12 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
       </div>
       <div className="grid gap-3.5 lg:grid-cols-[minmax(0,440px)_minmax(0,1fr)]">
         <section aria-label="Lineage" className="card p-4">
-          <h2 className="font-name mb-2 text-lg font-bold">Lineage</h2>
+          <div className="mb-2 flex flex-wrap items-baseline justify-between gap-2">
+            <h2 className="font-name text-lg font-bold">Lineage</h2>
+            <Link to={`/side-by-side?formula=${id}`} className="text-bottle underline">
+              Taste two side by side
+            </Link>
+          </div>
           {versions.length === 0 ? (
             <p className="text-quiet">
               Nothing frozen yet. On Compose, press <strong>Freeze as v1</strong> when a state is worth coming

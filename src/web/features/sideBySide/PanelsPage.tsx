@@ -1,0 +1,176 @@
+import { useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { MOST_TASTERS, type PanelRecord, type SampleRef, type ShelfRecord } from '#contract';
+import type { FormulaId } from '#core/formula';
+import { tastersNeeded, type TestKind } from '#core/sensory';
+import {
+  sayError,
+  useBeginPanelMutation,
+  useFormulasQuery,
+  usePanelsQuery,
+  useVersionsQuery,
+} from '../../api/kitchenApi';
+import { formatMoment } from '../../format';
+import { readDecimal } from '../../readDecimal';
+import { byNow, newId } from '../../store/device';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { Loading, Trouble } from '../../ui/PageState';
+import { nameOf } from './samples';
+
+const KINDS = [
+  { value: 'triangle', label: 'Triangle: can they be told apart?' },
+  { value: 'paired', label: 'Pair: which is liked better?' },
+] as const;
+
+/** Tastings side by side: what was tasted, and a new one. */
+export function PanelsPage() {
+  const panels = usePanelsQuery();
+  const formulas = useFormulasQuery();
+  const trouble = panels.error ?? formulas.error;
+  if (panels.data && formulas.data) return <Panels panels={panels.data} formulas={formulas.data} />;
+  if (trouble) {
+    return (
+      <Trouble
+        error={trouble}
+        retry={() => {
+          void panels.refetch();
+          void formulas.refetch();
+        }}
+      />
+    );
+  }
+  return <Loading what="the tastings" />;
+}
+
+function Panels({ panels, formulas }: { panels: readonly PanelRecord[]; formulas: readonly ShelfRecord[] }) {
+  const frozen = formulas.filter(({ latestNumber, shelf }) => latestNumber > 0 && shelf === 'shelf');
+  return (
+    <div className="grid gap-3">
+      <h1 className="font-name text-2xl font-bold">Side by side</h1>
+      <div className="grid gap-3.5 lg:grid-cols-2">
+        {frozen.length === 0 ? (
+          <p className="card p-4 text-quiet">
+            Freeze a version first: what is tasted blind must be something to come back to.
+          </p>
+        ) : (
+          <NewPanel formulas={frozen} />
+        )}
+        <section aria-label="Tastings" className="card p-4">
+          <h2 className="font-name mb-2 text-lg font-bold">Tastings so far</h2>
+          {panels.length === 0 && <p className="text-quiet">None yet.</p>}
+          <ul>
+            {panels.map((panel) => (
+              <li key={panel.id} className="border-t border-rule py-2">
+                <Link to={`/side-by-side/${panel.id}`} className="font-semibold text-bottle underline">
+                  {nameOf(panel.a, formulas)} against {nameOf(panel.b, formulas)}
+                </Link>
+                <span className="block text-sm text-quiet">
+                  {panel.kind === 'triangle' ? 'triangle' : 'pair'},{' '}
+                  {new Set(panel.answers.map(({ taster }) => taster)).size} of {panel.tasters} tasters,{' '}
+                  {formatMoment(panel.at)}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      </div>
+    </div>
+  );
+}
+
+function NewPanel({ formulas }: { formulas: readonly ShelfRecord[] }) {
+  const [search] = useSearchParams();
+  const navigate = useNavigate();
+  const asked = formulas.find(({ id }) => id === search.get('formula')) ?? formulas[0]!;
+  const [kind, setKind] = useState<TestKind>('triangle');
+  const [a, setA] = useState<SampleRef>({ formulaId: asked.id, version: asked.latestNumber });
+  const [b, setB] = useState<SampleRef>({
+    formulaId: asked.id,
+    version: Math.max(1, asked.latestNumber - 1),
+  });
+  const [text, setText] = useState('6');
+  const [id] = useState(newId);
+  const [begin, beginning] = useBeginPanelMutation();
+  const tasters = readDecimal(text);
+  const fits = tasters !== null && Number.isInteger(tasters) && tasters >= 1 && tasters <= MOST_TASTERS;
+  const same = a.formulaId === b.formulaId && a.version === b.version;
+  const start = async (): Promise<void> => {
+    if (!fits || same) return;
+    const seed = crypto.getRandomValues(new Uint32Array(1))[0]!;
+    const made = await begin({ id, kind, a, b, tasters, seed, by: byNow() });
+    if ('data' in made) void navigate(`/side-by-side/${id}`);
+  };
+  return (
+    <form
+      aria-label="New tasting"
+      className="card grid content-start gap-4 p-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void start();
+      }}
+    >
+      <h2 className="font-name text-lg font-bold">A new tasting</h2>
+      <Chips label="Kind of test" value={kind} options={KINDS} onChange={setKind} />
+      <SampleChoice label="First" sample={a} formulas={formulas} onSample={setA} />
+      <SampleChoice label="Second" sample={b} formulas={formulas} onSample={setB} />
+      {same && <p className="text-sm text-acid-ink">Choose two that differ.</p>}
+      <Field
+        label="Tasters"
+        className="w-40"
+        inputMode="numeric"
+        value={text}
+        onText={setText}
+        problem={fits ? null : `A whole number from 1 to ${MOST_TASTERS}.`}
+        hint={`${tastersNeeded(kind)} find a difference worth finding 8 times in 10.`}
+      />
+      {beginning.isError && (
+        <p role="alert" className="font-semibold text-acid-ink">
+          Not begun. {sayError(beginning.error)}
+        </p>
+      )}
+      <Button kind="main" type="submit" className="min-h-16" disabled={!fits || same || beginning.isLoading}>
+        Make the cards
+      </Button>
+    </form>
+  );
+}
+
+function SampleChoice({
+  label,
+  sample,
+  formulas,
+  onSample,
+}: {
+  label: string;
+  sample: SampleRef;
+  formulas: readonly ShelfRecord[];
+  onSample: (sample: SampleRef) => void;
+}) {
+  const versions = useVersionsQuery(sample.formulaId).data ?? [];
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <span className="w-16 font-semibold">{label}</span>
+      <Choice
+        label={`${label}: formula`}
+        value={sample.formulaId}
+        options={formulas.map(({ id, formula }) => ({ value: id, label: formula.name }))}
+        onChange={(id: FormulaId) => {
+          const version = formulas.find((record) => record.id === id)?.latestNumber ?? 1;
+          onSample({ formulaId: id, version });
+        }}
+        className="min-w-48 flex-1"
+      />
+      <Choice
+        label={`${label}: version`}
+        value={String(sample.version)}
+        options={versions.map(({ number }) => ({ value: String(number), label: `v${number}` }))}
+        onChange={(number) => {
+          onSample({ ...sample, version: Number(number) });
+        }}
+      />
+    </div>
+  );
+}

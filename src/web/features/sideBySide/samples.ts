@@ -1,0 +1,29 @@
+/** The two dressings of a tasting: their names, and what every taster must know before the first sip. */
+import { useMemo } from 'react';
+import type { SampleRef, ShelfRecord } from '#contract';
+import { judgeFormula, reckonFormula, type Judgement } from '#core/reckoning';
+import { useFormulasQuery, useVersionsQuery } from '../../api/kitchenApi';
+import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
+
+export const nameOf = ({ formulaId, version }: SampleRef, formulas: readonly ShelfRecord[]): string =>
+  `${formulas.find(({ id }) => id === formulaId)?.formula.name ?? 'a formula that is gone'}, v${version}`;
+
+export function useSample(sample: SampleRef): {
+  readonly name: string;
+  readonly judgement: Judgement | null;
+} {
+  const kitchen = useKitchen();
+  const formulas = useFormulasQuery().data ?? [];
+  const versions = useVersionsQuery(sample.formulaId).data;
+  const formula = versions?.find(({ number }) => number === sample.version)?.formula;
+  const judgement = useMemo(
+    () =>
+      formula
+        ? judgeFormula(
+            reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen)),
+          )
+        : null,
+    [formula, kitchen],
+  );
+  return { name: nameOf(sample, formulas), judgement };
+}
