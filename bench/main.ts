@@ -2,6 +2,7 @@
 import { startDemo } from '../e2e/demoServer';
 import { benchKeyToNeedle } from './keyToNeedle';
 import { benchLargeShelf } from './largeShelf';
+import { benchKitchenLog } from './kitchenLog';
 import { benchBalance } from './balance';
 import { benchPh } from './phBalance';
 import { benchScrub } from './scrub';
@@ -20,3 +21,4 @@ try {
   await server.stop();
 }
 await benchLargeShelf();
+await benchKitchenLog();

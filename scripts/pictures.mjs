@@ -16,13 +16,6 @@ const VIEWS = [
   { name: 'shelf', path: '/', size: WIDE },
   { name: 'shelf-phone', path: '/', size: PHONE },
   { name: 'compose', path: '/formulas/walnut-cider/compose', size: WIDE },
-  { name: 'compose-phone', path: '/formulas/walnut-cider/compose', size: PHONE },
-  {
-    name: 'rail-expanded',
-    path: '/formulas/yolk-horseradish/compose',
-    size: WIDE,
-    before: (page) => page.getByTestId('gauge-acid').getByRole('button').click(),
-  },
   {
     name: 'styles',
     path: '/formulas/walnut-cider/compose',
@@ -60,15 +53,6 @@ const VIEWS = [
       await page.getByRole('button', { name: 'How to make it hold' }).click();
       await page.getByTestId('hold-changes').getByRole('listitem').nth(2).waitFor();
       await page.getByText('Trying').waitFor({ state: 'detached' });
-    },
-  },
-  {
-    name: 'hold-compare',
-    path: '/formulas/walnut-cider/versions?from=3',
-    size: WIDE,
-    before: async (page) => {
-      await page.getByRole('img', { name: /^Layers against time/ }).waitFor();
-      await page.getByTestId('hold-compare').scrollIntoViewIfNeeded();
     },
   },
   {
@@ -117,12 +101,54 @@ const VIEWS = [
     },
   },
   {
+    name: 'log',
+    path: '/formulas/walnut-cider/log',
+    size: WIDE,
+    before: (page) => page.getByRole('img', { name: /over the makings/ }).waitFor(),
+  },
+  {
+    name: 'measures',
+    path: '/measures',
+    size: WIDE,
+    before: async (page) => {
+      for (const grams of ['0.38', '0.44', '0.41']) {
+        await page.getByLabel('Or type one, g').fill(grams);
+        await page.getByRole('button', { name: 'Add it', exact: true }).click();
+      }
+      await page.getByRole('button', { name: /^Keep a pinch/ }).click();
+      await page.getByTestId('measure').waitFor();
+      for (const grams of ['0.06', '0.09']) {
+        await page.getByLabel('Or type one, g').fill(grams);
+        await page.getByRole('button', { name: 'Add it', exact: true }).click();
+      }
+    },
+  },
+  {
+    name: 'side-by-side',
+    path: '/side-by-side?formula=walnut-cider',
+    size: WIDE,
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Make the cards' }).click();
+      const tasters = page.getByTestId('taster');
+      await tasters.first().waitFor();
+      for (let i = 0; i < 6; i++) {
+        const pick = tasters
+          .nth(i)
+          .getByRole('button')
+          .nth(i % 3);
+        await pick.click();
+        await page.waitForTimeout(400);
+      }
+      await page.getByTestId('result').waitFor();
+    },
+  },
+  { name: 'kitchen-log', path: '/log', size: WIDE },
+  {
     name: 'cautions',
     path: '/formulas/yolk-horseradish/compose',
     size: WIDE,
     before: (page) => page.getByRole('button', { name: 'All cautions, allergens and why' }).click(),
   },
-  { name: 'comparison', path: '/formulas/walnut-cider/versions?from=formula-plum-thyme', size: WIDE },
   { name: 'versions', path: '/formulas/walnut-cider/versions?from=3', size: WIDE },
   { name: 'pantry', path: '/pantry?show=onhand', size: WIDE },
   { name: 'ingredient', path: '/pantry/vin_cider5', size: WIDE },
@@ -130,7 +156,10 @@ const VIEWS = [
 
 /** Puts grams onto the simulated scale once it shows nothing. */
 async function weigh(page, grams) {
-  await page.getByTestId('reading').getByText(/^-?0\.[01]$/).waitFor({ timeout: 20_000 });
+  await page
+    .getByTestId('reading')
+    .getByText(/^-?0\.[01]$/)
+    .waitFor({ timeout: 20_000 });
   await page.getByLabel('Put on, g').fill(String(grams));
   await page.getByRole('button', { name: 'Put it on' }).click();
 }

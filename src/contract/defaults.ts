@@ -11,6 +11,7 @@ export const DEFAULT_SETTINGS: Settings = {
   servingVolumeMl: 30,
   currency: '€',
   smallMeasures: DEFAULT_SMALL_MEASURES,
+  learning: { holds: true, windows: true, since: null },
 };
 
 export const EMPTY_PANTRY_ENTRY: PantryEntry = {

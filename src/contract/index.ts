@@ -41,11 +41,14 @@ export { signInSchema, type SessionState } from './session';
 export { formulateJsonSchema, formulateSchema, type FormulateJson } from './balance';
 export {
   newEventSchema,
+  logQuerySchema,
   newTrialSchema,
   trialEventSchema,
   trialIdSchema,
   type NewEvent,
   type NewTrial,
+  type LogAnswer,
+  type LogEntry,
   type Standings,
   type TrialEventRecord,
   type TrialRecord,

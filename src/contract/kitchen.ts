@@ -43,6 +43,13 @@ export const settingsSchema = z.strictObject({
   /** A sign or code put before amounts of money; nothing is ever converted. */
   currency: z.string().trim().min(1, 'needs a sign').max(4, 'at most 4 characters'),
   smallMeasures: smallMeasuresSchema,
+  /** What this kitchen's own jars may teach it. */
+  learning: z.strictObject({
+    holds: z.boolean(),
+    windows: z.boolean(),
+    /** What happened before this is forgotten; null: nothing is. */
+    since: z.iso.datetime().nullable(),
+  }),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 

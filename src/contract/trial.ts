@@ -6,6 +6,7 @@ import {
   BITES,
   DEEDS,
   PLAN_REASONS,
+  SIGHTS,
   SOURCES,
   TASTE_ROWS,
   TASTED_ON,
@@ -122,6 +123,24 @@ export const trialEventSchema: z.ZodType<TrialEvent> = z.discriminatedUnion('kin
       'must be a pH from 0 to 14, or from -40 to 200 °C',
     ),
   z.strictObject({ kind: z.literal('shook'), seconds: z.number().min(0).max(100_000) }),
+  z.strictObject({
+    kind: z.literal('looked'),
+    saw: z.enum(SIGHTS),
+    seconds: z
+      .number()
+      .finite()
+      .gt(0, 'must be after the mixing')
+      .max(60 * 86_400),
+    predicted: z
+      .strictObject({
+        medianS: z.number().finite().gt(0),
+        bandFactor: z.number().finite().gt(1).max(1000),
+        tool: z.enum(TOOLS),
+        binder: z.string().max(40),
+      })
+      .nullable(),
+    note: words,
+  }),
   z.strictObject({ kind: z.literal('split') }),
 ]) as unknown as z.ZodType<TrialEvent>;
 
@@ -152,6 +171,26 @@ export const newEventSchema = z.strictObject({
   happenedAt: z.iso.datetime().optional(),
 });
 export type NewEvent = z.infer<typeof newEventSchema>;
+
+/** One page of what happened in the whole kitchen, newest first. */
+export const logQuerySchema = z.strictObject({
+  /** Older than this entry. */
+  before: z.coerce.number().int().min(1).optional(),
+  q: z.string().max(200).default(''),
+  cook: z.string().max(64).default(''),
+});
+export interface LogEntry extends TrialEventRecord {
+  readonly place: number;
+  readonly trialId: string;
+  readonly formulaId: FormulaId;
+  readonly formulaName: string | null;
+  readonly version: number;
+}
+export interface LogAnswer {
+  readonly entries: readonly LogEntry[];
+  /** Ask for what is before it; null at the end. */
+  readonly next: number | null;
+}
 
 /** How the versions of a formula stand: by formula, then by version. */
 export type Standings = Readonly<Record<string, Readonly<Record<number, VersionStanding>>>>;

@@ -1,5 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { DevicesAnswer, DevicesFrame, PanelRecord, TimersAnswer, TrialRecord } from '#contract';
+import type {
+  DevicesAnswer,
+  DevicesFrame,
+  LogAnswer,
+  PanelRecord,
+  Standings,
+  TimersAnswer,
+  TrialRecord,
+} from '#contract';
 import { cardsFor } from '#core/sensory';
 import { simulatedInstruments } from './devices/simulated';
 import type { RunningKitchen } from './start';
@@ -276,5 +284,48 @@ describe('side by side over HTTP', () => {
       400,
     );
     expect((await client.post('panels', panel('s3', { tasters: 0 }))).status).toBe(400);
+  });
+});
+
+describe('the kitchen’s log', () => {
+  const noted = (id: string, note: string) => ({
+    ...{ id, by },
+    event: { kind: 'looked', saw: 'fine', seconds: 600, predicted: null, note },
+  });
+  it('comes newest first, a page at a time, and is searched by words and cook', async () => {
+    await client.post('trials', jar('log'));
+    for (let i = 1; i <= 55; i++)
+      await client.post('trials/log/events', noted(`l${i}`, `look ${i}, 100% clear`));
+    const first = (await client.get<LogAnswer>('log')).body;
+    expect(first.entries).toHaveLength(50);
+    expect(first.entries[0]).toMatchObject({ id: 'l55', formulaName: 'House', version: 1 });
+    const second = (await client.get<LogAnswer>(`log?before=${first.next!}`)).body;
+    expect(second.entries[0]!.id).toBe('l5');
+    expect((await client.get<LogAnswer>('log?q=LOOK%2055')).body.entries.map(({ id }) => id)).toEqual([
+      'l55',
+    ]);
+    // A per cent sign is a per cent sign.
+    expect((await client.get<LogAnswer>('log?q=100%25')).body.entries).toHaveLength(50);
+    expect((await client.get<LogAnswer>('log?q=5%25')).body.entries).toHaveLength(0);
+    expect((await client.get<LogAnswer>('log?cook=nobody')).body.entries).toEqual([]);
+    expect((await client.get('log?before=yesterday')).status).toBe(400);
+  });
+  it('says how versions stand, and a later “not right” takes it back', async () => {
+    const taste = (id: string, right: boolean) => ({
+      ...{ id, by },
+      event: {
+        ...{ kind: 'tasted', on: 'leaf', temperatureC: null, minutesAfterShake: null, rows: {}, bite: null },
+        ...{ flat: !right, right, note: '', drawnG: 2 },
+      },
+    });
+    for (const name of ['p1', 'p2']) {
+      await client.post('trials', jar(name));
+      await client.post(`trials/${name}/events`, taste(`${name}-r`, true));
+    }
+    const state = async (): Promise<unknown> =>
+      (await client.get<Standings>('standings')).body['house']?.[1]?.state;
+    expect(await state()).toBe('proven');
+    await client.post('trials/p2/events', taste('p2-n', false));
+    expect(await state()).toBe('tried');
   });
 });

@@ -28,6 +28,14 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/versions/VersionsPage')).VersionsPage }),
       },
       {
+        path: 'formulas/:id/log',
+        lazy: async () => ({ Component: (await import('./features/log/LogPage')).LogPage }),
+      },
+      {
+        path: 'log',
+        lazy: async () => ({ Component: (await import('./features/log/KitchenLogPage')).KitchenLogPage }),
+      },
+      {
         path: 'from-pantry',
         lazy: async () => ({
           Component: (await import('./features/fromPantry/FromPantryPage')).FromPantryPage,

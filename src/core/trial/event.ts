@@ -1,4 +1,5 @@
 /** What happens to a jar. Events are only ever added; a mistake is answered by a correction, never erased. */
+import type { Tool } from '#core/formula';
 import type { Step, TrialLine } from './step';
 import type { Tasting } from './tasting';
 
@@ -14,6 +15,17 @@ export interface Reading {
 
 export const PLAN_REASONS = ['poured-too-much', 'left-out', 'swapped', 'mend', 'rescue', 'by-hand'] as const;
 export type PlanReason = (typeof PLAN_REASONS)[number];
+
+export const SIGHTS = ['fine', 'thin-layer', 'split'] as const;
+export type Sight = (typeof SIGHTS)[number];
+
+/** What the model said of the hold when somebody looked. */
+export interface Predicted {
+  readonly medianS: number;
+  readonly bandFactor: number;
+  readonly tool: Tool;
+  readonly binder: string;
+}
 
 export type TrialEvent =
   | ({ readonly kind: 'tasted' } & Tasting)
@@ -51,6 +63,15 @@ export type TrialEvent =
       readonly reading: Reading;
     }
   | { readonly kind: 'shook'; readonly seconds: number }
+  /** A look at how it stands, so long after it was mixed. */
+  | {
+      readonly kind: 'looked';
+      readonly saw: Sight;
+      readonly seconds: number;
+      /** Null: nothing was predicted. */
+      readonly predicted: Predicted | null;
+      readonly note: string;
+    }
   /** The emulsion broke. */
   | { readonly kind: 'split' };
 

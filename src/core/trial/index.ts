@@ -1,14 +1,28 @@
 export {
   isKind,
   PLAN_REASONS,
+  SIGHTS,
   SOURCES,
   standingEvents,
   type LoggedEvent,
   type PlanReason,
+  type Predicted,
+  type Sight,
   type Reading,
   type Source,
   type TrialEvent,
 } from './event';
+export { learnHold, lessonOf, type HoldLesson, type LearntHold } from './learnHold';
+export {
+  bottleChanges,
+  drifts,
+  keepsFailing,
+  madeSince,
+  type BottleChange,
+  type Drift,
+  type Failing,
+  type KitchenJar,
+} from './kitchenNews';
 export { observationsOf, shiftedStyle, type Observation, type Shift } from './learnWindows';
 export {
   currentStep,
@@ -31,7 +45,7 @@ export {
   type Moved,
   type Rescaling,
 } from './repair';
-export { BITE_WORDS, ON_WORDS, ROW_WORDS, sayDeed, sayTasting } from './sayTrial';
+export { BITE_WORDS, ON_WORDS, ROW_WORDS, sayDeed, sayTasting, SIGHT_WORDS } from './sayTrial';
 export {
   DEEDS,
   makingSteps,

@@ -2,6 +2,7 @@
 import { COMPLAINT_WORDS } from '#core/balance';
 import { TOOL_VALUES } from '#core/emulsion';
 import type { Tool } from '#core/formula';
+import type { Sight } from './event';
 import type { DoStep } from './step';
 import { complaintsOf, type Bite, type TastedOn, type TasteRow, type Tasting } from './tasting';
 
@@ -55,3 +56,9 @@ export function sayDeed({ deed, said }: DoStep, tool: Tool): string {
       return 'As written';
   }
 }
+
+export const SIGHT_WORDS: Readonly<Record<Sight, string>> = {
+  fine: 'still fine',
+  'thin-layer': 'a thin layer',
+  split: 'split',
+};

@@ -1,4 +1,5 @@
 /** Tables. Formulas are kept whole as JSON: they are read and changed whole, and never queried into. */
+import { sql } from 'drizzle-orm';
 import {
   bigserial,
   doublePrecision,
@@ -133,6 +134,8 @@ export const trialEvents = pgTable(
       .notNull()
       .references(() => trials.id),
     event: jsonb('event').$type<TrialEvent>().notNull(),
+    /** Of its own, so that years of notes are searched without opening every event. */
+    note: text('note').generatedAlwaysAs(sql`event->>'note'`),
     by: jsonb('by').$type<By>().notNull(),
     /** By the device's clock; what waited for the network happened before it was recorded. */
     happenedAt: moment('happened_at'),

@@ -7,6 +7,7 @@ import type {
   FormulaRecord,
   FreezeAnswer,
   FreezeRequest,
+  LogAnswer,
   MadeRecord,
   MeasureRecord,
   NewFormula,
@@ -40,6 +41,9 @@ const put = <T extends { readonly id: string }>(place: string, body: T) => ({
   method: 'PUT',
   body,
 });
+
+/** What is told of the whole kitchen's jars, apart from the jars of one formula. */
+export const ALL_TRIALS = { type: 'Trials', id: 'ALL' } as const;
 
 export const kitchenApi = createApi({
   reducerPath: 'api',
@@ -133,11 +137,15 @@ export const kitchenApi = createApi({
     }),
     beginTrial: build.mutation<TrialRecord, NewTrial>({
       query: (body) => ({ url: 'trials', method: 'POST', body }),
-      invalidatesTags: (_result, _error, { formulaId }) => [{ type: 'Trials', id: formulaId }],
+      invalidatesTags: (_result, _error, { formulaId }) => [{ type: 'Trials', id: formulaId }, ALL_TRIALS],
     }),
     /** The kitchen's latest jars, whatever they are of. */
-    standings: build.query<Standings, void>({ query: () => 'standings', providesTags: ['Trials'] }),
-    latestTrials: build.query<TrialRecord[], void>({ query: () => 'trials', providesTags: ['Trials'] }),
+    kitchenLog: build.query<LogAnswer, { before?: number; q: string; cook: string }>({
+      query: (params) => ({ url: 'log', params }),
+      providesTags: [ALL_TRIALS],
+    }),
+    standings: build.query<Standings, void>({ query: () => 'standings', providesTags: [ALL_TRIALS] }),
+    latestTrials: build.query<TrialRecord[], void>({ query: () => 'trials', providesTags: [ALL_TRIALS] }),
     /** Sent by the outbox alone: there it is kept until it is recorded. */
     recordEvent: build.mutation<TrialRecord, NewEvent & { trialId: string; formulaId: FormulaId }>({
       query: ({ trialId, formulaId: _formulaId, ...body }) => ({
@@ -246,6 +254,7 @@ export const {
   useClaimScaleMutation,
   useDevicesQuery,
   useEndTimerMutation,
+  useKitchenLogQuery,
   useLatestTrialsQuery,
   useMoveHandMutation,
   useReleaseScaleMutation,

@@ -41,7 +41,7 @@ export function useJars(formulaId: FormulaId): {
 const MADE_ALREADY: MakingPlan = {
   ...{ scaleFactor: 1, plannedVolumeMl: 0, tool: 'shake', seconds: 20, roomC: null, bottles: {}, steps: [] },
 };
-export const makingOf = ({ making }: TrialRecord): MakingPlan => making ?? MADE_ALREADY;
+export const makingOf = ({ making }: Pick<TrialRecord, 'making'>): MakingPlan => making ?? MADE_ALREADY;
 
 export const statesOf = ({ making, events }: TrialRecord): readonly StepState[] =>
   stepStates(making?.steps ?? [], events);

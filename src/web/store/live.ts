@@ -1,11 +1,13 @@
 /** News from the server, so that two screens on one making see each other's steps. */
 import { useEffect } from 'react';
-import { kitchenApi } from '../api/kitchenApi';
+import { ALL_TRIALS, kitchenApi } from '../api/kitchenApi';
 import type { FormulaId } from '#core/formula';
 import { resumeOutbox } from './outbox';
 import { useAppDispatch } from './store';
 
 type News = { readonly about: 'trials'; readonly formulaId: FormulaId } | { readonly about: 'timers' };
+
+const QUIET_MS = 2000;
 
 /** Open while the page is looked at: a browser has only few connections to give. */
 export function useLive(listens: boolean): void {
@@ -13,6 +15,7 @@ export function useLive(listens: boolean): void {
   useEffect(() => {
     if (!listens) return undefined;
     let source: EventSource | null = null;
+    let quiet: ReturnType<typeof setTimeout> | undefined;
     const onNews = ({ data }: MessageEvent<string>): void => {
       const news = JSON.parse(data) as News;
       dispatch(
@@ -20,6 +23,10 @@ export function useLive(listens: boolean): void {
           news.about === 'timers' ? ['Timers'] : [{ type: 'Trials', id: news.formulaId }],
         ),
       );
+      if (news.about !== 'trials') return;
+      // Step follows step at the counter: the whole kitchen's jars are asked for once it is quiet.
+      clearTimeout(quiet);
+      quiet = setTimeout(() => dispatch(kitchenApi.util.invalidateTags([ALL_TRIALS])), QUIET_MS);
     };
     let opened = false;
     const open = (): void => {
@@ -45,6 +52,7 @@ export function useLive(listens: boolean): void {
     document.addEventListener('visibilitychange', onVisibility);
     return () => {
       document.removeEventListener('visibilitychange', onVisibility);
+      clearTimeout(quiet);
       close();
     };
   }, [listens, dispatch]);

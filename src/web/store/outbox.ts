@@ -133,7 +133,11 @@ function showRecorded(trial: TrialRecord): void {
       known.id === trial.id && known.events.length <= trial.events.length ? trial : known,
     );
   store.dispatch(kitchenApi.util.updateQueryData('trials', trial.formulaId, swap));
-  store.dispatch(kitchenApi.util.updateQueryData('latestTrials', undefined, swap));
+  store.dispatch(
+    kitchenApi.util.updateQueryData('latestTrials', undefined, (list) =>
+      list.some(({ id }) => id === trial.id) ? swap(list) : [trial, ...list],
+    ),
+  );
 }
 
 /** What waited when the page was last left. */

@@ -41,15 +41,19 @@ export function useStyles(): readonly KitchenStyle[] {
 /** What tasters said, by the style their jars aimed at. */
 function useSaid(): ReadonlyMap<string, readonly Observation[]> {
   const trials = useLatestTrialsQuery().data;
-  const { catalogue } = useKitchen();
+  const { catalogue, settings } = useKitchen();
+  const { learning } = settings;
   return useMemo(() => {
     const found = new Map<string, Observation[]>();
+    if (!learning.windows) return found;
     for (const { styleId, lines, events } of trials ?? []) {
+      const last = events.findLast(({ event }) => event.kind === 'tasted')?.at ?? '';
+      if (learning.since !== null && last < learning.since) continue;
       if (styleId === null || !events.some(({ event }) => event.kind === 'tasted')) continue;
       found.set(styleId, [...(found.get(styleId) ?? []), ...observationsOf(lines, events, catalogue)]);
     }
     return found;
-  }, [trials, catalogue]);
+  }, [trials, catalogue, learning]);
 }
 
 /** The style aimed at, with the ratio the cook set as its target; null while none is chosen. */

@@ -5,6 +5,7 @@ const STAGES = [
   { path: 'make', label: 'Make' },
   { path: 'taste', label: 'Taste' },
   { path: 'versions', label: 'Versions' },
+  { path: 'log', label: 'Log' },
 ] as const;
 
 /** The stages of one formula, in working order. */

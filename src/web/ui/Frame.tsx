@@ -8,6 +8,7 @@ import { Timers } from './Timers';
 const PLACES = [
   { to: '/', label: 'Shelf' },
   { to: '/pantry', label: 'Pantry' },
+  { to: '/log', label: 'Log' },
   { to: '/measures', label: 'My measures' },
   { to: '/settings', label: 'Settings' },
 ] as const;

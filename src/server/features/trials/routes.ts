@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { formulaIdSchema, newEventSchema, newTrialSchema, trialIdSchema } from '#contract';
+import { formulaIdSchema, logQuerySchema, newEventSchema, newTrialSchema, trialIdSchema } from '#contract';
 import type { InstrumentInfo } from '#contract';
 import type { TrialEvent } from '#core/trial';
 import { ApiError, parse } from '../../http/apiError';
@@ -12,6 +12,10 @@ export function trialRoutes(store: TrialStore, hub: LiveHub, instruments: readon
 
   router.get('/formulas/:id/trials', async (request, response) => {
     response.json(await store.ofFormula(parse(formulaIdSchema, request.params.id, 'Formula id')));
+  });
+
+  router.get('/log', async (request, response) => {
+    response.json(await store.log(parse(logQuerySchema, request.query, 'Search')));
   });
 
   router.get('/standings', async (_request, response) => {

@@ -1,10 +1,18 @@
-import { and, asc, desc, eq, inArray } from 'drizzle-orm';
+import { and, asc, desc, eq, ilike, inArray, lt, sql } from 'drizzle-orm';
 import type { z } from 'zod';
-import type { NewEvent, newTrialSchema, Standings, TrialEventRecord, TrialRecord } from '#contract';
+import type {
+  LogAnswer,
+  logQuerySchema,
+  NewEvent,
+  newTrialSchema,
+  Standings,
+  TrialEventRecord,
+  TrialRecord,
+} from '#contract';
 import type { FormulaId } from '#core/formula';
 import { standingOf, versionState, type Standing } from '#core/trial';
 import type { Database } from '../../db/client';
-import { trialEvents, trials, versions } from '../../db/schema';
+import { formulas, trialEvents, trials, versions } from '../../db/schema';
 
 export type TrialOutcome =
   | { readonly status: 'recorded'; readonly trial: TrialRecord }
@@ -15,6 +23,11 @@ type EventRow = typeof trialEvents.$inferSelect;
 
 /** As the schema leaves it: with its defaults filled in. */
 export type CheckedTrial = z.output<typeof newTrialSchema>;
+
+export type LogQuery = z.output<typeof logQuerySchema>;
+const LOG_PAGE = 50;
+/** What is typed is looked for as it stands: % and _ are no wildcards. */
+const likeText = (word: string): string => word.replace(/[\\%_]/g, '\\$&');
 
 /** Jars of the whole kitchen that are read at once. */
 const MOST_AT_ONCE = 300;
@@ -61,6 +74,52 @@ export class TrialStore {
 
   private remember({ id, formulaId, version, events }: TrialRecord): void {
     this.standings?.set(id, { formulaId, version, standing: standingOf(events) });
+  }
+
+  /** What happened in the whole kitchen, newest first, a page at a time. Words are looked for in the notes. */
+  async log({ before, q, cook }: LogQuery): Promise<LogAnswer> {
+    const words = q.toLowerCase().split(/\s+/).filter(Boolean);
+    // The page first, then what it is about: joining everything that fits would cost more than finding it.
+    const found = this.db
+      .select()
+      .from(trialEvents)
+      .where(
+        and(
+          before === undefined ? undefined : lt(trialEvents.place, before),
+          cook ? eq(sql`${trialEvents.by}->>'cookId'`, cook) : undefined,
+          ...words.map((word) => ilike(trialEvents.note, `%${likeText(word)}%`)),
+          // What was only done, not weighed or said, would drown the rest.
+          sql`${trialEvents.event}->>'kind' <> 'did'`,
+        ),
+      )
+      .orderBy(desc(trialEvents.place))
+      .limit(LOG_PAGE + 1)
+      .as('found');
+    const rows = await this.db
+      .select({
+        place: found.place,
+        id: found.id,
+        trialId: found.trialId,
+        event: found.event,
+        by: found.by,
+        happenedAt: found.happenedAt,
+        createdAt: found.createdAt,
+        formulaId: trials.formulaId,
+        version: trials.version,
+        formulaName: sql<string | null>`${formulas.content}->>'name'`,
+      })
+      .from(found)
+      .innerJoin(trials, eq(trials.id, found.trialId))
+      .leftJoin(formulas, eq(formulas.id, trials.formulaId))
+      .orderBy(desc(found.place));
+    const page = rows.slice(0, LOG_PAGE);
+    return {
+      entries: page.map(({ happenedAt, createdAt, ...row }) => ({
+        ...row,
+        at: isoTime(happenedAt ?? createdAt),
+      })),
+      next: rows.length > LOG_PAGE ? page.at(-1)!.place : null,
+    };
   }
 
   /** The kitchen's latest, newest first. */

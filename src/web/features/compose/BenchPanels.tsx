@@ -8,6 +8,7 @@ import type { KitchenStyle } from '../../store/styles';
 import { KeyHelp } from '../../ui/KeyHelp';
 import type { Shortcut } from '../../ui/shortcuts';
 import { AdditionPanel } from './AdditionPanel';
+import type { LearntReading } from '../../store/learnt';
 import { ROW_KEYS } from './benchKeys';
 import { CautionPanel } from './CautionPanel';
 import { HoldPanel } from './HoldPanel';
@@ -41,6 +42,7 @@ interface BenchPanelsProps {
   readonly onEdit: (next: Formula) => void;
   readonly onStyle: () => void;
   readonly temperatureC: number;
+  readonly learnt: LearntReading;
   readonly onTemperature: (temperatureC: number) => void;
   readonly onClose: () => void;
 }
@@ -115,6 +117,7 @@ export function BenchPanels(props: BenchPanelsProps) {
           context={props.context}
           kitchen={kitchen}
           temperatureC={props.temperatureC}
+          learnt={props.learnt}
           onEdit={onEdit}
           onTemperature={props.onTemperature}
           onClose={onClose}

@@ -21,6 +21,7 @@ import {
   type WorkingFormula,
 } from '../../store/workingSlice';
 import { useShortcuts } from '../../ui/shortcuts';
+import { useLearntHold } from '../../store/learnt';
 import { useHolds } from '../../workers/useHolds';
 import { AddLine } from './AddLine';
 import { benchShortcuts } from './benchKeys';
@@ -88,7 +89,8 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
     () => [holdAskedOf(judgement, reckoning, vessel, mixedWith(formula, vessel), temperatureC)],
     [judgement, reckoning, vessel, formula, temperatureC],
   );
-  const [holdReading] = useHolds(holdAsked);
+  const [modelReading] = useHolds(holdAsked);
+  const learnt = useLearntHold(modelReading ?? null, id, mixedWith(formula, vessel).tool);
   const styles = useStyles();
   const style = aimOf(formula, styles);
   const { baseVersion } = working;
@@ -250,7 +252,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
             onNewVessel={show('vessel')}
             onScale={show('scale')}
             onRound={show('round')}
-            reading={holdReading ?? null}
+            reading={learnt.reading}
             keeping={judgement.keeping}
             temperatureC={temperatureC}
             onTemperature={setStands}
@@ -387,6 +389,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
           onEdit={edit}
           onStyle={show('style')}
           temperatureC={temperatureC}
+          learnt={learnt}
           onTemperature={setStands}
           onClose={() => {
             setPanel(null);

@@ -27,6 +27,7 @@ import { freshAmountText, takeDoses } from '../../store/balanceEdits';
 import { newId } from '../../store/device';
 import { holdAskedOf, mixedWith } from '../../store/holdOf';
 import type { Kitchen } from '../../store/kitchen';
+import type { LearntReading } from '../../store/learnt';
 import { readDecimal } from '../../readDecimal';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -44,6 +45,8 @@ interface HoldPanelProps {
   readonly context: ReadingContext;
   readonly kitchen: Kitchen;
   readonly temperatureC: number;
+  /** As this kitchen's own looks moved it. */
+  readonly learnt: LearntReading;
   readonly onEdit: (next: Formula) => void;
   readonly onTemperature: (temperatureC: number) => void;
   readonly onClose: () => void;
@@ -69,6 +72,7 @@ export function HoldPanel(props: HoldPanelProps) {
     context,
     kitchen,
     temperatureC,
+    learnt,
     onEdit,
     onTemperature,
     onClose,
@@ -147,7 +151,12 @@ export function HoldPanel(props: HoldPanelProps) {
           problem={secondsFit ? null : '1 to 3600 seconds.'}
         />
         <div className="min-w-60 flex-1" data-testid="hold-now">
-          <p className="font-semibold">{sayNow(now)}</p>
+          <p className="font-semibold">{sayNow(now?.status === 'known' ? learnt.reading : now)}</p>
+          {learnt.why && (
+            <p className="text-sm" data-testid="learnt">
+              {learnt.why} Look at them, or switch it off, in its log.
+            </p>
+          )}
           {hold && (
             <p className="text-sm">
               {LIMIT_WORDS[hold.limitedBy]} {sayCold(hold)}

@@ -73,7 +73,7 @@ function Measures({ records }: { records: readonly MeasureRecord[] }) {
                         {UNIT_WORDS[record.unit]} of{' '}
                         {inSentence(catalogue.get(record.ingredientId)?.name ?? record.ingredientId)}
                       </th>
-                      <td className="pr-2 font-semibold">{grams(meanG)}</td>
+                      <td className="pr-2 font-semibold whitespace-nowrap">{grams(meanG)}</td>
                       <td className="pr-2">
                         {grams(massG.low)} and {grams(massG.high)}
                         {record.weighings.length === 1 && ' (estimate)'}

@@ -167,7 +167,7 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
           {result.spreadG === null ? '' : `, spread ± ${grams(result.spreadG)}`}; one falls between{' '}
           {grams(result.massG.low)} and {grams(result.massG.high)}
           {weighings.length < ENOUGH &&
-            `. Weigh it ${ENOUGH - weighings.length} more times to know the spread`}
+            `. Weigh it ${ENOUGH - weighings.length === 1 ? 'once' : 'twice'} more to know the spread`}
           .
         </p>
       )}

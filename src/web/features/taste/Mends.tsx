@@ -9,14 +9,13 @@ import {
   type Remedy,
   type RemedyRequest,
 } from '#core/balance';
-import { composition } from '#core/composition';
-import { holdRequest, sayHoldMove, usualTemperatureC, type HoldRequest } from '#core/emulsion';
-import type { Formula, ReadingContext, Tool } from '#core/formula';
+import { sayHoldMove, type HoldRequest } from '#core/emulsion';
+import type { Formula, ReadingContext } from '#core/formula';
 import type { Style } from '#core/palate';
-import { judgePortions, type JudgedPortion } from '#core/reckoning';
+import type { JudgedPortion } from '#core/reckoning';
 import type { Said } from '#core/trial';
-import { heightOfMl, type Vessel } from '#core/vessel';
 import { freshAmountText } from '../../store/balanceEdits';
+import { makingHold, type MixedIn } from '../../store/jarHold';
 import { entryOf, type Kitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
 import { ChangeEffect } from '../../ui/ChangeEffect';
@@ -25,15 +24,8 @@ import { Working } from '../../ui/Working';
 import { useHolds, type HoldReading } from '../../workers/useHolds';
 import { useSearch } from '../../workers/useSearch';
 
-/** How the jar is mixed and how high it stands, for its hold. */
-export interface Standing {
-  readonly tool: Tool;
-  readonly seconds: number;
-  readonly vessel: Vessel;
-}
-
 interface MendsProps {
-  readonly mixed: Standing;
+  readonly mixed: MixedIn;
   readonly portions: readonly JudgedPortion[];
   readonly said: readonly Said[];
   readonly style: Style | null;
@@ -83,7 +75,7 @@ export function Mends({
   const holdsAsked = useMemo(() => {
     if (search.status !== 'done') return NO_HOLDS;
     const after = search.answer.remedies.map(({ doses }) => withDoses(portions, doses));
-    return [portions, ...after].map((jar) => holdAsked(jar, mixed));
+    return [portions, ...after].map((jar) => makingHold(jar, mixed));
   }, [search, portions, mixed]);
   const [holdNow, ...holdsAfter] = useHolds(holdsAsked);
   const say = (massG: number, ingredient: Parameters<typeof freshAmountText>[1]): string =>
@@ -164,21 +156,7 @@ export function Mends({
   );
 }
 
-const NO_HOLDS: readonly HoldRequest[] = [];
-
-function holdAsked(
-  portions: readonly JudgedPortion[],
-  { tool, seconds, vessel }: Standing,
-): HoldRequest | null {
-  const { mixedVolumeMl } = composition(portions);
-  if (!(mixedVolumeMl > 0)) return null;
-  const volumeMl = Math.min(mixedVolumeMl, vessel.brimfulVolumeMl);
-  return holdRequest(portions, {
-    ...{ tool, seconds, volumeMl, fillShare: volumeMl / vessel.brimfulVolumeMl },
-    heightM: Math.max(0.005, heightOfMl(vessel.outline, volumeMl) / 1000),
-    temperatureC: usualTemperatureC(judgePortions(portions).keeping.cold),
-  });
-}
+const NO_HOLDS: readonly (HoldRequest | null)[] = [];
 
 function sayMove(before: HoldReading | null | undefined, after: HoldReading | null | undefined): string {
   if (!before || !after) return '';

@@ -36,7 +36,7 @@ import { Chips } from '../../ui/Chips';
 import { Field } from '../../ui/Field';
 import { JarCautions } from '../../ui/JarCautions';
 import { Measured } from '../../ui/Measured';
-import { JarLog } from './JarLog';
+import { JarLog } from '../../ui/JarLog';
 import { KeepVersion } from './KeepVersion';
 import { Mends } from './Mends';
 import { TasteRows } from './TasteRows';

@@ -1,10 +1,19 @@
 import type { ReactNode } from 'react';
 import type { Settings } from '#contract';
+import { sayDuration } from '#core/emulsion';
 import type { Catalogue, IngredientId } from '#core/ingredient';
-import { sayDeed, sayTasting, standingEvents, stepStates, trialLines, type TrialEvent } from '#core/trial';
-import { useCooksQuery } from '../../api/kitchenApi';
-import { formatAmount, formatMoment, formatNumber, inSentence } from '../../format';
-import { makingOf, type Jar } from '../../store/jars';
+import {
+  SIGHT_WORDS,
+  sayDeed,
+  sayTasting,
+  standingEvents,
+  stepStates,
+  trialLines,
+  type TrialEvent,
+} from '#core/trial';
+import { useCooksQuery } from '../api/kitchenApi';
+import { formatAmount, formatMoment, formatNumber, inSentence } from '../format';
+import { makingOf, type Jar } from '../store/jars';
 
 const PLAN_WORDS = {
   'poured-too-much': 'Poured otherwise than planned',
@@ -31,9 +40,7 @@ export function JarLog({ jar, catalogue, settings }: { jar: Jar; catalogue: Cata
       settings,
     );
   };
-  const amount = (massG: number, id: IngredientId): string =>
-    `${formatAmount(massG, 'g', settings)} ${inSentence(catalogue.get(id)?.name ?? id)}`;
-  const words = (event: TrialEvent): ReactNode => sayEvent(event, jar, amount, settings);
+  const words = useEventWords(catalogue, settings);
   return (
     <ol className="text-sm" data-testid="jar-log">
       <LogLine at={jar.at} who={who(jar.by.cookId)} mass={massAfter(0)}>
@@ -47,26 +54,37 @@ export function JarLog({ jar, catalogue, settings }: { jar: Jar; catalogue: Cata
           mass={jar.waiting.has(id) ? 'waiting' : massAfter(i + 1)}
           undone={event.kind !== 'corrected' && !stands.has(id)}
         >
-          {words(event)}
+          {words(event, jar)}
         </LogLine>
       ))}
     </ol>
   );
 }
 
+/** An event as a sentence, as it stands in every log. */
+export function useEventWords(
+  catalogue: Catalogue,
+  settings: Settings,
+): (event: TrialEvent, jar: Pick<Jar, 'making' | 'events'> | null) => ReactNode {
+  const amount = (massG: number, id: IngredientId): string =>
+    `${formatAmount(massG, 'g', settings)} ${inSentence(catalogue.get(id)?.name ?? id)}`;
+  return (event, jar) => sayEvent(event, jar, amount, settings);
+}
+
 const SOURCE_WORDS = { simulated: ', simulated', typed: ', typed', device: '' } as const;
 
 function sayEvent(
   event: TrialEvent,
-  jar: Jar,
+  jar: Pick<Jar, 'making' | 'events'> | null,
   amount: (massG: number, id: IngredientId) => string,
   settings: Settings,
 ): ReactNode {
-  const states = stepStates(makingOf(jar).steps, jar.events);
+  const making = makingOf({ making: jar?.making ?? null });
+  const states = stepStates(making.steps, jar?.events ?? []);
   const stepWords = (stepId: string): string => {
     const step = states.find((state) => state.step.id === stepId)?.step;
     if (!step) return 'a step';
-    if (step.kind === 'do') return sayDeed(step, makingOf(jar).tool).toLowerCase();
+    if (step.kind === 'do') return sayDeed(step, making.tool).toLowerCase();
     return amount(0, step.kind === 'weigh' ? step.line.ingredientId : step.ingredientId).replace(
       /^\S+ g /,
       '',
@@ -125,6 +143,13 @@ function sayEvent(
       );
     case 'shook':
       return <>Shaken</>;
+    case 'looked':
+      return (
+        <>
+          Looked at it {sayDuration(event.seconds)} after the shake: {SIGHT_WORDS[event.saw]}
+          {event.note && `: ${event.note}`}
+        </>
+      );
     case 'split':
       return <>It split</>;
   }

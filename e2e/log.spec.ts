@@ -1,0 +1,62 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible } from './axe';
+import { Compose } from './bench';
+
+test('looks at a jar: the band narrows, is said why, switched off and remembered again', async ({ page }) => {
+  test.setTimeout(90_000);
+  const compose = new Compose(page);
+  await compose.fresh('50 g red wine vinegar', '2 g salt', '5 g Dijon mustard', '120 g olive oil');
+  await compose.saved();
+  await page.getByRole('button', { name: 'How to make it hold' }).click();
+  const said = page.getByTestId('hold-now').getByRole('paragraph').first();
+  await expect(said).toContainText(/Holds about/);
+  const before = await said.textContent();
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'Taste', exact: true }).click();
+  await page.getByRole('button', { name: /is made already$/ }).click();
+  await expect(page.getByTestId('jar-log')).toBeVisible();
+  await page.getByRole('link', { name: 'Log', exact: true }).last().click();
+  await expect(page.getByRole('heading', { name: 'Look at jar 1' })).toBeVisible();
+  const since = page.getByLabel('Minutes since the shake');
+  await since.fill('soon');
+  await expect(page.getByText('Minutes above nothing.')).toBeVisible();
+  await since.fill('480');
+  await page.getByLabel('In your own words').fill('a hair of water at the bottom');
+  await page.getByRole('button', { name: 'A thin layer' }).click();
+  await expect(page.getByTestId('lessons')).toContainText('apart at 8 h');
+  await expect(page.getByTestId('jar-log').last()).toContainText('a thin layer: a hair of water');
+  await expectAccessible(page);
+  await page.getByLabel('Search the notes').fill('HAIR of');
+  await expect(page.getByTestId('jar')).toHaveCount(1);
+  await page.getByLabel('Search the notes').fill('moonlight');
+  await expect(page.getByText('No jar fits this search.')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Compose' }).click();
+  await page.getByRole('button', { name: 'How to make it hold' }).click();
+  await expect(page.getByTestId('learnt')).toContainText('The model alone says');
+  await expect(said).not.toHaveText(before!);
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'Log', exact: true }).last().click();
+  await page.getByLabel('Looks move predicted holds').uncheck();
+  await expect(page.getByText('The model alone speaks now.')).toBeVisible();
+  await page.getByLabel('Looks move predicted holds').check();
+  await page.getByRole('button', { name: 'Forget what was learnt so far' }).click();
+  await expect(page.getByText('Nobody has looked at a jar of this yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Remember it again' }).click();
+  await expect(page.getByTestId('lessons')).toBeVisible();
+});
+
+test('the kitchen’s log: newest first, searched, and what it comes to; the shelf says what is proven', async ({
+  page,
+}) => {
+  await page.goto('/log');
+  const entries = page.getByTestId('kitchen-log').getByRole('listitem');
+  await expect(entries.first()).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Made this week' })).toContainText('Walnut & cider house');
+  await expectAccessible(page);
+  await page.getByLabel('Search the notes').fill('bitter leaves');
+  await expect(entries).toHaveCount(1);
+  await expect(entries).toContainText('Walnut & cider house v2');
+  await page.goto('/?state=tried');
+  await expect(page.getByRole('link', { name: /House mayonnaise/ })).toContainText('tried');
+});

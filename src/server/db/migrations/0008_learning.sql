@@ -1,0 +1,1 @@
+UPDATE "settings" SET "content" = '{"learning": {"holds": true, "windows": true, "since": null}}'::jsonb || "content";

@@ -1,0 +1,1 @@
+ALTER TABLE "trial_events" ADD COLUMN "note" text GENERATED ALWAYS AS (event->>'note') STORED;

@@ -1,0 +1,65 @@
+/** One measure over the makings of a formula, with how each was judged. */
+import { CategoryScale, Chart, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
+import { Line } from 'react-chartjs-2';
+
+Chart.register(CategoryScale, Legend, LinearScale, LineElement, PointElement, Tooltip);
+Chart.defaults.font.family = "'Atkinson Hyperlegible Next', system-ui, sans-serif";
+Chart.defaults.color = '#17201b';
+Chart.defaults.animation = false;
+
+export interface MadePoint {
+  readonly label: string;
+  readonly value: number | null;
+  readonly right: boolean | null;
+}
+
+interface MakingsChartProps {
+  readonly title: string;
+  readonly unit: string;
+  readonly points: readonly MadePoint[];
+  /** Edges of the style's window; null: none. */
+  readonly band: { readonly low: number; readonly high: number } | null;
+}
+
+const [INK, BAND] = ['#124b39', '#b12f5b'];
+
+export function MakingsChart({ title, unit, points, band }: MakingsChartProps) {
+  const flat = (value: number, label: string) => ({
+    ...{ label, data: points.map(() => value), borderColor: BAND, borderWidth: 1 },
+    ...{ borderDash: [4, 4], pointRadius: 0 },
+  });
+  const says = points
+    .map(({ label, value }) => `${label}: ${value === null ? 'nothing' : value.toFixed(2)}`)
+    .join('; ');
+  return (
+    <div className="h-56">
+      <Line
+        role="img"
+        aria-label={`${title} over the makings. ${says}.`}
+        data={{
+          labels: points.map(({ label }) => label),
+          datasets: [
+            {
+              label: title,
+              data: points.map(({ value }) => value),
+              borderColor: INK,
+              backgroundColor: points.map(({ right }) => (right ? INK : '#ffffff')),
+              // Right as made is a filled circle, mended or not right a triangle: colour is never alone.
+              pointStyle: points.map(({ right }) =>
+                right === null ? 'cross' : right ? 'circle' : 'triangle',
+              ),
+              pointRadius: 6,
+              borderWidth: 2,
+            },
+            ...(band ? [flat(band.low, 'window from'), flat(band.high, 'window to')] : []),
+          ],
+        }}
+        options={{
+          maintainAspectRatio: false,
+          scales: { y: { title: { display: true, text: unit } } },
+          plugins: { legend: { display: false } },
+        }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,92 @@
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import type { FormulaId } from '#core/formula';
+import type { IngredientId } from '#core/ingredient';
+import { MEASURE_WORDS, sayMeasure } from '#core/palate';
+import { bottleChanges, drifts, keepsFailing, madeSince } from '#core/trial';
+import { useFormulasQuery, useLatestTrialsQuery } from '../../api/kitchenApi';
+import { useKitchen } from '../../store/kitchen';
+
+const WEEK_MS = 7 * 86_400_000;
+
+/** What the latest jars come to: made this week, what keeps failing, what drifts, which bottle changed things. */
+export function KitchenNews() {
+  const trials = useLatestTrialsQuery().data;
+  const formulas = useFormulasQuery().data ?? [];
+  const { catalogue } = useKitchen();
+  const news = useMemo(() => {
+    const jars = trials ?? [];
+    return {
+      week: madeSince(jars, new Date(Date.now() - WEEK_MS).toISOString()),
+      failing: keepsFailing(jars),
+      drifting: drifts(jars, catalogue),
+      bottles: bottleChanges(jars),
+    };
+  }, [trials, catalogue]);
+  const link = (id: FormulaId) => (
+    <Link to={`/formulas/${id}/log`} className="font-semibold text-bottle underline">
+      {formulas.find((record) => record.id === id)?.formula.name ?? 'a formula that is gone'}
+    </Link>
+  );
+  return (
+    <div className="grid content-start gap-3.5">
+      <News title="Made this week" none="Nothing yet this week.">
+        {news.week.map(({ formulaId, count }) => (
+          <li key={formulaId}>
+            {link(formulaId)}: {count === 1 ? 'one jar' : `${count} jars`}
+          </li>
+        ))}
+      </News>
+      <News title="Keeps failing" none="No formula: of two jars or more, most came out right as made.">
+        {news.failing.map(({ formulaId, failed, tasted }) => (
+          <li key={formulaId}>
+            {link(formulaId)}: {failed} of the last {tasted} jars were mended, or not right
+          </li>
+        ))}
+      </News>
+      <News title="Drifts" none="No formula of four jars or more moved by what a taster notices.">
+        {news.drifting.map(({ formulaId, measure, from, to }) => (
+          <li key={formulaId}>
+            {link(formulaId)}: {MEASURE_WORDS[measure].title} {sayMeasure(measure, from)} →{' '}
+            {sayMeasure(measure, to)} {MEASURE_WORDS[measure].unit}
+          </li>
+        ))}
+      </News>
+      <News
+        title="Bottles that changed things"
+        none="No bottle stands out yet. Name the bottle when a making begins."
+      >
+        {news.bottles.map((change) => (
+          <li key={`${change.formulaId} ${change.ingredientId} ${change.bottle}`}>
+            {link(change.formulaId)} with{' '}
+            {catalogue.get(change.ingredientId as IngredientId)?.name.toLowerCase() ?? change.ingredientId} “
+            {change.bottle}”: right as made {change.rightWith} of {change.madeWith}, with others{' '}
+            {change.rightWithout} of {change.madeWithout}
+          </li>
+        ))}
+      </News>
+      <p className="text-sm text-quiet">From the latest 300 jars. Few jars say little: an estimate.</p>
+    </div>
+  );
+}
+
+function News({
+  title,
+  none,
+  children,
+}: {
+  title: string;
+  none: string;
+  children: readonly React.ReactNode[];
+}) {
+  return (
+    <section aria-label={title} className="card p-4">
+      <h2 className="font-name mb-1 font-bold">{title}</h2>
+      {children.length > 0 ? (
+        <ul className="grid gap-1 text-sm">{children}</ul>
+      ) : (
+        <p className="text-sm text-quiet">{none}</p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,95 @@
+import { useMemo } from 'react';
+import { sayDuration } from '#core/emulsion';
+import { lessonOf } from '#core/trial';
+import { sayError, useSaveSettingsMutation } from '../../api/kitchenApi';
+import type { Jar } from '../../store/jars';
+import { useKitchen } from '../../store/kitchen';
+import type { WorkingFormula } from '../../store/workingSlice';
+import { Button } from '../../ui/Button';
+
+/** What was learnt from looking and tasting, and the switches for it. */
+export function Learning({ jars }: { working: WorkingFormula; jars: readonly Jar[] }) {
+  const { settings } = useKitchen();
+  const [save, saving] = useSaveSettingsMutation();
+  const { learning } = settings;
+  const lessons = useMemo(
+    () =>
+      jars.flatMap((jar) => {
+        const lesson = lessonOf(jar.formulaId, jar.events);
+        return lesson && (learning.since === null || lesson.at >= learning.since) ? [lesson] : [];
+      }),
+    [jars, learning.since],
+  );
+  const set = (patch: Partial<typeof learning>): void => {
+    void save({ ...settings, learning: { ...learning, ...patch } });
+  };
+  const off = learning.holds ? [] : ['The model alone speaks now.'];
+  return (
+    <section aria-label="What was learnt" className="card grid gap-2 p-4">
+      <h2 className="font-name text-lg font-bold">What was learnt</h2>
+      {lessons.length === 0 ? (
+        <p className="text-quiet">Nobody has looked at a jar of this yet.</p>
+      ) : (
+        <ul className="text-sm" data-testid="lessons">
+          {lessons.map(({ at, predicted, fineS, goneS }) => (
+            <li key={at} className="border-t border-rule py-1">
+              Predicted {sayDuration(predicted.medianS)};{' '}
+              {[
+                ...(fineS === null ? [] : [`still fine at ${sayDuration(fineS)}`]),
+                ...(goneS === null ? [] : [`apart at ${sayDuration(goneS)}`]),
+              ].join(', ')}
+              .
+            </li>
+          ))}
+        </ul>
+      )}
+      {off.length > 0 && <p className="text-sm">{off.join(' ')}</p>}
+      <div className="flex flex-wrap gap-x-5 gap-y-1">
+        <label className="inline-flex min-h-8 items-center gap-2">
+          <input
+            type="checkbox"
+            checked={learning.holds}
+            onChange={({ target }) => {
+              set({ holds: target.checked });
+            }}
+          />
+          Looks move predicted holds
+        </label>
+        <label className="inline-flex min-h-8 items-center gap-2">
+          <input
+            type="checkbox"
+            checked={learning.windows}
+            onChange={({ target }) => {
+              set({ windows: target.checked });
+            }}
+          />
+          Tastings move windows
+        </label>
+      </div>
+      <div className="flex flex-wrap items-center gap-3">
+        <Button
+          onClick={() => {
+            set({ since: new Date().toISOString() });
+          }}
+        >
+          Forget what was learnt so far
+        </Button>
+        {learning.since !== null && (
+          <Button
+            onClick={() => {
+              set({ since: null });
+            }}
+          >
+            Remember it again
+          </Button>
+        )}
+      </div>
+      {saving.isError && (
+        <p role="alert" className="font-semibold text-acid-ink">
+          Not saved. {sayError(saving.error)}
+        </p>
+      )}
+      <p className="text-sm text-quiet">For the whole kitchen. The log itself stays as it is.</p>
+    </section>
+  );
+}

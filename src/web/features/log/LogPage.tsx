@@ -1,0 +1,156 @@
+import { Link, useParams, useSearchParams } from 'react-router';
+import type { FormulaId } from '#core/formula';
+import { standingOf } from '#core/trial';
+import { useCooksQuery } from '../../api/kitchenApi';
+import { formatMoment } from '../../format';
+import { isBeingMade, useJars, type Jar } from '../../store/jars';
+import { useKitchen } from '../../store/kitchen';
+import { useWorking } from '../../store/useWorking';
+import type { WorkingFormula } from '../../store/workingSlice';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { FormulaPending, NameTape } from '../../ui/FormulaPage';
+import { FormulaStages } from '../../ui/FormulaStages';
+import { JarLog } from '../../ui/JarLog';
+import { OutboxNotice } from '../../ui/OutboxNotice';
+import { Learning } from './Learning';
+import { LookAt } from './LookAt';
+import { bottlesOf, logFilterFrom, passesLog, type LogFilter } from './logFilter';
+import { MadeOverTime } from './MadeOverTime';
+
+export function LogPage() {
+  const id = useParams().id as FormulaId;
+  const { working, error, retry } = useWorking(id);
+  const { jars, error: jarsError, retry: retryJars } = useJars(id);
+  if (working && jars) return <Log key={id} working={working} jars={jars} />;
+  return (
+    <FormulaPending
+      error={error ?? jarsError}
+      what="the log"
+      retry={() => {
+        retry();
+        retryJars();
+      }}
+    />
+  );
+}
+
+const STANDING_WORDS = {
+  untasted: 'not tasted',
+  right: 'right as made',
+  'right-after-mending': 'right after mending',
+  'not-right': 'not right',
+} as const;
+const EVERY = 'every';
+
+/** Everything that happened to a formula's jars, newest jar first. */
+function Log({ working, jars }: { working: WorkingFormula; jars: readonly Jar[] }) {
+  const { catalogue, settings } = useKitchen();
+  const cooks = useCooksQuery().data ?? [];
+  const [params, setParams] = useSearchParams();
+  const filter = logFilterFrom(params);
+  const set = (patch: Partial<LogFilter>): void => {
+    const next = Object.entries({ ...filter, ...patch }).filter(([, value]) => value !== '');
+    setParams(Object.fromEntries(next), { replace: true });
+  };
+  const shown = jars.filter((jar) => passesLog(jar, filter));
+  const placeOf = (jar: Jar): number => jars.length - jars.indexOf(jar);
+  const finished = jars.filter((jar) => !isBeingMade(jar));
+  const [newest] = finished;
+  return (
+    <div className="grid gap-3">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <NameTape name={working.formula.name} detail="log" />
+        <span className="ml-auto">
+          <FormulaStages id={working.id} />
+        </span>
+      </div>
+      {newest && <OutboxNotice trialId={newest.id} />}
+      <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_440px]">
+        <section aria-label="Jars" className="card content-start p-4">
+          <div className="mb-3 flex flex-wrap items-end gap-3">
+            <Field
+              label="Search the notes"
+              className="basis-full"
+              value={filter.q}
+              onText={(q) => {
+                set({ q });
+              }}
+            />
+            <Choice
+              label="Cook"
+              value={filter.cook || EVERY}
+              options={[
+                { value: EVERY, label: 'every cook' },
+                ...cooks.map(({ id, name }) => ({ value: id, label: name })),
+              ]}
+              onChange={(cook) => {
+                set({ cook: cook === EVERY ? '' : cook });
+              }}
+            />
+            <Choice
+              label="Bottle"
+              value={filter.bottle || EVERY}
+              options={[
+                { value: EVERY, label: 'every bottle' },
+                ...bottlesOf(jars).map((bottle) => ({ value: bottle, label: bottle })),
+              ]}
+              onChange={(bottle) => {
+                set({ bottle: bottle === EVERY ? '' : bottle });
+              }}
+            />
+            <Field
+              label="From"
+              type="date"
+              className="w-44"
+              value={filter.from}
+              onText={(from) => {
+                set({ from });
+              }}
+            />
+            <Field
+              label="To"
+              type="date"
+              className="w-44"
+              value={filter.to}
+              onText={(to) => {
+                set({ to });
+              }}
+            />
+          </div>
+          {jars.length === 0 && (
+            <p className="text-quiet">
+              Nothing made yet.{' '}
+              <Link to={`/formulas/${working.id}/make`} className="text-bottle underline">
+                Make the first jar
+              </Link>
+            </p>
+          )}
+          {jars.length > 0 && shown.length === 0 && <p className="text-quiet">No jar fits this search.</p>}
+          <p role="status" className="sr-only">
+            {shown.length} jars
+          </p>
+          {shown.map((jar) => (
+            <details
+              key={jar.id}
+              open={jar === shown[0]}
+              className="border-t border-rule py-2"
+              data-testid="jar"
+            >
+              <summary className="min-h-8 cursor-pointer font-semibold">
+                Jar {placeOf(jar)}, v{jar.version}, {formatMoment(jar.at)}:{' '}
+                {STANDING_WORDS[standingOf(jar.events)]}
+              </summary>
+              <JarLog jar={jar} catalogue={catalogue} settings={settings} />
+            </details>
+          ))}
+        </section>
+        <div className="grid content-start gap-3.5">
+          {newest && <LookAt working={working} jar={newest} place={placeOf(newest)} />}
+          {finished.length > 0 && <MadeOverTime working={working} jars={finished} all={jars} />}
+          <Learning working={working} jars={jars} />
+        </div>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,82 @@
+import { useMemo, useState } from 'react';
+import { sayHold, type Hold } from '#core/emulsion';
+import { makingHold } from '../../store/jarHold';
+import { minutesSinceShake, SIGHT_WORDS, SIGHTS, type Predicted, type Sight } from '#core/trial';
+import { readDecimal } from '../../readDecimal';
+import { makingOf, type Jar } from '../../store/jars';
+import { useKitchen, vesselOf } from '../../store/kitchen';
+import { record } from '../../store/outbox';
+import { portionsNow } from '../../store/trials';
+import type { WorkingFormula } from '../../store/workingSlice';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { useHolds } from '../../workers/useHolds';
+
+/** A look at the newest jar: how it stands, so long after the shake. */
+export function LookAt({ working, jar, place }: { working: WorkingFormula; jar: Jar; place: number }) {
+  const kitchen = useKitchen();
+  const [text, setText] = useState('');
+  const [note, setNote] = useState('');
+  const [writing, setWriting] = useState(false);
+  const portions = useMemo(() => portionsNow(jar, kitchen.catalogue), [jar, kitchen.catalogue]);
+  const vessel = vesselOf({ ...working.formula, vesselId: jar.vesselId }, kitchen.vessels);
+  const { tool, seconds } = makingOf(jar);
+  const asked = useMemo(
+    () => [makingHold(portions, { tool, seconds, vessel })],
+    [portions, tool, seconds, vessel],
+  );
+  const [reading] = useHolds(asked);
+  const hold = reading?.status === 'known' ? reading.hold : null;
+  const since = minutesSinceShake(jar.events, new Date().toISOString());
+  const typed = text.trim() === '' ? since : readDecimal(text);
+  const fits = typed !== null && typed > 0 && typed <= 60 * 1440;
+  const look = async (saw: Sight): Promise<void> => {
+    if (!fits || writing) return;
+    setWriting(true);
+    await record({ trialId: jar.id, formulaId: working.id }, [
+      { kind: 'looked', saw, seconds: typed * 60, predicted: predictedBy(hold, jar), note },
+    ]);
+    setText('');
+    setNote('');
+    setWriting(false);
+  };
+  return (
+    <section aria-label="Look at it" className="card grid content-start gap-3 p-4">
+      <h2 className="font-name text-lg font-bold">Look at jar {place}</h2>
+      {hold && <p className="text-sm text-quiet">The model: {sayHold(hold)}</p>}
+      <Field
+        label="Minutes since the shake"
+        className="w-56"
+        inputMode="decimal"
+        placeholder={since === null ? '' : String(Math.round(since))}
+        value={text}
+        onText={setText}
+        problem={text.trim() !== '' && !fits ? 'Minutes above nothing.' : null}
+      />
+      <Field label="In your own words" maxLength={1000} value={note} onText={setNote} />
+      <div className="flex flex-wrap gap-4">
+        {SIGHTS.map((saw) => (
+          <Button
+            key={saw}
+            className="min-h-16 flex-1 px-4"
+            disabled={!fits || writing || reading?.status === 'working'}
+            onClick={() => void look(saw)}
+          >
+            {SIGHT_WORDS[saw].charAt(0).toUpperCase() + SIGHT_WORDS[saw].slice(1)}
+          </Button>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+/** What was said of it at the time of the look, so that the lesson stays the same when the model changes. */
+const predictedBy = (hold: Hold | null, jar: Jar): Predicted | null =>
+  hold?.medianS
+    ? {
+        medianS: hold.medianS,
+        bandFactor: hold.bandFactor,
+        tool: makingOf(jar).tool,
+        binder: hold.state.mainEmulsifier,
+      }
+    : null;

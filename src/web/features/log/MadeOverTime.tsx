@@ -1,0 +1,68 @@
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { MEASURE_WORDS, PALATE_KEYS, palateOf, type PalateKey } from '#core/palate';
+import { asMade, standingOf, trialPortions } from '#core/trial';
+import type { Jar } from '../../store/jars';
+import { useKitchen } from '../../store/kitchen';
+import { aimOf, useStyles } from '../../store/styles';
+import type { WorkingFormula } from '../../store/workingSlice';
+import { Choice } from '../../ui/Choice';
+
+const MakingsChart = lazy(async () => ({ default: (await import('../../chart/MakingsChart')).MakingsChart }));
+
+/** One measure over the makings, as they were really made. */
+export function MadeOverTime({
+  working,
+  jars,
+  all,
+}: {
+  working: WorkingFormula;
+  /** Those that are made; newest first. */
+  jars: readonly Jar[];
+  /** For their numbers. */
+  all: readonly Jar[];
+}) {
+  const { catalogue } = useKitchen();
+  const style = aimOf(working.formula, useStyles());
+  const [measure, setMeasure] = useState<PalateKey>('acid');
+  const { title, unit, factor } = MEASURE_WORDS[measure];
+  const points = useMemo(
+    () =>
+      [...jars].reverse().map((jar) => {
+        const portions = trialPortions(asMade(jar.lines, jar.events), [], catalogue);
+        const value = portions.length > 0 ? palateOf(portions)[measure].value : null;
+        const standing = standingOf(jar.events);
+        return {
+          label: `jar ${all.length - all.indexOf(jar)}, v${jar.version}`,
+          value: value === null ? null : value * factor,
+          right: standing === 'untasted' ? null : standing === 'right',
+        };
+      }),
+    [jars, all, catalogue, measure, factor],
+  );
+  const window = style?.windows[measure];
+  return (
+    <section aria-label="Over the makings" className="card p-4">
+      <div className="mb-2 flex flex-wrap items-center justify-between gap-2">
+        <h2 className="font-name text-lg font-bold">Over the makings</h2>
+        <Choice
+          label="Measure"
+          value={measure}
+          options={PALATE_KEYS.map((key) => ({ value: key, label: MEASURE_WORDS[key].title }))}
+          onChange={setMeasure}
+        />
+      </div>
+      <Suspense fallback={<p className="h-56 text-quiet">Drawing…</p>}>
+        <MakingsChart
+          title={title}
+          unit={unit}
+          points={points}
+          band={window ? { low: window.low * factor, high: window.high * factor } : null}
+        />
+      </Suspense>
+      <p className="text-sm text-quiet">
+        Filled circle: right as made. Triangle: mended, or not right. Cross: not tasted.
+        {window && ' Dashed: the window aimed at.'}
+      </p>
+    </section>
+  );
+}
