@@ -92,7 +92,7 @@ export function minutesSinceShake(log: readonly LoggedEvent[], now: string): num
 }
 
 /**
- * A measured pH belongs to the jar as it stood: any later addition voids it. A simulated one never
+ * A measured pH belongs to the jar as it stood: a later addition voids it. A simulated one never
  * counts for cautions, keeping, labels or a sign-off.
  */
 export type MeasuredPh =

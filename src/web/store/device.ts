@@ -27,7 +27,7 @@ export const deviceId = stored(() => localStorage, 'ygrana-device', newId);
 export const byNow = (): By => ({ cookId: cookHere(), deviceId });
 
 const lockName = (tab: string): string => `ygrana-tab-${tab}`;
-const hasLocks = (): boolean => typeof navigator.locks === 'object';
+const hasLocks = (): boolean => typeof navigator === 'object' && typeof navigator.locks === 'object';
 
 /**
  * A name for this tab that survives a reload. A duplicated tab copies the stored name; the lock

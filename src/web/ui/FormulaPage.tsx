@@ -1,5 +1,9 @@
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link, useParams } from 'react-router';
+import type { FormulaId } from '#core/formula';
+import { useJars, type Jar } from '../store/jars';
+import { useWorking } from '../store/useWorking';
+import type { WorkingFormula } from '../store/workingSlice';
 import { Loading, Trouble } from './PageState';
 
 /** What a stage shows while its formula is fetched, or when it cannot be. */
@@ -11,6 +15,30 @@ export function FormulaPending({ error, retry, what }: { error: unknown; retry: 
         Back to the shelf
       </Link>
     </Trouble>
+  );
+}
+
+/** A stage that needs the formula and its jars: what it shows once both are there. */
+export function WithJars({
+  what,
+  children,
+}: {
+  what: string;
+  children: (working: WorkingFormula, jars: readonly Jar[]) => ReactNode;
+}) {
+  const id = useParams().id as FormulaId;
+  const { working, error, retry } = useWorking(id);
+  const { jars, error: jarsError, retry: retryJars } = useJars(id);
+  if (working && jars) return children(working, jars);
+  return (
+    <FormulaPending
+      error={error ?? jarsError}
+      what={what}
+      retry={() => {
+        retry();
+        retryJars();
+      }}
+    />
   );
 }
 

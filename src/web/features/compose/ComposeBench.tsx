@@ -1,13 +1,11 @@
 import { useMemo, useRef, useState } from 'react';
 import { stampMeasures, type AdditionId, type AdditionLine, type Formula } from '#core/formula';
 import { costOf } from '#core/composition';
-import { usualTemperatureC } from '#core/emulsion';
 import { findIngredient, isMadeWith } from '#core/ingredient';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { sayError, useFreezeMutation, useSaveSettingsMutation, useTrialsQuery } from '../../api/kitchenApi';
 import { formatAmount, formatRatio } from '../../format';
 import { byNow, newId } from '../../store/device';
-import { holdAskedOf, mixedWith } from '../../store/holdOf';
 import { contextFor, packPriceOf, useKitchen, vesselOf } from '../../store/kitchen';
 import { useAppDispatch } from '../../store/store';
 import { aimOf, useStyles } from '../../store/styles';
@@ -21,8 +19,6 @@ import {
   type WorkingFormula,
 } from '../../store/workingSlice';
 import { useShortcuts } from '../../ui/shortcuts';
-import { useLearntHold } from '../../store/learnt';
-import { useHolds } from '../../workers/useHolds';
 import { AddLine } from './AddLine';
 import { benchShortcuts } from './benchKeys';
 import { BenchPanels, type OpenPanel, type PlainPanel } from './BenchPanels';
@@ -43,6 +39,7 @@ import {
 import { FormulaHeader } from './FormulaHeader';
 import { JarPanel } from './JarPanel';
 import { PalateRail } from './PalateRail';
+import { useBenchHold } from './useBenchHold';
 import { RatioBar } from './RatioBar';
 import type { RowActions } from './rowActions';
 import { SelectionBar } from './SelectionBar';
@@ -82,15 +79,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
   }, [formula, draft, vessel, context]);
 
   const judgement = useMemo(() => judgeFormula(reckoning), [reckoning]);
-  // Where cold holding is called for, the fridge; until the cook says otherwise.
-  const [stands, setStands] = useState<number | null>(null);
-  const temperatureC = stands ?? usualTemperatureC(judgement.keeping.cold);
-  const holdAsked = useMemo(
-    () => [holdAskedOf(judgement, reckoning, vessel, mixedWith(formula, vessel), temperatureC)],
-    [judgement, reckoning, vessel, formula, temperatureC],
-  );
-  const [modelReading] = useHolds(holdAsked);
-  const learnt = useLearntHold(modelReading ?? null, id, mixedWith(formula, vessel).tool);
+  const { temperatureC, setStands, learnt } = useBenchHold(id, formula, judgement, reckoning, vessel);
   const styles = useStyles();
   const style = aimOf(formula, styles);
   const { baseVersion } = working;

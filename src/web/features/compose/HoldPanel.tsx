@@ -16,7 +16,6 @@ import {
   withChange,
   type Change,
   type Hold,
-  type HoldRequest,
 } from '#core/emulsion';
 import { TOOLS, type AdditionId, type Formula, type ReadingContext, type Tool } from '#core/formula';
 import type { Ingredient, IngredientId } from '#core/ingredient';
@@ -34,6 +33,7 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Panel } from '../../ui/Panel';
 import { useHolds, type HoldReading } from '../../workers/useHolds';
+import { HoldTools } from './HoldTools';
 import { RescueSection } from '../../ui/RescueSection';
 import { sayTip } from '../../sayTips';
 
@@ -54,12 +54,6 @@ interface HoldPanelProps {
 
 const HELPERS = ['mustard_dijon', 'garlic', 'xanthan', 'egg_yolk_past'];
 const SHOWN_CHANGES = 3;
-const EFFORT_WORDS = {
-  light: 'light work',
-  some: 'some work',
-  hard: 'hard work',
-  machine: 'a machine does it',
-} as const;
 const NIGHT_S = 12 * 3600;
 
 /** What limits the hold, what would lengthen it (each run through the model), tools side by side, how to make it, how to save it. */
@@ -177,7 +171,7 @@ export function HoldPanel(props: HoldPanelProps) {
             context={context}
             onApply={apply}
           />
-          <Tools
+          <HoldTools
             request={request}
             chosen={mixed.tool}
             onTool={(tool) => {
@@ -299,80 +293,6 @@ function Changes({
         </p>
       )}
     </>
-  );
-}
-
-/** Hold against effort, every tool run through the model. */
-function Tools({
-  request,
-  chosen,
-  onTool,
-}: {
-  request: HoldRequest;
-  chosen: Tool;
-  onTool: (tool: Tool) => void;
-}) {
-  const { volumeMl } = request.mixing;
-  const requests = useMemo(
-    () =>
-      TOOLS.map((tool): HoldRequest => ({
-        ...request,
-        mixing: { ...request.mixing, tool, seconds: usualSeconds(tool) },
-      })),
-    [request],
-  );
-  const holds = useHolds(requests);
-  return (
-    <details className="mb-3">
-      <summary className="font-name min-h-8 cursor-pointer font-bold">Tools side by side</summary>
-      <table className="w-full text-left text-sm" data-testid="tools">
-        <thead className="text-quiet">
-          <tr>
-            <th className="font-normal">Tool</th>
-            <th className="font-normal">for</th>
-            <th className="font-normal">holds about</th>
-            <th className="font-normal">work</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
-          {TOOLS.map((tool, i) => {
-            const reading = holds[i];
-            const found = reading?.status === 'known' ? reading.hold : null;
-            const { leastMl, mostMl, effort, name } = TOOL_VALUES[tool];
-            const fits = volumeMl >= leastMl && volumeMl <= mostMl;
-            return (
-              <tr key={tool} className={`border-t border-rule ${tool === chosen ? 'bg-tape-soft' : ''}`}>
-                <td className="py-1 font-semibold">{name}</td>
-                <td>{usualSeconds(tool)} s</td>
-                <td>
-                  {!found ? '…' : found.medianS === null ? 'beyond 14 days' : sayDuration(found.medianS)}
-                </td>
-                <td>
-                  {fits
-                    ? EFFORT_WORDS[effort]
-                    : volumeMl < leastMl
-                      ? `needs ${leastMl} ml`
-                      : `in portions of ${mostMl} ml`}
-                </td>
-                <td className="text-right">
-                  {tool !== chosen && (
-                    <Button
-                      onClick={() => {
-                        onTool(tool);
-                      }}
-                      aria-label={`Use the ${name.toLowerCase()}`}
-                    >
-                      Use it
-                    </Button>
-                  )}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-    </details>
   );
 }
 

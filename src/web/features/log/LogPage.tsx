@@ -1,15 +1,13 @@
-import { Link, useParams, useSearchParams } from 'react-router';
-import type { FormulaId } from '#core/formula';
+import { Link, useSearchParams } from 'react-router';
 import { standingOf } from '#core/trial';
 import { useCooksQuery } from '../../api/kitchenApi';
 import { formatMoment } from '../../format';
-import { isBeingMade, useJars, type Jar } from '../../store/jars';
+import { isBeingMade, type Jar } from '../../store/jars';
 import { useKitchen } from '../../store/kitchen';
-import { useWorking } from '../../store/useWorking';
 import type { WorkingFormula } from '../../store/workingSlice';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { FormulaPending, NameTape } from '../../ui/FormulaPage';
+import { NameTape, WithJars } from '../../ui/FormulaPage';
 import { FormulaStages } from '../../ui/FormulaStages';
 import { JarLog } from '../../ui/JarLog';
 import { OutboxNotice } from '../../ui/OutboxNotice';
@@ -19,19 +17,10 @@ import { bottlesOf, logFilterFrom, passesLog, type LogFilter } from './logFilter
 import { MadeOverTime } from './MadeOverTime';
 
 export function LogPage() {
-  const id = useParams().id as FormulaId;
-  const { working, error, retry } = useWorking(id);
-  const { jars, error: jarsError, retry: retryJars } = useJars(id);
-  if (working && jars) return <Log key={id} working={working} jars={jars} />;
   return (
-    <FormulaPending
-      error={error ?? jarsError}
-      what="the log"
-      retry={() => {
-        retry();
-        retryJars();
-      }}
-    />
+    <WithJars what="the log">
+      {(working, jars) => <Log key={working.id} working={working} jars={jars} />}
+    </WithJars>
   );
 }
 

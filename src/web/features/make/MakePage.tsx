@@ -1,30 +1,20 @@
 import { useEffect, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
-import { sayVersion, type FormulaId } from '#core/formula';
-import { isBeingMade, statesOf, useJars, type Jar } from '../../store/jars';
-import { useWorking } from '../../store/useWorking';
+import { Link, useSearchParams } from 'react-router';
+import { sayVersion } from '#core/formula';
+import { isBeingMade, statesOf, type Jar } from '../../store/jars';
 import type { WorkingFormula } from '../../store/workingSlice';
 import { Button } from '../../ui/Button';
-import { FormulaPending, NameTape } from '../../ui/FormulaPage';
+import { NameTape, WithJars } from '../../ui/FormulaPage';
 import { FormulaStages } from '../../ui/FormulaStages';
 import { BeginMaking } from './BeginMaking';
 import { Making } from './Making';
 import { SoundSwitch } from './SoundSwitch';
 
 export function MakePage() {
-  const id = useParams().id as FormulaId;
-  const { working, error, retry } = useWorking(id);
-  const { jars, error: jarsError, retry: retryJars } = useJars(id);
-  if (working && jars) return <MakeBench key={id} working={working} jars={jars} />;
   return (
-    <FormulaPending
-      error={error ?? jarsError}
-      what="the making"
-      retry={() => {
-        retry();
-        retryJars();
-      }}
-    />
+    <WithJars what="the making">
+      {(working, jars) => <MakeBench key={working.id} working={working} jars={jars} />}
+    </WithJars>
   );
 }
 

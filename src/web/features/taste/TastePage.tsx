@@ -1,30 +1,20 @@
-import { useParams, useSearchParams } from 'react-router';
-import { sayVersion, type FormulaId } from '#core/formula';
+import { useSearchParams } from 'react-router';
+import { sayVersion } from '#core/formula';
 import { standingOf } from '#core/trial';
-import { useJars, type Jar } from '../../store/jars';
-import { useWorking } from '../../store/useWorking';
+import { type Jar } from '../../store/jars';
 import type { WorkingFormula } from '../../store/workingSlice';
 import { Choice } from '../../ui/Choice';
-import { FormulaPending, NameTape } from '../../ui/FormulaPage';
+import { NameTape, WithJars } from '../../ui/FormulaPage';
 import { FormulaStages } from '../../ui/FormulaStages';
 import { OutboxNotice } from '../../ui/OutboxNotice';
 import { BeginJar } from './BeginJar';
 import { TasteJar } from './TasteJar';
 
 export function TastePage() {
-  const id = useParams().id as FormulaId;
-  const { working, error, retry } = useWorking(id);
-  const { jars, error: jarsError, retry: retryJars } = useJars(id);
-  if (working && jars) return <TasteBench key={id} working={working} jars={jars} />;
   return (
-    <FormulaPending
-      error={error ?? jarsError}
-      what="the jar"
-      retry={() => {
-        retry();
-        retryJars();
-      }}
-    />
+    <WithJars what="the jar">
+      {(working, jars) => <TasteBench key={working.id} working={working} jars={jars} />}
+    </WithJars>
   );
 }
 

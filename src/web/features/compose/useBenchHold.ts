@@ -1,0 +1,33 @@
+import { useMemo, useState } from 'react';
+import { usualTemperatureC } from '#core/emulsion';
+import type { Formula, FormulaId } from '#core/formula';
+import type { Judgement, Reckoning } from '#core/reckoning';
+import type { Vessel } from '#core/vessel';
+import { holdAskedOf, mixedWith } from '../../store/holdOf';
+import { useLearntHold, type LearntReading } from '../../store/learnt';
+import { useHolds } from '../../workers/useHolds';
+
+interface BenchHold {
+  readonly temperatureC: number;
+  readonly setStands: (temperatureC: number) => void;
+  readonly learnt: LearntReading;
+}
+
+/** How the dressing on the bench holds: where cold holding is called for in the fridge, until the cook says otherwise. */
+export function useBenchHold(
+  id: FormulaId,
+  formula: Formula,
+  judgement: Judgement,
+  reckoning: Reckoning,
+  vessel: Vessel,
+): BenchHold {
+  const [stands, setStands] = useState<number | null>(null);
+  const temperatureC = stands ?? usualTemperatureC(judgement.keeping.cold);
+  const asked = useMemo(
+    () => [holdAskedOf(judgement, reckoning, vessel, mixedWith(formula, vessel), temperatureC)],
+    [judgement, reckoning, vessel, formula, temperatureC],
+  );
+  const [reading] = useHolds(asked);
+  const learnt = useLearntHold(reading ?? null, id, mixedWith(formula, vessel).tool);
+  return { temperatureC, setStands, learnt };
+}
