@@ -1,4 +1,5 @@
 /** Starting values, apart from the schemas: the interface needs these at once and the checks only later. */
+import { MAKINGS_THAT_PROVE } from '#core/trial';
 import { DEFAULT_SMALL_MEASURES } from '#core/quantity';
 import type { By } from './formula';
 import type { PantryEntry, Settings } from './kitchen';
@@ -11,6 +12,7 @@ export const DEFAULT_SETTINGS: Settings = {
   servingVolumeMl: 30,
   currency: '€',
   smallMeasures: DEFAULT_SMALL_MEASURES,
+  provenAfter: MAKINGS_THAT_PROVE,
   learning: { holds: true, windows: true, since: null },
 };
 

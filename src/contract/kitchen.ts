@@ -43,6 +43,8 @@ export const settingsSchema = z.strictObject({
   /** A sign or code put before amounts of money; nothing is ever converted. */
   currency: z.string().trim().min(1, 'needs a sign').max(4, 'at most 4 characters'),
   smallMeasures: smallMeasuresSchema,
+  /** Makings right as made that prove a version. */
+  provenAfter: z.int().min(1, 'at least one').max(20, 'at most 20'),
   /** What this kitchen's own jars may teach it. */
   learning: z.strictObject({
     holds: z.boolean(),

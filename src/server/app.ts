@@ -81,10 +81,18 @@ export function createApp(deps: AppDependencies): Express {
   api.use('/session', accessRoutes(deps.access));
   if (deps.access) api.use(requireAccess(deps.access));
   api.use('/formulas', formulaRoutes(new FormulaStore(deps.db, deps.now)));
-  api.use(kitchenRoutes(new KitchenStore(deps.db, deps.now)));
+  const kitchen = new KitchenStore(deps.db, deps.now);
+  api.use(kitchenRoutes(kitchen));
   const hub = new LiveHub();
   const counter = new Counter(deps.instruments ?? NO_INSTRUMENTS, () => performance.now(), randomUUID());
-  api.use(trialRoutes(new TrialStore(deps.db, deps.now), hub, counter.answer.instruments));
+  api.use(
+    trialRoutes(
+      new TrialStore(deps.db, deps.now),
+      hub,
+      counter.answer.instruments,
+      async () => (await kitchen.settings()).provenAfter,
+    ),
+  );
   api.use(timerRoutes(new TimerStore(deps.db, deps.now), hub));
   api.use(measureRoutes(new MeasureStore(deps.db, deps.now)));
   api.use(panelRoutes(new PanelStore(deps.db, deps.now)));

@@ -90,6 +90,16 @@ describe('jars over HTTP', () => {
     expect(await refused(sql`update trial_events set by = '{}'::jsonb`)).toContain('add a correction');
     expect(await refused(sql`delete from trial_events`)).toContain('add a correction');
     expect(await refused(sql`delete from trials`)).toContain('add a correction');
+    for (const table of ['measures', 'panels', 'panel_answers', 'trials', 'trial_events']) {
+      const triggers = await db.execute<{ n: string }>(
+        sql`select count(*) as n from pg_trigger where tgrelid = ${table}::regclass and not tgisinternal`,
+      );
+      expect(Number(triggers.rows[0]!.n), table).toBe(1);
+    }
+    await db.execute(sql`insert into panels values ('p', '{}'::jsonb, now())`);
+    expect(await refused(sql`update panels set content = '{}'::jsonb`)).toContain('add a correction');
+    await db.execute(sql`insert into measures values ('m', null, 'pinch', 'salt_table', '[]'::jsonb, now())`);
+    expect(await refused(sql`delete from measures`)).toContain('add a correction');
     await close();
     kitchen = await openKitchen(folder);
     client = new Client(kitchen.address);

@@ -234,6 +234,8 @@ export const kitchenApi = createApi({
     settings: build.query<Settings, void>({ query: () => 'settings', providesTags: ['Settings'] }),
     saveSettings: build.mutation<Settings, Settings>({
       query: (body) => ({ url: 'settings', method: 'PUT', body }),
+      // How many makings prove a version is one of them.
+      invalidatesTags: [ALL_TRIALS],
       async onQueryStarted(next, { dispatch, queryFulfilled }) {
         const shown = dispatch(kitchenApi.util.updateQueryData('settings', undefined, () => next));
         try {

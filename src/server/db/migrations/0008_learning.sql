@@ -1,1 +1,1 @@
-UPDATE "settings" SET "content" = '{"learning": {"holds": true, "windows": true, "since": null}}'::jsonb || "content";
+UPDATE "settings" SET "content" = '{"provenAfter": 2, "learning": {"holds": true, "windows": true, "since": null}}'::jsonb || "content";

@@ -7,7 +7,12 @@ import type { LiveHub } from '../../live/hub';
 import type { TrialOutcome, TrialStore } from './store';
 
 /** Jars: begun from a version, made, tasted and mended. */
-export function trialRoutes(store: TrialStore, hub: LiveHub, instruments: readonly InstrumentInfo[]): Router {
+export function trialRoutes(
+  store: TrialStore,
+  hub: LiveHub,
+  instruments: readonly InstrumentInfo[],
+  provenAfter: () => Promise<number>,
+): Router {
   const router = Router();
 
   router.get('/formulas/:id/trials', async (request, response) => {
@@ -19,7 +24,7 @@ export function trialRoutes(store: TrialStore, hub: LiveHub, instruments: readon
   });
 
   router.get('/standings', async (_request, response) => {
-    response.json(await store.allStandings());
+    response.json(await store.allStandings(await provenAfter()));
   });
 
   router.get('/trials', async (_request, response) => {

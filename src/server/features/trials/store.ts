@@ -54,7 +54,7 @@ export class TrialStore {
   private standings: Map<string, { formulaId: string; version: number; standing: Standing }> | null = null;
 
   /** How every version stands. Read through once, then kept up with each event. */
-  async allStandings(): Promise<Standings> {
+  async allStandings(provenAfter: number): Promise<Standings> {
     if (!this.standings) {
       const all = await this.withEvents(await this.db.select().from(trials));
       this.standings = new Map();
@@ -67,7 +67,9 @@ export class TrialStore {
     return Object.fromEntries(
       Object.entries(found).map(([id, versions]) => [
         id,
-        Object.fromEntries(Object.entries(versions).map(([number, all]) => [number, versionState(all)])),
+        Object.fromEntries(
+          Object.entries(versions).map(([number, all]) => [number, versionState(all, provenAfter)]),
+        ),
       ]),
     );
   }

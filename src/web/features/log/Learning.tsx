@@ -4,11 +4,10 @@ import { lessonOf } from '#core/trial';
 import { sayError, useSaveSettingsMutation } from '../../api/kitchenApi';
 import type { Jar } from '../../store/jars';
 import { useKitchen } from '../../store/kitchen';
-import type { WorkingFormula } from '../../store/workingSlice';
 import { Button } from '../../ui/Button';
 
 /** What was learnt from looking and tasting, and the switches for it. */
-export function Learning({ jars }: { working: WorkingFormula; jars: readonly Jar[] }) {
+export function Learning({ jars }: { jars: readonly Jar[] }) {
   const { settings } = useKitchen();
   const [save, saving] = useSaveSettingsMutation();
   const { learning } = settings;

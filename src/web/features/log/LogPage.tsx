@@ -12,6 +12,7 @@ import { FormulaStages } from '../../ui/FormulaStages';
 import { JarLog } from '../../ui/JarLog';
 import { OutboxNotice } from '../../ui/OutboxNotice';
 import { Learning } from './Learning';
+import { Lineage } from './Lineage';
 import { LookAt } from './LookAt';
 import { bottlesOf, logFilterFrom, passesLog, type LogFilter } from './logFilter';
 import { MadeOverTime } from './MadeOverTime';
@@ -137,7 +138,8 @@ function Log({ working, jars }: { working: WorkingFormula; jars: readonly Jar[] 
         <div className="grid content-start gap-3.5">
           {newest && <LookAt working={working} jar={newest} place={placeOf(newest)} />}
           {finished.length > 0 && <MadeOverTime working={working} jars={finished} all={jars} />}
-          <Learning working={working} jars={jars} />
+          <Lineage working={working} jars={jars} />
+          <Learning jars={jars} />
         </div>
       </div>
     </div>

@@ -34,6 +34,9 @@ export function DoPanel({ step, making, jar, onSay, onActions }: DoPanelProps) {
   };
   useEffect(() => {
     onActions({ next: done });
+    return () => {
+      onActions({});
+    };
   });
   return (
     <section aria-label="This step" className="card grid content-start gap-4 p-5 sm:p-8">

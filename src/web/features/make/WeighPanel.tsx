@@ -43,6 +43,8 @@ interface WeighPanelProps {
 /** A scale that nobody named still has a step. */
 const FINE_G = 0.1;
 const TYPED: Reading = { source: 'typed', deviceId: '' };
+/** A reading that wavers by this much is the same reading. */
+const [SAME_STEPS, SAME_SHARE] = [3, 0.01];
 
 /** One thing onto the scale, or by the spoon: the reading is taken by itself when it holds still in the window. */
 export function WeighPanel(props: WeighPanelProps) {
@@ -51,7 +53,8 @@ export function WeighPanel(props: WeighPanelProps) {
   const { step, plannedG, massG: before, takes } = state;
   const [typing, setTyping] = useState(false);
   const [text, setText] = useState('');
-  const [armedAt, setArmedAt] = useState<string | null>(null);
+  const [armedG, setArmedG] = useState<number | null>(null);
+  const [spoonArmed, setSpoonArmed] = useState(false);
   const id = ingredientIdOf(step)!;
   const ingredient = catalogue.get(id);
   const wantedG = plannedG === null ? null : Math.max(0, plannedG - before);
@@ -97,18 +100,20 @@ export function WeighPanel(props: WeighPanelProps) {
   const typedFits = typed !== null && typed > 0 && typed <= 100_000;
 
   // Outside the window a stray drop on the glass must not commit: the same amount is asked for twice.
-  const key = takeableG === null ? null : takeableG.toFixed(0);
-  const confirming = armedAt !== null && armedAt === key;
+  const confirming =
+    armedG !== null &&
+    takeableG !== null &&
+    Math.abs(takeableG - armedG) <= Math.max(SAME_STEPS * readabilityG, SAME_SHARE * armedG);
   const takeNow = (): void => {
     if (takeableG === null) return;
     if (inside || confirming) took(takeableG, scale.reading);
-    else setArmedAt(key);
+    else setArmedG(takeableG);
   };
   const spoonIn = (): void => {
     if (wantedG) took(wantedG, TYPED);
     else onSay({ kind: 'did', stepId: step.id });
   };
-  const main = ((): { label: string; run: () => void; disabled?: boolean } => {
+  const main = ((): { label: string; run: () => void; tap?: () => void; disabled?: boolean } => {
     if (typing)
       return {
         label: 'Take what is typed',
@@ -129,8 +134,12 @@ export function WeighPanel(props: WeighPanelProps) {
     }
     if (!onScale)
       return {
-        label: `${(step.kind === 'weigh' && step.said) || spoonText || grams(wantedG)} is in`,
+        label: `${spoonArmed ? 'Once more: ' : ''}${(step.kind === 'weigh' && step.said) || spoonText || grams(wantedG)} is in`,
         run: spoonIn,
+        tap: () => {
+          if (spoonArmed) spoonIn();
+          else setSpoonArmed(true);
+        },
       };
     if (takeableG === null || wantedG <= 0)
       return { label: 'Nothing to take yet', run: () => undefined, disabled: true };
@@ -147,6 +156,10 @@ export function WeighPanel(props: WeighPanelProps) {
         setTyping(true);
       },
     });
+    // Once this step is off the screen its keys do nothing more.
+    return () => {
+      onActions({});
+    };
   });
   const name = ingredient ? stepName(step, catalogue, making) : id;
   return (
@@ -226,7 +239,7 @@ export function WeighPanel(props: WeighPanelProps) {
           kind="main"
           className="min-h-16 flex-1 basis-60 text-xl"
           disabled={main.disabled}
-          onClick={main.run}
+          onClick={main.tap ?? main.run}
         >
           {main.label}
         </Button>

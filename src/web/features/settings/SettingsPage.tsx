@@ -103,6 +103,19 @@ function SettingsForm({ saved }: { saved: Settings }) {
           <Complaint text={problems.get('servingVolumeMl')} />
         </label>
         <label className="grid gap-1 font-semibold">
+          Makings that prove a version
+          <NumberField
+            value={draft.provenAfter}
+            label="Makings that prove a version"
+            invalid={problems.has('provenAfter')}
+            onChange={(provenAfter) => {
+              set({ provenAfter });
+            }}
+          />
+          <span className="text-sm font-normal text-quiet">Right as made, without a mend.</span>
+          <Complaint text={problems.get('provenAfter')} />
+        </label>
+        <label className="grid gap-1 font-semibold">
           Currency
           <input
             className="field font-normal"

@@ -12,7 +12,7 @@ import {
   type FormulaId,
 } from '#core/formula';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
-import { MAKINGS_THAT_PROVE, standingOf, versionState, type Standing } from '#core/trial';
+import { standingOf, versionState, type Standing } from '#core/trial';
 import { useCooksQuery, useFormulasQuery, useVersionsQuery } from '../../api/kitchenApi';
 import { sayCaution, sayKeeping } from '#core/safety';
 import { Jar } from '../../drawing/Jar';
@@ -31,7 +31,7 @@ import { useShortcuts } from '../../ui/shortcuts';
 import { aimOf, useStyles } from '../../store/styles';
 import { HoldCompare } from './HoldCompare';
 import { PalateCompare } from './PalateCompare';
-import { lineageOf, type LineageRow } from './lineage';
+import { lineageOf, type LineageRow } from '../../store/lineage';
 
 export function VersionsPage() {
   const id = useParams().id as FormulaId;
@@ -168,11 +168,11 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
 }
 
 /** "tried, right once of 2 makings": the kitchen's own count. */
-function sayState(standings: readonly Standing[]): string {
-  const { state, right, made } = versionState(standings);
+function sayState(standings: readonly Standing[], provenAfter: number): string {
+  const { state, right, made } = versionState(standings, provenAfter);
   if (state === 'draft') return 'draft';
   const makings = made === 1 ? 'made once' : `made ${made} times`;
-  const count = right === 0 ? 'not right as made yet' : `right as made ${right} of ${MAKINGS_THAT_PROVE}`;
+  const count = right === 0 ? 'not right as made yet' : `right as made ${right} of ${provenAfter}`;
   return state === 'proven' ? `proven: ${makings}, right ${right} times` : `tried: ${makings}, ${count}`;
 }
 
@@ -190,6 +190,7 @@ function VersionRow({
   onRestore: () => void;
 }) {
   const { version, depth } = row;
+  const { provenAfter } = useKitchen().settings;
   const cooks = useCooksQuery().data ?? [];
   const cook = cooks.find(({ id }) => id === version.by.cookId);
   return (
@@ -202,7 +203,7 @@ function VersionRow({
         v{version.number}
       </span>
       <span className="text-sm">
-        {sayState(standings)}
+        {sayState(standings, provenAfter)}
         {version.parent !== null && row.branches && `, branched from v${version.parent}`}
       </span>
       <span className="flex gap-1.5">

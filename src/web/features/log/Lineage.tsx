@@ -1,0 +1,47 @@
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { standingOf, versionState } from '#core/trial';
+import { useVersionsQuery } from '../../api/kitchenApi';
+import type { Jar } from '../../store/jars';
+import { useKitchen } from '../../store/kitchen';
+import { lineageOf } from '../../store/lineage';
+import type { WorkingFormula } from '../../store/workingSlice';
+
+/** Which version grew from which, and how each has stood in the making. */
+export function Lineage({ working, jars }: { working: WorkingFormula; jars: readonly Jar[] }) {
+  const versions = useVersionsQuery(working.id).data;
+  const { provenAfter } = useKitchen().settings;
+  const rows = useMemo(() => lineageOf(versions ?? []), [versions]);
+  if (rows.length === 0) return null;
+  return (
+    <section aria-label="Lineage" className="card p-4">
+      <div className="mb-1 flex items-baseline justify-between gap-2">
+        <h2 className="font-name text-lg font-bold">Lineage</h2>
+        <Link to={`/formulas/${working.id}/versions`} className="text-bottle underline">
+          What changed
+        </Link>
+      </div>
+      <ol className="text-sm">
+        {rows.map(({ version, depth, branches }) => {
+          const own = jars.filter((jar) => jar.version === version.number);
+          const { state, right, made } = versionState(
+            own.map(({ events }) => standingOf(events)),
+            provenAfter,
+          );
+          return (
+            <li
+              key={version.number}
+              className="border-t border-rule py-1"
+              style={{ paddingLeft: `${depth * 18}px` }}
+            >
+              <strong>v{version.number}</strong> {state}
+              {made > 0 && `, right as made ${right} of ${made}`}
+              {branches && version.parent !== null && `, branched from v${version.parent}`}
+              {version.note && <span className="text-quiet">: {version.note}</span>}
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}
