@@ -15,6 +15,8 @@ export class Make {
     await compose.fresh(...lines);
     await compose.saved();
     await this.page.getByRole('link', { name: 'Make', exact: true }).click();
+    // Compose has a button that freezes, too.
+    await expect(this.page.getByRole('heading', { name: 'Before the first gram' })).toBeVisible();
   }
   /** From the form; another making may still have the scale. */
   async start(): Promise<void> {

@@ -269,6 +269,8 @@ test('a simulated pH is never used; a typed one counts until something is added'
   await page.getByRole('button', { name: 'Keep what is typed' }).last().click();
   await expect(page.getByTestId('measured-ph')).toContainText('of this jar as it stands');
   await expect(cautions).toContainText('as measured');
+  // Away from what sticks to the bottom of the window.
+  await page.evaluate(() => window.scrollTo(0, 0));
   await page.getByRole('radio', { name: 'too sharp, a little' }).check({ force: true });
   await page.getByRole('button', { name: 'Weigh it in' }).first().click();
   const make = new Make(page);

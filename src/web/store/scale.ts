@@ -29,7 +29,7 @@ export interface Scale {
   readonly simulated: boolean;
   /** As it shows, g; null where it shows no number. */
   readonly netG: number | null;
-  /** What may enter a record. */
+  /** What may enter a record: a fresh number, and the display at rest. */
   readonly takeableG: number | null;
   readonly holder: ScaleClaim | null;
   readonly reading: Reading;
@@ -92,7 +92,10 @@ export function useScaleClaim(counter: Counter, trialId: string, formulaName: st
     info,
     simulated: info?.source === 'simulated',
     netG,
-    takeableG: status === 'ready' ? takeable(newest, newest?.atMs ?? 0) : null,
+    takeableG:
+      status === 'ready' && shows?.status === 'ok' && shows.stable
+        ? takeable(newest, newest?.atMs ?? 0)
+        : null,
     holder,
     reading: info ? { source: info.source, deviceId: info.id } : { source: 'typed', deviceId: '' },
     tare: () =>
