@@ -98,7 +98,10 @@ test('the shelf fits a phone and a page at 200 %', async ({ page }) => {
     { width: 640, height: 400 },
   ]) {
     await page.setViewportSize(size);
-    for (const path of ['/', '/pantry', '/pantry/honey', '/settings', '/formulas/walnut-cider/versions']) {
+    for (const path of [
+      ...['/', '/pantry', '/pantry/honey', '/settings', '/measures', '/log', '/side-by-side'],
+      ...['/formulas/walnut-cider/versions', '/formulas/walnut-cider/log'],
+    ]) {
       await page.goto(path);
       await expect(page.getByRole('main')).not.toBeEmpty();
       await expect(page.getByText(/^Fetching/)).toHaveCount(0);
