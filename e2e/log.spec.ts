@@ -25,6 +25,9 @@ test('looks at a jar: the band narrows, is said why, switched off and remembered
   await page.getByRole('button', { name: 'A thin layer' }).click();
   await expect(page.getByTestId('lessons')).toContainText('apart at 8 h');
   await expect(page.getByTestId('jar-log').last()).toContainText('a thin layer: a hair of water');
+  await page.getByRole('button', { name: 'Shaken again now' }).click();
+  await expect(page.getByTestId('jar-log').last()).toContainText('Shaken');
+  await expect(since).toHaveAttribute('placeholder', '0');
   await expectAccessible(page);
   await page.getByLabel('Search the notes').fill('HAIR of');
   await expect(page.getByTestId('jar')).toHaveCount(1);
@@ -35,6 +38,7 @@ test('looks at a jar: the band narrows, is said why, switched off and remembered
   await page.getByRole('button', { name: 'How to make it hold' }).click();
   await expect(page.getByTestId('learnt')).toContainText('The model alone says');
   await expect(said).not.toHaveText(before!);
+  expect(bandOf((await said.textContent())!)).toBeLessThan(bandOf(before!));
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'Log', exact: true }).last().click();
   await page.getByLabel('Looks move predicted holds').uncheck();
@@ -44,6 +48,40 @@ test('looks at a jar: the band narrows, is said why, switched off and remembered
   await expect(page.getByText('Nobody has looked at a jar of this yet.')).toBeVisible();
   await page.getByRole('button', { name: 'Remember it again' }).click();
   await expect(page.getByTestId('lessons')).toBeVisible();
+});
+
+/** How wide the band is: its far end over its near end, from "Holds about 2½ h (1 to 6 h)". */
+function bandOf(said: string): number {
+  const [, low = '', high = ''] = /\(([^)]*) to ([^)]*)\)/.exec(said) ?? [];
+  const unit = (text: string): number => (/day/.test(text) ? 1440 : /h/.test(text) ? 60 : 1);
+  const minutes = (text: string, as: string): number =>
+    (Number(/\d+/.exec(text)?.[0] ?? 0) + (text.includes('½') ? 0.5 : 0)) * unit(as);
+  return minutes(high, high) / minutes(low, /[a-z]/.test(low) ? low : high);
+}
+
+test('versions stand as a lineage; what tasters said moved a window, can be read and switched off', async ({
+  page,
+}) => {
+  await page.goto('/formulas/walnut-cider/log');
+  const lineage = page.getByRole('region', { name: 'Lineage' });
+  await expect(lineage).toContainText('v4');
+  await expect(lineage).toContainText('branched from v2');
+  await expect(lineage).toContainText('proven, right as made 2 of 2');
+  const windows = async (): Promise<void> => {
+    await page.goto('/formulas/walnut-cider/compose');
+    await page.getByTestId('aim').click();
+    await page.getByRole('button', { name: 'Windows of Classic, 3 : 1' }).click();
+    await expect(page.getByRole('heading', { name: /^Windows of/ })).toBeVisible();
+  };
+  await windows();
+  await expect(page.getByTestId('shifts')).toContainText('in this kitchen (estimate)');
+  await page.goto('/formulas/walnut-cider/log');
+  await page.getByLabel('Tastings move windows').uncheck();
+  await expect(page.getByLabel('Tastings move windows')).not.toBeChecked();
+  await windows();
+  await expect(page.getByTestId('shifts')).toBeHidden();
+  await page.goto('/formulas/walnut-cider/log');
+  await page.getByLabel('Tastings move windows').check();
 });
 
 test('the kitchen’s log: newest first, searched, and what it comes to; the shelf says what is proven', async ({

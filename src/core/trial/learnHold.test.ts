@@ -68,8 +68,7 @@ describe('a hold that was looked at', () => {
     expect(often.medianS).toBeCloseTo(240 * MIN, -3);
     expect(often).toMatchObject({ own: 5, others: 0 });
   });
-  it('still fine makes it longer, as the worked example of a censored look has it', () => {
-    // Prior 150 min, factor 2.5: still fine at 120 min gives a median of 184 min with s 0.353 for s0 0.405.
+  it('still fine makes it longer and its band narrower', () => {
     const fine = learnHold({ medianS: 150 * MIN, bandFactor: Math.exp(1.2815515655446004 * 0.5) }, about, [
       lesson(HOUSE, 120, null),
     ]);

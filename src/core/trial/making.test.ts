@@ -170,6 +170,9 @@ describe('a making', () => {
   it('knows when it was last mixed', () => {
     const log = logOf([{ kind: 'did', stepId: 'do-mix' }, tasted()]);
     expect(minutesSinceShake(log, '2026-11-26T09:12:00.000Z')).toBeCloseTo(12, 9);
+    // Shaken once more it counts from then.
+    const again = logOf([{ kind: 'did', stepId: 'do-mix' }, tasted(), { kind: 'shook', seconds: 20 }]);
+    expect(minutesSinceShake(again, '2026-11-26T09:12:00.000Z')).toBeCloseTo(10, 9);
     expect(minutesSinceShake(logOf([tasted()]), '2026-11-26T09:12:00.000Z')).toBeNull();
   });
   it('mass in the log equals mass in the jar, whatever happens', () => {

@@ -83,9 +83,7 @@ export function standingOf(log: readonly LoggedEvent[]): Standing {
 /** Minutes since it was last mixed; null where it never was. @param now ISO time */
 export function minutesSinceShake(log: readonly LoggedEvent[], now: string): number | null {
   const mixed = standingEvents(log)
-    .filter(
-      ({ event }) => event.kind === 'shook' || (event.kind === 'did' && /^do-mix|shake/.test(event.stepId)),
-    )
+    .filter(({ event }) => event.kind === 'shook' || (event.kind === 'did' && /^do-mix/.test(event.stepId)))
     .at(-1);
   if (!mixed) return null;
   return Math.max(0, (Date.parse(now) - Date.parse(mixed.at)) / 60_000);

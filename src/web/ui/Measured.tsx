@@ -16,12 +16,42 @@ interface MeasuredProps {
 
 /** Temperature and pH of this jar as it stands: from an instrument, or typed. */
 export function Measured({ jar, settings, onSay }: MeasuredProps) {
-  const counter = useCounter(null);
+  const [open, setOpen] = useState(false);
   const ph = measuredPh(jar.events);
   const temperature = standingEvents(jar.events)
     .filter(isKind('measured'))
     .filter(({ event }) => event.what === 'temperature')
     .at(-1);
+  return (
+    <details
+      className="border-t border-rule pt-2"
+      onToggle={({ currentTarget }) => {
+        setOpen(currentTarget.open);
+      }}
+    >
+      <summary className="min-h-11 cursor-pointer font-semibold">
+        Measured:{' '}
+        {temperature ? `${formatNumber(temperature.event.value, 1, settings)} °C` : 'no temperature'},{' '}
+        {ph.status === 'none' ? 'no pH' : `pH ${formatNumber(ph.value, 2, settings)}`}
+      </summary>
+      {open && <Probes settings={settings} onSay={onSay} />}
+      {ph.status !== 'none' && (
+        <p className="text-sm" data-testid="measured-ph">
+          {ph.status === 'void' &&
+            `pH ${formatNumber(ph.value, 2, settings)} was measured before the last addition: measure again.`}
+          {ph.status === 'simulated' &&
+            `pH ${formatNumber(ph.value, 2, settings)} is simulated: for trying out, no caution uses it.`}
+          {ph.status === 'counts' &&
+            `pH ${formatNumber(ph.value, 2, settings)}, ${formatMoment(ph.at)}: of this jar as it stands. Any addition voids it.`}
+        </p>
+      )}
+    </details>
+  );
+}
+
+/** The instruments, listened to only while somebody measures. */
+function Probes({ settings, onSay }: Omit<MeasuredProps, 'jar'>) {
+  const counter = useCounter(null);
   const say =
     (what: 'ph' | 'temperature') =>
     (value: number, reading: Reading): void => {
@@ -38,43 +68,26 @@ export function Measured({ jar, settings, onSay }: MeasuredProps) {
     };
   };
   return (
-    <details className="border-t border-rule pt-2">
-      <summary className="min-h-11 cursor-pointer font-semibold">
-        Measured:{' '}
-        {temperature ? `${formatNumber(temperature.event.value, 1, settings)} °C` : 'no temperature'},{' '}
-        {ph.status === 'none' ? 'no pH' : `pH ${formatNumber(ph.value, 2, settings)}`}
-      </summary>
-      <div className="grid gap-4 py-2 sm:grid-cols-2">
-        <Probe
-          label="Temperature, °C"
-          decimals={1}
-          low={-40}
-          high={200}
-          probe={probe('thermometer')}
-          settings={settings}
-          onTake={say('temperature')}
-        />
-        <Probe
-          label="pH"
-          decimals={2}
-          low={0}
-          high={14}
-          probe={probe('ph-meter')}
-          settings={settings}
-          onTake={say('ph')}
-        />
-      </div>
-      {ph.status !== 'none' && (
-        <p className="text-sm" data-testid="measured-ph">
-          {ph.status === 'void' &&
-            `pH ${formatNumber(ph.value, 2, settings)} was measured before the last addition: measure again.`}
-          {ph.status === 'simulated' &&
-            `pH ${formatNumber(ph.value, 2, settings)} is simulated: for trying out, no caution uses it.`}
-          {ph.status === 'counts' &&
-            `pH ${formatNumber(ph.value, 2, settings)}, ${formatMoment(ph.at)}: of this jar as it stands. Any addition voids it.`}
-        </p>
-      )}
-    </details>
+    <div className="grid gap-4 py-2 sm:grid-cols-2">
+      <Probe
+        label="Temperature, °C"
+        decimals={1}
+        low={-40}
+        high={200}
+        probe={probe('thermometer')}
+        settings={settings}
+        onTake={say('temperature')}
+      />
+      <Probe
+        label="pH"
+        decimals={2}
+        low={0}
+        high={14}
+        probe={probe('ph-meter')}
+        settings={settings}
+        onTake={say('ph')}
+      />
+    </div>
   );
 }
 

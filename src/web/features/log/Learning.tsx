@@ -22,7 +22,6 @@ export function Learning({ jars }: { jars: readonly Jar[] }) {
   const set = (patch: Partial<typeof learning>): void => {
     void save({ ...settings, learning: { ...learning, ...patch } });
   };
-  const off = learning.holds ? [] : ['The model alone speaks now.'];
   return (
     <section aria-label="What was learnt" className="card grid gap-2 p-4">
       <h2 className="font-name text-lg font-bold">What was learnt</h2>
@@ -42,7 +41,7 @@ export function Learning({ jars }: { jars: readonly Jar[] }) {
           ))}
         </ul>
       )}
-      {off.length > 0 && <p className="text-sm">{off.join(' ')}</p>}
+      {!learning.holds && <p className="text-sm">The model alone speaks now.</p>}
       <div className="flex flex-wrap gap-x-5 gap-y-1">
         <label className="inline-flex min-h-8 items-center gap-2">
           <input

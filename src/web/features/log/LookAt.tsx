@@ -1,7 +1,14 @@
 import { useMemo, useState } from 'react';
 import { sayHold, type Hold } from '#core/emulsion';
 import { makingHold } from '../../store/jarHold';
-import { minutesSinceShake, SIGHT_WORDS, SIGHTS, type Predicted, type Sight } from '#core/trial';
+import {
+  minutesSinceShake,
+  SIGHT_WORDS,
+  SIGHTS,
+  type Predicted,
+  type Sight,
+  type TrialEvent,
+} from '#core/trial';
 import { readDecimal } from '../../readDecimal';
 import { makingOf, type Jar } from '../../store/jars';
 import { useKitchen, vesselOf } from '../../store/kitchen';
@@ -30,15 +37,17 @@ export function LookAt({ working, jar, place }: { working: WorkingFormula; jar: 
   const since = minutesSinceShake(jar.events, new Date().toISOString());
   const typed = text.trim() === '' ? since : readDecimal(text);
   const fits = typed !== null && typed > 0 && typed <= 60 * 1440;
-  const look = async (saw: Sight): Promise<void> => {
-    if (!fits || writing) return;
+  const say = async (event: TrialEvent): Promise<void> => {
+    if (writing) return;
     setWriting(true);
-    await record({ trialId: jar.id, formulaId: working.id }, [
-      { kind: 'looked', saw, seconds: typed * 60, predicted: predictedBy(hold, jar), note },
-    ]);
+    await record({ trialId: jar.id, formulaId: working.id }, [event]);
     setText('');
     setNote('');
     setWriting(false);
+  };
+  const look = (saw: Sight): void => {
+    if (!fits) return;
+    void say({ kind: 'looked', saw, seconds: typed * 60, predicted: predictedBy(hold, jar), note });
   };
   return (
     <section aria-label="Look at it" className="card grid content-start gap-3 p-4">
@@ -60,12 +69,21 @@ export function LookAt({ working, jar, place }: { working: WorkingFormula; jar: 
             key={saw}
             className="min-h-16 flex-1 px-4"
             disabled={!fits || writing || reading?.status === 'working'}
-            onClick={() => void look(saw)}
+            onClick={() => {
+              look(saw);
+            }}
           >
             {SIGHT_WORDS[saw].charAt(0).toUpperCase() + SIGHT_WORDS[saw].slice(1)}
           </Button>
         ))}
       </div>
+      <Button
+        className="min-h-16 px-4"
+        disabled={writing}
+        onClick={() => void say({ kind: 'shook', seconds })}
+      >
+        Shaken again now
+      </Button>
     </section>
   );
 }
