@@ -14,6 +14,8 @@ const CORE_ORDER = [
   'balance',
   'trial',
   'sensory',
+  'batch',
+  'paper',
 ];
 
 const coreRules = CORE_ORDER.map((folder, index) => ({

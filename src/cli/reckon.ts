@@ -8,14 +8,17 @@ import { STYLES, type Style } from '#core/palate';
 import { TOOLS } from '#core/formula';
 import { printResult } from './printResult';
 import { formulateFrom, ingredientNamed, mend, rounded, swap, UnknownIngredient } from './reckonBalance';
+import { batchFrom, CannotPlan, readTarget } from './reckonBatch';
 import { holdOfText } from './reckonHold';
 import { portionsOf, readText, reckonText } from './reckonText';
 
 const USAGE = `usage: reckon [--json] [--spoons ${SPOON_SYSTEMS.join('|')}] [--style ID]
               [--mend COMPLAINT [--severity 1|2] [--room 100ml] [--allow id,id]]
-              [--tool shake|whisk|frother|mortar|processor|blender|stick|fork [--mix 30s]
+              [--tool shake|whisk|frother|mortar|processor|blender|stick|stick-pro|fork [--mix 30s]
                [--height 80mm] [--temperature 21C]]
-              [--swap id=id] [--round spoons|1g|mixed] [FILE]
+              [--swap id=id] [--round spoons|1g|mixed|bought]
+              [--scale-to "12 l"|"5 kg"|"60 portions"|"24 jars x 250 ml"
+               [--vessel 20l] [--loss 2%] [--hold-back]] [FILE]
        reckon [--json] [--style ID] [--round spoons|1g|mixed] --formulate FILE.json
 Reads one addition a line ("90 ml olive oil") from FILE or standard input.
 Complaints: ${COMPLAINTS.join(', ')}
@@ -43,6 +46,10 @@ function parsed() {
         height: { type: 'string' },
         temperature: { type: 'string' },
         round: { type: 'string' },
+        'scale-to': { type: 'string' },
+        vessel: { type: 'string' },
+        loss: { type: 'string', default: '0%' },
+        'hold-back': { type: 'boolean', default: false },
         formulate: { type: 'string' },
         help: { type: 'boolean', default: false },
       },
@@ -81,9 +88,9 @@ function severity(): Severity {
 }
 
 /** "100ml", "0.1 l", "½ cup". */
-function roomMl(): number | null {
-  if (values.room === undefined) return null;
-  const read = parseAmount(values.room, 'point');
+function volumeMl(text: string | undefined): number | null {
+  if (text === undefined) return null;
+  const read = parseAmount(text, 'point');
   const term = read.status === 'read' && read.amount.kind === 'measured' ? read.amount.terms[0] : undefined;
   const { tspMl, tbspMl, cupMl } = SPOON_VOLUMES[spoonSystem()];
   const perUnit: Partial<Record<string, number>> = {
@@ -96,7 +103,7 @@ function roomMl(): number | null {
     cup: cupMl,
   };
   const unit = term && perUnit[term.unit];
-  return term && unit ? term.count.nominal * unit : fail(`“${values.room}” is no volume such as 100ml.`);
+  return term && unit ? term.count.nominal * unit : fail(`“${text}” is no volume such as 100ml.`);
 }
 
 const roundTo = (): RoundTo | null => {
@@ -104,6 +111,8 @@ const roundTo = (): RoundTo | null => {
   const spoons = spoonSystem();
   if (values.round === 'spoons') return { kind: 'spoons', spoons };
   if (values.round === 'mixed') return { kind: 'mixed', readabilityG: 1, spoons };
+  if (values.round === 'bought' && values['scale-to'] !== undefined)
+    return { kind: 'mixed', readabilityG: 1, spoons };
   const step = /^(\d+(?:\.\d+)?) ?g$/.exec(values.round)?.[1];
   return step && Number(step) > 0
     ? { kind: 'scale', readabilityG: Number(step) }
@@ -148,6 +157,7 @@ function run(): void {
     ...balance(portions, style),
     ...holdAsked(portions),
     ...(round ? { rounded: rounded(portions, round) } : {}),
+    ...batchAsked(portions, style, round),
   };
   process.stdout.write(
     values.json || Object.keys(asked).length > 0
@@ -172,10 +182,33 @@ function measured(
     : fail(`--${name} is ${low} to ${high} ${unit}, such as 30${unit}, not “${text}”.`);
 }
 
+function batchAsked(portions: ReturnType<typeof portionsOf>, style: Style | null, round: RoundTo | null) {
+  const text = values['scale-to'];
+  if (text === undefined) {
+    if (values['hold-back'] || values.vessel !== undefined) fail('say with --scale-to how much to make.');
+    return {};
+  }
+  const target = readTarget(text) ?? fail(`“${text}” is no size: 12 l, 5 kg, 60 portions, 24 jars x 250 ml.`);
+  const loss = Number(/^(\d+(?:\.\d+)?) ?%$/.exec(values.loss)?.[1]);
+  if (!(loss >= 0 && loss <= 50)) fail(`--loss is 0% to 50%, not “${values.loss}”.`);
+  return batchFrom(portions, [], {
+    ...{ target, style, spoons: spoonSystem(), tool: toolNamed(), lossShare: loss / 100 },
+    rounding: values.round === 'bought' ? 'bought' : (round?.kind ?? 'exact'),
+    readabilityG: round && 'readabilityG' in round ? round.readabilityG : 1,
+    school: values['hold-back'] ? 'hold-back' : 'by-weight',
+    vesselMl: volumeMl(values.vessel),
+  });
+}
+
+const toolNamed = () =>
+  values.tool === undefined
+    ? null
+    : (TOOLS.find((name) => name === values.tool) ??
+      fail(`“${values.tool}” is no tool: ${TOOLS.join(', ')}.`));
+
 function holdAsked(portions: ReturnType<typeof portionsOf>) {
-  if (values.tool === undefined) return {};
-  const tool =
-    TOOLS.find((name) => name === values.tool) ?? fail(`“${values.tool}” is no tool: ${TOOLS.join(', ')}.`);
+  const tool = toolNamed();
+  if (tool === null) return {};
   const heightMm = measured('height', 'mm', 5, 2000);
   return holdOfText(portions, {
     tool,
@@ -197,7 +230,7 @@ function balance(portions: ReturnType<typeof portionsOf>, style: Style | null) {
       : mend(portions, {
           complaint: complaint(),
           severity: severity(),
-          roomMl: roomMl(),
+          roomMl: volumeMl(values.room),
           allow: values.allow === undefined ? null : ids(values.allow),
           style,
         })),
@@ -208,6 +241,6 @@ function balance(portions: ReturnType<typeof portionsOf>, style: Style | null) {
 try {
   run();
 } catch (error) {
-  if (error instanceof UnknownIngredient) fail(error.message);
+  if (error instanceof UnknownIngredient || error instanceof CannotPlan) fail(error.message);
   throw error;
 }

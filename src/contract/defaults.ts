@@ -1,4 +1,5 @@
 /** Starting values, apart from the schemas: the interface needs these at once and the checks only later. */
+import { USUAL_HOLD_BACK } from '#core/batch';
 import { MAKINGS_THAT_PROVE } from '#core/trial';
 import { DEFAULT_SMALL_MEASURES } from '#core/quantity';
 import type { By } from './formula';
@@ -14,6 +15,13 @@ export const DEFAULT_SETTINGS: Settings = {
   smallMeasures: DEFAULT_SMALL_MEASURES,
   provenAfter: MAKINGS_THAT_PROVE,
   learning: { holds: true, windows: true, since: null },
+  batch: {
+    lossShare: 0.02,
+    scale: { readabilityG: 1, capacityG: 5000, vesselG: 400 },
+    fridgeC: 3,
+    roomC: 20,
+    holdBack: USUAL_HOLD_BACK,
+  },
 };
 
 export const EMPTY_PANTRY_ENTRY: PantryEntry = {

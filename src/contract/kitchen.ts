@@ -22,6 +22,8 @@ export const rangeSchema = z
     message: 'low must not be above the usual value, nor high below it',
   });
 
+const shareSchema = z.number().min(0).max(1);
+
 const smallMeasuresSchema: z.ZodType<SmallMeasures> = z.strictObject({
   volumeMl: z.strictObject({
     pinch: rangeSchema,
@@ -51,6 +53,28 @@ export const settingsSchema = z.strictObject({
     windows: z.boolean(),
     /** What happened before this is forgotten; null: nothing is. */
     since: z.iso.datetime().nullable(),
+  }),
+  batch: z.strictObject({
+    /** Stays in tools and on walls, of what is made. */
+    lossShare: z.number().min(0).max(0.5, 'at most half'),
+    scale: z
+      .strictObject({
+        readabilityG: positive.max(100),
+        capacityG: positive.max(500_000),
+        vesselG: z.number().min(0).max(50_000),
+      })
+      .refine(({ capacityG, vesselG, readabilityG }) => capacityG - vesselG >= readabilityG, {
+        message: 'the scale must carry more than what is weighed into',
+      }),
+    fridgeC: z.number().min(-2).max(15),
+    roomC: z.number().min(-5).max(45),
+    holdBack: z.strictObject({
+      salt: shareSchema,
+      rawAllium: shareSchema,
+      chilli: shareSchema,
+      strongHerbs: shareSchema,
+      fromFold: z.number().min(1).max(1000),
+    }),
   }),
 });
 export type Settings = z.infer<typeof settingsSchema>;

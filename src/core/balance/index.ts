@@ -46,5 +46,6 @@ export {
   type SayAmount,
 } from './sayBalance';
 export { leaningsAsked, readLeanings, type Leaning, type ReadLeanings } from './leanings';
+export type { WholeUnit } from './ladder';
 export { PLANS } from './complaints';
 export { PlanSearch, subsetsOf } from './planSearch';

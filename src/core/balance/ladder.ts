@@ -6,7 +6,7 @@ export interface Candidate {
   readonly massG: number;
   /** As a cook would read it: "1½ tsp", "61 g". */
   readonly text: string;
-  readonly how: 'kept' | 'spoons' | 'scale' | 'dilution';
+  readonly how: 'kept' | 'spoons' | 'scale' | 'dilution' | 'whole';
 }
 
 /** US kitchen ladder; larger amounts go on in quarter cups. Tag: common practice. */
@@ -55,6 +55,24 @@ export function scaleCandidates(massG: number, readabilityG: number): readonly C
       const rounded = Number((steps * readabilityG).toFixed(3));
       return { massG: rounded, text: `${rounded} g`, how: 'scale' };
     });
+}
+
+/** A thing that is used whole: an egg, a lemon, a pack. */
+export interface WholeUnit {
+  /** As it is said for one: "yolk". */
+  readonly unit: string;
+  /** Edible grams of one, > 0. */
+  readonly massG: number;
+}
+
+const plural = (unit: string, count: number): string => (count === 1 ? unit : `${unit}s`);
+
+/** Whole things just below and above, never none. */
+export function wholeCandidates(massG: number, { unit, massG: oneG }: WholeUnit): readonly Candidate[] {
+  const below = Math.floor(massG / oneG + 1e-9);
+  return [below - 1, below, below + 1, below + 2]
+    .filter((count) => count >= 1)
+    .map((count): Candidate => ({ massG: count * oneG, text: `${count} ${plural(unit, count)}`, how: 'whole' }));
 }
 
 /** One part in nine parts of a carrier: a tenth of the scale's step can be weighed. */

@@ -11,7 +11,14 @@ import type { Ingredient } from '#core/ingredient';
 import { solveLinear, type LinearRow } from '#core/numeric';
 import { PALATE, type PalateKey } from '#core/palate';
 import type { SpoonSystem } from '#core/quantity';
-import { dilutionCandidates, scaleCandidates, spoonCandidates, type Candidate } from './ladder';
+import {
+  dilutionCandidates,
+  scaleCandidates,
+  spoonCandidates,
+  wholeCandidates,
+  type Candidate,
+  type WholeUnit,
+} from './ladder';
 import { measureRows, valueOf, type MeasureRow } from './program';
 
 export type RoundTo =
@@ -26,6 +33,8 @@ export interface PlanLine {
   readonly massG: number;
   /** Stays as it is: locked, or counted in whole things. */
   readonly kept: boolean;
+  /** Counted in whole things, such as yolks; missing: it can be measured. */
+  readonly whole?: WholeUnit;
   /** There is no more than this, g; missing: enough. */
   readonly mostG?: number;
 }
@@ -91,8 +100,10 @@ export function roundPlan(plan: readonly PlanLine[], to: RoundTo): Rounding {
 
 /** What an amount may become, nearest first. */
 function optionsFor(line: PlanLine, to: RoundTo, plan: readonly PlanLine[]): readonly Candidate[] {
-  const { massG, ingredient, kept } = line;
+  const { massG, ingredient, kept, whole } = line;
   if (kept || massG <= 0) return [{ massG, text: '', how: 'kept' }];
+  // Half an egg is no egg: how far off the nearest whole one is does not matter.
+  if (whole) return nearestFirst(wholeCandidates(massG, whole), massG);
   const all = nearestFirst(candidatesFor(line, to, plan), massG);
   const inStock = all.filter((candidate) => candidate.massG <= (line.mostG ?? Infinity) * (1 + 1e-9));
   const found = inStock.length > 0 ? inStock : all;

@@ -19,6 +19,7 @@ export const TOOLS = [
   'processor',
   'blender',
   'stick',
+  'stick-pro',
 ] as const;
 export type Tool = (typeof TOOLS)[number];
 

@@ -30,7 +30,7 @@ export {
 export { componentOf, isPoured, KITCHEN_COMPONENTS, type KitchenComponent } from './category';
 export { findIngredient, normaliseName, searchIngredients, type Found } from './findIngredient';
 export { catalogueOf, REFERENCE_CATALOGUE, REFERENCE_INGREDIENTS } from './reference';
-export { ingredientFromRow, type IngredientRow } from './row';
+export { ingredientFromRow, spreadOf, type IngredientRow } from './row';
 export { measuringWith, spoonVolumeMl, toMass, type MassReading, type Measuring } from './toMass';
 export { acidLiquidOf, isMadeWith, madeId, pouredOilOf, readMadeId, type MadeOf } from './made';
 export {

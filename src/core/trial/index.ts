@@ -33,7 +33,7 @@ export {
   type StepState,
   type StepStatus,
 } from './making';
-export { planMaking, type MakingSetting } from './planMaking';
+export { planMaking, tipsFor, type MakingSetting } from './planMaking';
 export {
   deviationOf,
   fillRequest,

@@ -66,10 +66,11 @@ export function planMaking(reckoning: Reckoning, judgement: Judgement, setting: 
   };
 }
 
-function tipsFor(
+/** What has to be minded in the making, from what the hold asks for. @param volumeMl of what is made at once */
+export function tipsFor(
   portions: readonly JudgedPortion[],
   volumeMl: number,
-  { tool, seconds, roomC, vessel }: MakingSetting,
+  { tool, seconds, roomC, vessel }: Pick<MakingSetting, 'tool' | 'seconds' | 'roomC' | 'vessel'>,
 ): readonly MakingTip[] {
   if (portions.length === 0 || !(volumeMl > 0)) return [];
   const request = holdRequest(portions, {

@@ -1,0 +1,126 @@
+import { describe, expect, it } from 'vitest';
+import { boughtUnitOf, pluralOf } from './boughtUnits';
+import { coolingOf } from './cooling';
+import { mixedC } from './cooling';
+import { pullListOf, type StockFacts } from './pullList';
+import { sayCooling, sayCounted } from './sayBatch';
+import { thing } from './testing';
+import { useByOf, useByProblem } from './useBy';
+import type { IngredientId } from '#core/ingredient';
+
+const stockOf = (entries: Record<string, Partial<StockFacts>>) =>
+  new Map(
+    Object.entries(entries).map(([id, facts]) => [
+      id as IngredientId,
+      { onHandG: null, price: null, ...facts },
+    ]),
+  );
+
+describe('the pull list', () => {
+  it('counts lemons by what a lemon gives, with its spread', () => {
+    // USDA SR Legacy: the juice of one lemon 48 g; 30 to 60 g: common practice.
+    const [lemon] = pullListOf([{ ingredient: thing('lemon_juice'), massG: 600 }], new Map()).lines;
+    expect(lemon!.count).toEqual({ nominal: 13, low: 10, high: 20 });
+    expect(sayCounted(lemon!)).toBe('13 (10 to 20) lemons');
+  });
+
+  it('goes by the unit weights of the handbook', () => {
+    // USDA SR Legacy: clove of garlic 3 g, yolk of a large egg 17 g, whole egg without shell 50 g.
+    const gramsOf = (id: string) => {
+      const unit = boughtUnitOf(thing(id));
+      return unit.kind === 'counted' ? [unit.unit, unit.massG.nominal] : [unit.kind];
+    };
+    expect(gramsOf('egg_yolk')).toEqual(['egg', 17]);
+    expect(gramsOf('egg_whole')).toEqual(['egg', 50]);
+    expect(gramsOf('garlic')).toEqual(['head', 30]);
+    expect(gramsOf('parsley')).toEqual(['bunch', 60]);
+    expect(gramsOf('shallot')[0]).toBe('shallot');
+    expect(gramsOf('olive_ev')).toEqual(['litres']);
+    expect(gramsOf('salt_table')).toEqual(['grams']);
+    expect([pluralOf('radish', 2), pluralOf('lemon', 1), pluralOf('lime to grate', 3)]).toEqual([
+      'radishes',
+      'lemon',
+      'limes to grate',
+    ]);
+  });
+
+  it('buys peel and stalks too, takes off what is there, and says what is missing', () => {
+    const list = pullListOf(
+      [
+        { ingredient: thing('shallot'), massG: 640 },
+        { ingredient: thing('shallot'), massG: 240 },
+        { ingredient: thing('olive_ev'), massG: 500 },
+        { ingredient: thing('water'), massG: 300 },
+      ],
+      stockOf({ shallot: { onHandG: 600, price: { price: 4, packMassG: 1000 } } }),
+    );
+    const [shallot, oil, water] = list.lines;
+    // Edible yield 88 %: 880 g peeled are 1000 g bought.
+    expect(shallot).toMatchObject({ neededG: 880, shortG: 280 });
+    expect(shallot!.asBoughtG).toBeCloseTo(1000, 6);
+    expect(shallot!.cost).toBeCloseTo(4, 6);
+    expect(oil).toMatchObject({ shortG: null, cost: null });
+    expect(water).toMatchObject({ shortG: 0, cost: 0 });
+    expect(list.unpriced.map(({ id }) => id)).toEqual(['olive_ev']);
+  });
+});
+
+describe('getting cold', () => {
+  it('follows the warming law', () => {
+    // τ = 4000 s at 0.3 l: 20 → 5 °C in air of 3 °C takes τ ln(17/2) = 8560 s.
+    const cooling = coolingOf(300, { startC: 20, fridgeC: 3 });
+    expect(cooling).toMatchObject({ status: 'cools', inTime: true, ways: [] });
+    if (cooling.status === 'cools') expect(cooling.seconds).toBeCloseTo(4000 * Math.log(17 / 2), 3);
+  });
+
+  it('says so above four hours, and offers what helps', () => {
+    const cooling = coolingOf(10_000, { startC: 20, fridgeC: 3 });
+    if (cooling.status !== 'cools') throw new Error('never');
+    expect(cooling.inTime).toBe(false);
+    expect(sayCooling(cooling)).toMatch(/longer than the 4 h/);
+    for (const way of cooling.ways) {
+      if (way.kind === 'smaller-containers')
+        expect(coolingOf(way.mostMl, { startC: 20, fridgeC: 3 })).toMatchObject({ inTime: true });
+      if (way.kind === 'pre-chill')
+        expect(coolingOf(10_000, { startC: way.startC, fridgeC: 3 })).toMatchObject({ inTime: true });
+    }
+    expect(cooling.ways.map(({ kind }) => kind)).toEqual(['smaller-containers', 'pre-chill', 'ice-bath']);
+  });
+
+  it('holds a warm base to two hours and four more', () => {
+    // FDA Food Code 3-501.14: 57 to 21 °C within 2 h, to 5 °C within 4 h more.
+    const warm = coolingOf(3000, { startC: 70, fridgeC: 3 });
+    if (warm.status !== 'cools') throw new Error('never');
+    expect(warm.midS).toBeGreaterThan(2 * 3600);
+    expect(warm.inTime).toBe(false);
+    expect(warm.ways.map(({ kind }) => kind)).toEqual(['smaller-containers', 'ice-bath']);
+    expect(coolingOf(100, { startC: 70, fridgeC: 3 })).toMatchObject({ inTime: true });
+  });
+
+  it('never gets cold in a fridge that is not, and is cold where it is', () => {
+    expect(coolingOf(300, { startC: 20, fridgeC: 6 })).toEqual({ status: 'never' });
+    expect(coolingOf(300, { startC: 4, fridgeC: 3 })).toMatchObject({ seconds: 0, inTime: true });
+  });
+
+  it('mixes temperatures by heat, water holding twice what oil does', () => {
+    const oil = { massG: 100, waterShare: 0, temperatureC: 20 };
+    const water = { massG: 100, waterShare: 1, temperatureC: 5 };
+    expect(mixedC([oil, water])).toBeCloseTo((20 * 2 + 5 * 4.18) / 6.18, 9);
+  });
+});
+
+describe('use by', () => {
+  it('counts the day of making as the first', () => {
+    expect(useByOf('2026-11-26', { days: 4 })).toEqual({ day: '2026-11-29', days: 4, reason: '' });
+    expect(useByOf('2026-12-31', { days: 1 }).day).toBe('2026-12-31');
+    expect(useByOf('2028-02-28', { days: 2 }).day).toBe('2028-02-29');
+    expect(() => useByOf('today', { days: 2 })).toThrow(/no day/);
+  });
+
+  it('is shortened freely, lengthened only with a reason', () => {
+    expect(useByProblem({ days: 4 }, { days: 2, reason: '' })).toBeNull();
+    expect(useByProblem({ days: 4 }, { days: 6, reason: ' ' })).toBe('reason-missing');
+    expect(useByProblem({ days: 4 }, { days: 6, reason: 'pH 3.2 measured, local plan' })).toBeNull();
+    expect(useByProblem({ days: 4 }, { days: 2.5, reason: '' })).toBe('no-days');
+  });
+});

@@ -1,0 +1,58 @@
+/** A load as a making of its own, so that it is weighed out like a jar: one step at a time, each pour a step. */
+import type { Tool } from '#core/formula';
+import type { IngredientId } from '#core/ingredient';
+import { exactly } from '#core/quantity';
+import { makingSteps, tipsFor, type MakingPlan, type Step, type StepLine } from '#core/trial';
+import type { Vessel } from '#core/vessel';
+import type { BatchLoad, BatchPlan, LoadLine } from './planBatch';
+
+export interface LoadSetting {
+  readonly tool: Tool;
+  readonly roomC: number | null;
+  readonly bottles: Readonly<Partial<Record<IngredientId, string>>>;
+  readonly vessel: Vessel;
+  /** Lines nobody could read, as they were typed. */
+  readonly unread: readonly string[];
+}
+
+export function loadMaking(plan: BatchPlan, load: BatchLoad, setting: LoadSetting): MakingPlan {
+  const { tool, roomC, bottles, vessel, unread } = setting;
+  const seconds = Math.max(1, Math.round(load.mixSeconds));
+  const byId = new Map(load.lines.map((entry) => [entry.line.id, entry]));
+  const lines = load.lines.map(({ line, massG, text, carrier }): StepLine => ({
+    ...{ id: line.id, ingredient: line.ingredient, form: line.form, massG },
+    said: carrier ? sayDilution(massG, carrier.name) : (text ?? ''),
+  }));
+  const portions = load.lines.map(({ line, massG }) => ({
+    ...{ ingredient: line.ingredient, form: line.form, massG: exactly(massG) },
+  }));
+  const steps = makingSteps(lines, tipsFor(portions, load.volumeMl, { tool, seconds, roomC, vessel }), {
+    tool,
+    seconds,
+  });
+  const said = unread.map((text, i): Step => ({
+    ...{ kind: 'do', id: `unread-${i + 1}`, deed: 'said', seconds: null, said: text },
+  }));
+  const last = steps.at(-1)?.kind === 'do' ? steps.length - 1 : steps.length;
+  const all = [...steps.slice(0, last), ...said, ...steps.slice(last)];
+  return {
+    scaleFactor: plan.scaleFactor * (load.volumeMl / plan.madeMl),
+    plannedVolumeMl: load.volumeMl,
+    ...{ tool, seconds, roomC, bottles },
+    steps: all.flatMap((step) => inPours(step, byId)),
+  };
+}
+
+function inPours(step: Step, byId: ReadonlyMap<string, LoadLine>): readonly Step[] {
+  const pours = step.kind === 'weigh' ? byId.get(step.id)?.pours : undefined;
+  if (step.kind !== 'weigh' || !pours || pours.length < 2) return [step];
+  return pours.map((massG, i) => ({
+    ...step,
+    id: i === 0 ? step.id : `${step.id}.${i + 1}`,
+    line: { ...step.line, massG },
+    said: `pour ${i + 1} of ${pours.length}`,
+  }));
+}
+
+const sayDilution = (massG: number, carrier: string): string =>
+  `mix 1 part with 9 parts ${carrier.split(',')[0]!.toLowerCase()}, take ${Number((massG * 10).toFixed(2))} g of it`;

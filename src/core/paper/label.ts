@@ -1,0 +1,49 @@
+/** A label's content and its sizes. Which sizes are common: common practice. */
+
+export interface LabelSize {
+  readonly id: string;
+  readonly name: string;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  /** On a sheet of A4; null: one label is the page, for a roll. */
+  readonly sheet: {
+    readonly columns: number;
+    readonly rows: number;
+    readonly leftMm: number;
+    readonly topMm: number;
+    readonly stepXMm: number;
+    readonly stepYMm: number;
+  } | null;
+}
+
+export const LABEL_SIZES: readonly LabelSize[] = [
+  {
+    ...{ id: 'a4-8', name: '99.1 × 67.7 mm, 8 on A4', widthMm: 99.1, heightMm: 67.7 },
+    sheet: { columns: 2, rows: 4, leftMm: 4.65, topMm: 13.1, stepXMm: 101.6, stepYMm: 67.7 },
+  },
+  {
+    ...{ id: 'a4-21', name: '63.5 × 38.1 mm, 21 on A4', widthMm: 63.5, heightMm: 38.1 },
+    sheet: { columns: 3, rows: 7, leftMm: 7.2, topMm: 15.1, stepXMm: 66, stepYMm: 38.1 },
+  },
+  { ...{ id: 'roll-100', name: '100 × 62 mm, roll', widthMm: 100, heightMm: 62 }, sheet: null },
+  { ...{ id: 'roll-62', name: '62 × 40 mm, roll', widthMm: 62, heightMm: 40 }, sheet: null },
+];
+export const LABEL_SIZE_IDS = LABEL_SIZES.map(({ id }) => id);
+export const labelSizeOf = (id: string): LabelSize | null =>
+  LABEL_SIZES.find((size) => size.id === id) ?? null;
+
+/** What stands on it, as words: composed once, printed anywhere. */
+export interface LabelWords {
+  readonly name: string;
+  readonly version: string;
+  readonly madeAt: string;
+  readonly useBy: string;
+  /** Why until then. */
+  readonly because: string;
+  readonly keepAt: string;
+  /** Empty: none known. */
+  readonly allergens: string;
+  readonly cautions: readonly string[];
+  readonly batchNumber: string;
+  readonly kitchen: string;
+}
