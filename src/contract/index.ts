@@ -50,6 +50,7 @@ export {
   type LogAnswer,
   type LogEntry,
   type Standings,
+  type TrialBatch,
   type TrialEventRecord,
   type TrialRecord,
   type VersionStanding,
@@ -79,3 +80,25 @@ export {
   type InstrumentReading,
   type ScaleClaim,
 } from './device';
+export {
+  batchEventSchema,
+  combineSchema,
+  daySchema,
+  MOST_BATCH_LOADS,
+  newBatchEventSchema,
+  newBatchSchema,
+  type BatchEventRecord,
+  type BatchRecord,
+  type Combine,
+  type NewBatch,
+  type NewBatchEvent,
+} from './batch';
+export {
+  MOST_LABELS,
+  printLabelSchema,
+  printSheetSchema,
+  printStripSchema,
+  type PrintLabel,
+  type PrintSheet,
+  type PrintStrip,
+} from './paper';

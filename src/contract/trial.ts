@@ -54,12 +54,12 @@ const stepSchema = z.discriminatedUnion('kind', [
   }),
 ]) as unknown as z.ZodType<Step>;
 
-const readingSchema: z.ZodType<Reading> = z.strictObject({
+export const readingSchema: z.ZodType<Reading> = z.strictObject({
   source: z.enum(SOURCES),
   deviceId: z.string().max(64),
 });
 
-const planSchema: z.ZodType<MakingPlan> = z.strictObject({
+export const makingPlanSchema: z.ZodType<MakingPlan> = z.strictObject({
   scaleFactor: z.number().finite().gt(0).max(10_000),
   plannedVolumeMl: z.number().finite().min(0).max(1_000_000),
   tool: z.enum(TOOLS),
@@ -155,7 +155,7 @@ export const newTrialSchema = z
     styleId: z.string().max(64).nullable().default(null),
     /** What is in it already; empty where it is made step by step. */
     lines: z.array(lineSchema).max(200),
-    making: planSchema.nullable().default(null),
+    making: makingPlanSchema.nullable().default(null),
     by: bySchema,
   })
   .refine(({ lines, making }) => lines.length > 0 || (making?.steps.length ?? 0) > 0, {
@@ -200,6 +200,15 @@ export interface VersionStanding {
   readonly made: number;
 }
 
+/** A load of a batch, or all its loads together. */
+export interface TrialBatch {
+  readonly batchId: string;
+  readonly role: 'load' | 'whole';
+  /** From 1; 0 for the whole. */
+  readonly load: number;
+  readonly of: number;
+}
+
 export interface TrialEventRecord {
   readonly id: string;
   readonly event: TrialEvent;
@@ -216,6 +225,8 @@ export interface TrialRecord {
   readonly lines: readonly TrialLine[];
   /** Null: it was begun as made already. */
   readonly making: MakingPlan | null;
+  /** Null: a jar of its own. */
+  readonly batch: TrialBatch | null;
   readonly by: By;
   readonly at: string;
   /** In the order they happened. */

@@ -4,6 +4,8 @@ import { join } from 'node:path';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Database } from './db/client';
+import { batchRoutes } from './features/batches/routes';
+import { BatchStore } from './features/batches/store';
 import { formulaRoutes } from './features/formulas/routes';
 import { FormulaStore } from './features/formulas/store';
 import { kitchenRoutes } from './features/kitchen/routes';
@@ -14,6 +16,7 @@ import { measureRoutes } from './features/measures/routes';
 import { MeasureStore } from './features/measures/store';
 import { panelRoutes } from './features/panels/routes';
 import { PanelStore } from './features/panels/store';
+import { printRoutes } from './features/print/routes';
 import { timerRoutes } from './features/timers/routes';
 import { TimerStore } from './features/timers/store';
 import { LiveHub } from './live/hub';
@@ -85,18 +88,15 @@ export function createApp(deps: AppDependencies): Express {
   api.use(kitchenRoutes(kitchen));
   const hub = new LiveHub();
   const counter = new Counter(deps.instruments ?? NO_INSTRUMENTS, () => performance.now(), randomUUID());
-  api.use(
-    trialRoutes(
-      new TrialStore(deps.db, deps.now),
-      hub,
-      counter.answer.instruments,
-      async () => (await kitchen.settings()).provenAfter,
-    ),
-  );
+  const jars = new TrialStore(deps.db, deps.now);
+  const { instruments } = counter.answer;
+  api.use(batchRoutes(new BatchStore(deps.db, deps.now, jars), hub, instruments));
+  api.use(trialRoutes(jars, hub, instruments, async () => (await kitchen.settings()).provenAfter));
   api.use(timerRoutes(new TimerStore(deps.db, deps.now), hub));
   api.use(measureRoutes(new MeasureStore(deps.db, deps.now)));
   api.use(panelRoutes(new PanelStore(deps.db, deps.now)));
   api.use(deviceRoutes(counter));
+  api.use(printRoutes(deps.now));
   api.use(liveRoutes(hub));
   api.use(() => {
     throw new ApiError('not-found', 'There is nothing at this address.');

@@ -72,7 +72,11 @@ export function wholeCandidates(massG: number, { unit, massG: oneG }: WholeUnit)
   const below = Math.floor(massG / oneG + 1e-9);
   return [below - 1, below, below + 1, below + 2]
     .filter((count) => count >= 1)
-    .map((count): Candidate => ({ massG: count * oneG, text: `${count} ${plural(unit, count)}`, how: 'whole' }));
+    .map((count): Candidate => ({
+      massG: count * oneG,
+      text: `${count} ${plural(unit, count)}`,
+      how: 'whole',
+    }));
 }
 
 /** One part in nine parts of a carrier: a tenth of the scale's step can be weighed. */

@@ -86,6 +86,7 @@ export {
   USE_BY_WORDS,
   type SaySize,
 } from './sayBatch';
+export { snapshotOf, type BatchSnapshot, type SnapshotAbout } from './snapshot';
 export { spreadOver, type OpenLoad, type SpreadTargets } from './spread';
 export {
   batchSize,

@@ -153,6 +153,9 @@ const KEEPING_WORDS: Record<KeepingReason, string> = {
 };
 export const sayHazard = (hazard: Hazard): string => KEEPING_WORDS[hazard];
 
+/** What sets it: "raw garlic or onion". */
+export const sayKeepingReason = ({ reason }: Pick<Keeping, 'reason'>): string => KEEPING_WORDS[reason];
+
 export function sayKeeping({ days, reason, cold }: Keeping): string {
   const where = cold ? 'at 5 °C or below' : 'closed and cool';
   const word = days === 1 ? 'the day it is made' : `${days} days, the day of making being the first`;

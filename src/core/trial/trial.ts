@@ -139,7 +139,8 @@ export function isAsPlanned(planned: readonly TrialLine[], made: readonly TrialL
 }
 
 /** A version is draft until it was made, proven once it was made right often enough without a mend. */
-export type VersionState = 'draft' | 'tried' | 'proven';
+export const VERSION_STATES = ['draft', 'tried', 'proven'] as const;
+export type VersionState = (typeof VERSION_STATES)[number];
 export const MAKINGS_THAT_PROVE = 2;
 
 /** @param standings of the jars of that very version; a jar that was later found not right does not count */

@@ -58,6 +58,16 @@ export const PROFILES = {
     [42, 96],
     [78, 108],
   ],
+  tub: [
+    [0, 84],
+    [4, 88],
+    [170, 100],
+  ],
+  bucket: [
+    [0, 112],
+    [6, 118],
+    [265, 134],
+  ],
 } as const satisfies Record<string, Profile>;
 
 const CORNER_MM = 6;
@@ -116,6 +126,10 @@ export const STARTING_VESSELS: readonly Vessel[] = [
   vessel('squeeze_bottle_750', '750 ml squeeze bottle', 'squeezeBottle', 750, 800),
   vessel('beaker_800', '800 ml blender beaker', 'beaker', 800, 860, false),
   vessel('bowl_1500', '1.5 l mixing bowl', 'bowl', 1500, 1750, false),
+  vessel('tub_2500', '2.5 l tub', 'tub', 2500, 2750, false),
+  vessel('tub_5000', '5 l tub', 'tub', 5000, 5500, false),
+  vessel('bucket_10000', '10 l bucket', 'bucket', 10_000, 11_000, false),
+  vessel('bucket_20000', '20 l bucket', 'bucket', 20_000, 22_000, false),
 ];
 
 export const DEFAULT_VESSEL_ID = 'swing_top_500' as VesselId;

@@ -10,6 +10,7 @@ import {
   primaryKey,
   text,
   timestamp,
+  unique,
 } from 'drizzle-orm/pg-core';
 import type {
   By,
@@ -21,7 +22,9 @@ import type {
   PantryEntry,
   Settings,
   Shelf,
+  TrialBatch,
 } from '#contract';
+import type { BatchEvent, BatchSnapshot } from '#core/batch';
 import type { Formula, FormulaId, VesselId } from '#core/formula';
 import type { IngredientId, OwnUnit } from '#core/ingredient';
 import type { MakingPlan, TrialEvent, TrialLine } from '#core/trial';
@@ -118,10 +121,15 @@ export const trials = pgTable(
     styleId: text('style_id'),
     lines: jsonb('lines').$type<readonly TrialLine[]>().notNull(),
     making: jsonb('making').$type<MakingPlan>(),
+    /** A load of a batch, or all of them together; null: a jar. */
+    batch: jsonb('batch').$type<TrialBatch>(),
     by: jsonb('by').$type<By>().notNull(),
     createdAt: moment('created_at').notNull(),
   },
-  (table) => [index('trials_of_formula').on(table.formulaId)],
+  (table) => [
+    index('trials_of_formula').on(table.formulaId),
+    index('trials_of_batch').on(sql`(${table.batch}->>'batchId')`),
+  ],
 );
 
 /** What happened to a jar, in order. Only ever added to: the database itself refuses changes. */
@@ -172,6 +180,41 @@ export const panelAnswers = pgTable(
     createdAt: moment('created_at').notNull(),
   },
   (table) => [index('answers_of_panel').on(table.panelId)],
+);
+
+/** Batches as they were planned: never changed, what came of them are events. */
+export const batches = pgTable(
+  'batches',
+  {
+    id: text('id').primaryKey(),
+    formulaId: text('formula_id').$type<FormulaId>().notNull(),
+    version: integer('version').notNull(),
+    /** YYYY-MM-DD, by the kitchen's own calendar. */
+    day: text('day').notNull(),
+    /** From 1, within the day. */
+    place: integer('place').notNull(),
+    plan: jsonb('plan').$type<BatchSnapshot>().notNull(),
+    by: jsonb('by').$type<By>().notNull(),
+    createdAt: moment('created_at').notNull(),
+  },
+  (table) => [
+    unique('batch_of_the_day').on(table.day, table.place),
+    index('batches_of_formula').on(table.formulaId),
+  ],
+);
+export const batchEvents = pgTable(
+  'batch_events',
+  {
+    place: bigserial('place', { mode: 'number' }).primaryKey(),
+    id: text('id').notNull().unique(),
+    batchId: text('batch_id')
+      .notNull()
+      .references(() => batches.id),
+    event: jsonb('event').$type<BatchEvent>().notNull(),
+    by: jsonb('by').$type<By>().notNull(),
+    createdAt: moment('created_at').notNull(),
+  },
+  (table) => [index('events_of_batch').on(table.batchId)],
 );
 
 export const timers = pgTable('timers', {

@@ -52,7 +52,7 @@ describe('the outbox', () => {
 describe('a jar with what waits', () => {
   const jar: TrialRecord = {
     ...{ id: 'jar', formulaId: 'house' as FormulaId, version: 1, vesselId: 'jam' as VesselId, styleId: null },
-    ...{ lines: [], making: null, by, at: '2026-11-26T08:00:00.000Z' },
+    ...{ lines: [], making: null, batch: null, by, at: '2026-11-26T08:00:00.000Z' },
     events: [{ id: 'a', event: { kind: 'did', stepId: 'a' }, by, at: '2026-11-26T09:00:01.000Z' }],
   };
   it('shows its own after what the server has, and nothing twice', () => {

@@ -3,6 +3,7 @@ import { formulaIdSchema, logQuerySchema, newEventSchema, newTrialSchema, trialI
 import type { InstrumentInfo } from '#contract';
 import type { TrialEvent } from '#core/trial';
 import { ApiError, parse } from '../../http/apiError';
+import { vouchedReading } from '../../http/vouched';
 import type { LiveHub } from '../../live/hub';
 import type { TrialOutcome, TrialStore } from './store';
 
@@ -61,14 +62,7 @@ function recorded(outcome: TrialOutcome) {
   }
 }
 
-/**
- * Only an instrument that stands here can be a device. What cannot be vouched for counts as simulated: it
- * is kept, and no caution or sign-off ever uses it.
- */
 function vouched(event: TrialEvent, instruments: readonly InstrumentInfo[]): TrialEvent {
   if (event.kind !== 'took' && event.kind !== 'measured') return event;
-  const { reading } = event;
-  if (reading.source === 'typed') return { ...event, reading: { source: 'typed', deviceId: '' } };
-  const known = instruments.find(({ id }) => id === reading.deviceId);
-  return { ...event, reading: { ...reading, source: known?.source ?? 'simulated' } };
+  return { ...event, reading: vouchedReading(event.reading, instruments) };
 }

@@ -74,7 +74,9 @@ export class TrialStore {
     );
   }
 
-  private remember({ id, formulaId, version, events }: TrialRecord): void {
+  private remember({ id, formulaId, version, events, batch }: TrialRecord): void {
+    // A load is a part of a making, not one of its own.
+    if (batch?.role === 'load') return;
     this.standings?.set(id, { formulaId, version, standing: standingOf(events) });
   }
 
@@ -130,6 +132,7 @@ export class TrialStore {
       await this.db
         .select()
         .from(trials)
+        .where(sql`coalesce(${trials.batch}->>'role', '') <> 'load'`)
         .orderBy(desc(trials.createdAt), desc(trials.id))
         .limit(MOST_AT_ONCE),
     );
@@ -170,6 +173,17 @@ export class TrialStore {
     const trial = (await this.get(trialId))!;
     this.remember(trial);
     return { status: 'recorded', trial };
+  }
+
+  /** Those of the given ids that are known here. */
+  async byIds(ids: readonly string[]): Promise<TrialRecord[]> {
+    if (ids.length === 0) return [];
+    return this.withEvents(
+      await this.db
+        .select()
+        .from(trials)
+        .where(inArray(trials.id, [...ids])),
+    );
   }
 
   private async get(id: string): Promise<TrialRecord | null> {

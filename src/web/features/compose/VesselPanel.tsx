@@ -27,6 +27,8 @@ const SHAPE_NAMES: Record<VesselShape, string> = {
   squeezeBottle: 'Squeeze bottle',
   beaker: 'Beaker, slightly tapered',
   bowl: 'Bowl',
+  tub: 'Tub',
+  bucket: 'Bucket',
 };
 
 interface Row {

@@ -11,6 +11,7 @@ const jar = (id: string, at: string, cookId: string, bottle: string, note: strin
     ...{ id, formulaId: 'house' as FormulaId, version: 1, vesselId: 'jam' as VesselId, styleId: null },
     ...{ lines: [], by, at, events: [{ id: `${id}-1`, event, by, at }] },
     making: { bottles: bottle ? { vin_cider5: bottle } : {}, steps: [] } as unknown as MakingPlan,
+    batch: null,
   };
 };
 const JARS = [

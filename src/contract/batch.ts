@@ -1,0 +1,158 @@
+/** Batches: a plan that never changes, loads that are made like jars, events that are only ever added. */
+import { z } from 'zod';
+import {
+  ROUNDINGS,
+  SCHOOLS,
+  TEMPERATURES_AT,
+  type BatchEvent,
+  type BatchSnapshot,
+  type BatchState,
+} from '#core/batch';
+import { TOOLS, type FormulaId } from '#core/formula';
+import { PALATE_KEYS, type PalateKey } from '#core/palate';
+import { VERSION_STATES } from '#core/trial';
+import {
+  bySchema,
+  formulaIdSchema,
+  ingredientIdSchema,
+  nameSchema,
+  vesselIdSchema,
+  type By,
+} from './formula';
+import { makingPlanSchema, readingSchema, trialIdSchema, type TrialRecord } from './trial';
+
+const amount = z.number().finite().min(0).max(10_000_000);
+export const daySchema = z
+  .string()
+  .regex(/^\d{4}-\d{2}-\d{2}$/, 'must be a day such as 2026-05-31')
+  .refine((text) => !Number.isNaN(Date.parse(text)), 'is no day of the calendar');
+
+const snapshotSchema: z.ZodType<BatchSnapshot> = z.strictObject({
+  target: z.string().max(200),
+  scaleFactor: amount.gt(0),
+  madeMl: amount.gt(0),
+  yieldMl: amount.gt(0),
+  massG: amount.gt(0),
+  portions: amount,
+  portionMl: amount.gt(0),
+  school: z.enum(SCHOOLS),
+  rounding: z.enum(ROUNDINGS),
+  readabilityG: amount.gt(0),
+  tool: z.enum(TOOLS),
+  mixingVesselId: vesselIdSchema,
+  storage: z
+    .strictObject({ vesselId: vesselIdSchema, count: z.int().min(1).max(10_000), fillMl: amount.gt(0) })
+    .nullable(),
+  styleId: z.string().max(64).nullable(),
+  lines: z
+    .array(
+      z.strictObject({
+        ingredientId: ingredientIdSchema,
+        name: nameSchema,
+        form: z.string().max(200),
+        exactG: amount,
+        plannedG: amount,
+        asideG: amount,
+        aside: z.enum(['no', 'held-back', 'per-service']),
+      }),
+    )
+    .min(1)
+    .max(200),
+  toTaste: z.array(z.string().max(400)).max(200),
+  drift: z
+    .array(
+      z.strictObject({
+        measure: z.enum(PALATE_KEYS as unknown as [PalateKey, ...PalateKey[]]),
+        from: z.number().finite(),
+        to: z.number().finite(),
+      }),
+    )
+    .max(40),
+  keeping: z.strictObject({ days: z.int().min(1).max(60), because: z.string().max(400), cold: z.boolean() }),
+  allergens: z.array(z.string().max(120)).max(40),
+  cautions: z.array(z.string().max(600)).max(40),
+  cost: amount.nullable(),
+  versionState: z.enum(VERSION_STATES),
+});
+
+export const MOST_BATCH_LOADS = 60;
+export const newBatchSchema = z.strictObject({
+  id: trialIdSchema,
+  formulaId: formulaIdSchema,
+  version: z.int().min(1),
+  day: daySchema,
+  plan: snapshotSchema,
+  /** Made one after the other, each with an id of its own. */
+  loads: z
+    .array(z.strictObject({ trialId: trialIdSchema, making: makingPlanSchema }))
+    .min(1, 'at least one load')
+    .max(MOST_BATCH_LOADS, `at most ${MOST_BATCH_LOADS} loads`),
+  by: bySchema,
+});
+export type NewBatch = z.infer<typeof newBatchSchema>;
+
+const words = z.string().trim().max(1000);
+export const batchEventSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('called-off'), reason: words }),
+  z.strictObject({
+    kind: z.literal('lot'),
+    ingredientId: ingredientIdSchema,
+    text: z.string().trim().max(200),
+  }),
+  z.strictObject({
+    kind: z.literal('temperature'),
+    where: z.enum(TEMPERATURES_AT),
+    value: z.number().min(-40, 'at least -40 °C').max(200, 'at most 200 °C'),
+    reading: readingSchema,
+  }),
+  z.strictObject({
+    kind: z.literal('use-by'),
+    days: z.int('whole days').min(1, 'at least one day').max(60, 'at most 60 days'),
+    reason: words,
+  }),
+  z.strictObject({ kind: z.literal('noted'), note: words.min(1, 'needs words') }),
+  z.strictObject({ kind: z.literal('verdict'), right: z.boolean(), note: words }),
+  z.strictObject({ kind: z.literal('signed'), name: z.string().trim().min(1, 'needs a name').max(80) }),
+  z.strictObject({ kind: z.literal('corrected'), eventId: trialIdSchema }),
+]) as unknown as z.ZodType<Exclude<BatchEvent, { kind: 'combined' }>>;
+
+export const newBatchEventSchema = z.strictObject({
+  id: trialIdSchema,
+  event: batchEventSchema,
+  by: bySchema,
+});
+export type NewBatchEvent = z.infer<typeof newBatchEventSchema>;
+
+/** All loads become one jar, in a vessel that holds them. */
+export const combineSchema = z.strictObject({
+  trialId: trialIdSchema,
+  vesselId: vesselIdSchema,
+  by: bySchema,
+});
+export type Combine = z.infer<typeof combineSchema>;
+
+export interface BatchEventRecord {
+  readonly id: string;
+  readonly event: BatchEvent;
+  readonly by: By;
+  readonly at: string;
+}
+export interface BatchRecord {
+  readonly id: string;
+  /** "20261126-02". */
+  readonly number: string;
+  readonly formulaId: FormulaId;
+  readonly formulaName: string | null;
+  readonly version: number;
+  readonly day: string;
+  readonly plan: BatchSnapshot;
+  readonly by: By;
+  readonly at: string;
+  readonly state: BatchState;
+  /** In their order. */
+  readonly loads: readonly TrialRecord[];
+  /** Null until they are combined. */
+  readonly whole: TrialRecord | null;
+  /** In the order they happened. */
+  readonly events: readonly BatchEventRecord[];
+}

@@ -1,0 +1,94 @@
+/** The plan as words and numbers that outlive the pantry it was planned from. */
+import type { Tool, VesselId } from '#core/formula';
+import type { IngredientId } from '#core/ingredient';
+import type { PalateKey } from '#core/palate';
+import { judgePortions } from '#core/reckoning';
+import { exactly } from '#core/quantity';
+import { sayCaution, sayKeepingReason } from '#core/safety';
+import type { VersionState } from '#core/trial';
+import type { School } from './holdBack';
+import type { BatchPlan, BatchRequest } from './planBatch';
+import type { RoundingKind } from './roundLoads';
+
+/** The plan as it stood when the batch was taken on: what a record years later has to show. */
+export interface BatchSnapshot {
+  readonly target: string;
+  readonly scaleFactor: number;
+  readonly madeMl: number;
+  readonly yieldMl: number;
+  readonly massG: number;
+  readonly portions: number;
+  readonly portionMl: number;
+  readonly school: School;
+  readonly rounding: RoundingKind;
+  readonly readabilityG: number;
+  readonly tool: Tool;
+  readonly mixingVesselId: VesselId;
+  readonly storage: { readonly vesselId: VesselId; readonly count: number; readonly fillMl: number } | null;
+  readonly styleId: string | null;
+  readonly lines: readonly {
+    readonly ingredientId: IngredientId;
+    readonly name: string;
+    readonly form: string;
+    readonly exactG: number;
+    readonly plannedG: number;
+    readonly asideG: number;
+    readonly aside: 'no' | 'held-back' | 'per-service';
+  }[];
+  readonly toTaste: readonly string[];
+  readonly drift: readonly { readonly measure: PalateKey; readonly from: number; readonly to: number }[];
+  /** What sets its keeping, by the cautions of that day. */
+  readonly keeping: { readonly days: number; readonly because: string; readonly cold: boolean };
+  readonly allergens: readonly string[];
+  readonly cautions: readonly string[];
+  readonly cost: number | null;
+  /** Of the version, when the batch was taken on. */
+  readonly versionState: VersionState;
+}
+
+export interface SnapshotAbout {
+  /** As the cook asked for it: "12 l". */
+  readonly target: string;
+  readonly toTaste: readonly string[];
+  readonly styleId: string | null;
+  readonly versionState: VersionState;
+  /** Lines that could not be read: they may hold anything. */
+  readonly unreadCount: number;
+}
+
+/** @param request what the plan was made from */
+export function snapshotOf(plan: BatchPlan, request: BatchRequest, about: SnapshotAbout): BatchSnapshot {
+  const { keeping, allergens, cautions } = judgePortions(
+    plan.lines.map(({ ingredient, form, exactG }) => ({ ingredient, form, massG: exactly(exactG) })),
+    about.unreadCount,
+  );
+  return {
+    ...{ target: about.target, scaleFactor: plan.scaleFactor, madeMl: plan.madeMl, yieldMl: plan.yieldMl },
+    ...{ massG: plan.massG, portions: plan.portions, portionMl: request.portionMl },
+    ...{ school: request.school, rounding: request.rounding.kind, readabilityG: request.scale.readabilityG },
+    ...{ tool: request.tool, mixingVesselId: request.mixingVessel.id, styleId: about.styleId },
+    storage: plan.storage && {
+      ...{ vesselId: plan.storage.vessel.id, count: plan.storage.count, fillMl: plan.storage.fillMl },
+    },
+    lines: plan.lines.flatMap(({ ingredient, form, exactG, plannedG, asideG, heldBack }) =>
+      exactG > 0
+        ? [
+            {
+              ...{ ingredientId: ingredient.id, name: ingredient.name, form, exactG, plannedG, asideG },
+              aside: heldBack.how === 'all-in' ? ('no' as const) : heldBack.how,
+            },
+          ]
+        : [],
+    ),
+    toTaste: about.toTaste,
+    drift: plan.drift.map(({ measure, from, to }) => ({ measure, from, to })),
+    keeping: { days: keeping.days, because: sayKeepingReason(keeping), cold: keeping.cold },
+    allergens: [
+      ...allergens.eu14.map(({ allergen }) => allergen),
+      ...allergens.mayBeIn.map(({ allergen }) => `perhaps ${allergen}`),
+    ],
+    cautions: cautions.map((caution) => sayCaution(caution).what),
+    cost: plan.pullList.unpriced.length === 0 ? plan.pullList.cost : null,
+    versionState: about.versionState,
+  };
+}

@@ -1,0 +1,277 @@
+import { join } from 'node:path';
+import { sql } from 'drizzle-orm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { BatchRecord, Standings, TrialRecord } from '#contract';
+import { loadMaking, snapshotOf } from '#core/batch';
+import { exactly } from '#core/quantity';
+import { judgePortions } from '#core/reckoning';
+import type { Step } from '#core/trial';
+import { planOf, requestOf, vesselOf } from '../core/batch/testing';
+import { openDatabase } from './db/client';
+import { simulatedInstruments } from './devices/simulated';
+import type { RunningKitchen } from './start';
+import {
+  Client,
+  dropFolder,
+  migrationsFolder,
+  openKitchen,
+  sampleFormula,
+  tempFolder,
+  type Refused,
+} from './testing/kitchen';
+
+const folder = tempFolder();
+let kitchen: RunningKitchen;
+let client: Client;
+const now = new Date('2026-11-26T06:00:00.000Z');
+const by = { cookId: 'ida', deviceId: 'tablet' };
+
+const setting = {
+  ...{ target: { kind: 'volume', volumeMl: 12_000 } as const, school: 'hold-back' as const },
+  mixingVessel: vesselOf(10_000),
+  rounding: { kind: 'scale', readabilityG: 1, spoons: 'metric' } as const,
+};
+const request = requestOf(setting);
+const plan = planOf(setting);
+const snapshot = snapshotOf(plan, request, {
+  ...{ target: '12 l', toTaste: [], styleId: 'classic_3_1', versionState: 'draft', unreadCount: 0 },
+});
+const makings = plan.loads.map((load) =>
+  loadMaking(plan, load, { tool: 'stick-pro', roomC: 20, bottles: {}, vessel: vesselOf(10_000), unread: [] }),
+);
+const batch = (id: string, more: object = {}) => ({
+  ...{ id, formulaId: 'house', version: 1, day: '2026-11-26', plan: snapshot, by },
+  loads: makings.map((making, i) => ({ trialId: `${id}-load-${i + 1}`, making })),
+  ...more,
+});
+const happened = (id: string, event: object) => ({ id, event, by });
+let count = 0;
+const say = <T = BatchRecord>(id: string, event: object) =>
+  client.post<T>(`batches/${id}/events`, happened(`event-${(count += 1)}`, event));
+async function weigh(trialId: string, steps: readonly Step[], factor = 1): Promise<void> {
+  for (const step of steps) {
+    const event =
+      step.kind === 'weigh'
+        ? {
+            ...{ kind: 'took', stepId: step.id, line: { ...step.line, massG: step.line.massG * factor } },
+            ...{ reading: { source: 'typed', deviceId: '' }, seen: null },
+          }
+        : { kind: 'did', stepId: step.id };
+    await client.post(`trials/${trialId}/events`, happened(`${trialId}-${step.id}`, event));
+  }
+}
+const weighAll = async (id: string): Promise<void> => {
+  for (const [i, { steps }] of makings.entries()) await weigh(`${id}-load-${i + 1}`, steps);
+};
+
+beforeAll(async () => {
+  kitchen = await openKitchen(folder, { instruments: simulatedInstruments(1), now: () => now });
+  client = new Client(kitchen.address);
+  await client.post('formulas', { id: 'house', formula: sampleFormula('House') });
+  await client.post('formulas/house/versions', { revision: 0 });
+});
+afterAll(async () => {
+  await kitchen.stop();
+  dropFolder(folder);
+});
+
+describe('batches over HTTP', () => {
+  it('come to be with their loads, once, numbered within their day', async () => {
+    const { status, body } = await client.post<BatchRecord>('batches', batch('one'));
+    expect(status).toBe(201);
+    expect(body).toMatchObject({ number: '20261126-01', state: 'planned', version: 1, formulaName: 'House' });
+    expect(body.loads.map(({ batch: of }) => of)).toEqual([
+      { batchId: 'one', role: 'load', load: 1, of: 2 },
+      { batchId: 'one', role: 'load', load: 2, of: 2 },
+    ]);
+    expect((await client.post<BatchRecord>('batches', batch('one'))).body.number).toBe('20261126-01');
+    expect((await client.post<BatchRecord>('batches', batch('second'))).body.number).toBe('20261126-02');
+    expect(
+      (await client.post<BatchRecord>('batches', batch('later', { day: '2026-11-27' }))).body.number,
+    ).toBe('20261127-01');
+    const day = await client.get<BatchRecord[]>('batches?day=2026-11-26');
+    expect(day.body.map(({ id }) => id)).toEqual(['one', 'second']);
+    expect((await client.get<BatchRecord[]>('formulas/house/batches')).body).toHaveLength(3);
+  });
+
+  it('refuse what is no batch, and a version that is not there', async () => {
+    expect((await client.post('batches', batch('x', { version: 9 }))).status).toBe(404);
+    expect((await client.post('batches', batch('x', { loads: [] }))).status).toBe(400);
+    expect((await client.post('batches', batch('x', { day: '2026-13-40' }))).status).toBe(400);
+    const { body } = await client.post<Refused['body']>(
+      'batches',
+      batch('x', { plan: { ...snapshot, madeMl: -1 } }),
+    );
+    expect(body.error).toMatchObject({ code: 'invalid' });
+    expect((await client.get('batches?day=yesterday')).status).toBe(400);
+    expect((await client.get('batches/nobody')).status).toBe(404);
+    // Nothing of a refused batch stays behind: not even a load.
+    const jars = (await client.get<TrialRecord[]>('formulas/house/trials')).body;
+    expect(jars.filter(({ id }) => id.startsWith('x-'))).toEqual([]);
+  });
+
+  it('are weighed load by load, combined, judged and signed, in that order', async () => {
+    const signed = { kind: 'signed', name: 'Ida Fell' };
+    expect((await say<Refused['body']>('one', signed)).status).toBe(409);
+    const combine = { trialId: 'whole-one', vesselId: 'bucket_20000', by };
+    const early = await client.post<Refused['body']>('batches/one/combine', combine);
+    expect([early.status, early.body.error.message]).toEqual([409, expect.stringContaining('weighed out')]);
+    await weigh('one-load-1', makings[0]!.steps);
+    expect((await client.get<BatchRecord>('batches/one')).body.state).toBe('weighing');
+    await weigh('one-load-2', makings[1]!.steps);
+    expect((await client.get<BatchRecord>('batches/one')).body.state).toBe('weighed');
+    const { body } = await client.post<BatchRecord>('batches/one/combine', combine);
+    expect(body.state).toBe('combined');
+    // Everything that was weighed, and nothing that was held back.
+    const salt = (lines: readonly { ingredientId: string; massG: number }[]) =>
+      lines.find(({ ingredientId }) => ingredientId === 'salt_sea_fine')!.massG;
+    const planned = plan.lines.find(({ id }) => id === 'salt_sea_fine')!;
+    expect(salt(body.whole!.lines)).toBeCloseTo(planned.plannedG, 6);
+    expect(planned.asideG / planned.exactG).toBeCloseTo(0.15, 6);
+    expect((await client.post<BatchRecord>('batches/one/combine', combine)).body.whole!.id).toBe('whole-one');
+    expect((await client.post('batches/one/combine', { ...combine, trialId: 'another' })).status).toBe(409);
+    const unjudged = await say<Refused['body']>('one', signed);
+    expect(unjudged.body.error.message).toContain('whether it is right');
+    await say('one', { kind: 'verdict', right: true, note: '' });
+    expect((await say('one', signed)).body).toMatchObject({ state: 'signed' });
+    expect((await say('one', { kind: 'verdict', right: false, note: '' })).status).toBe(409);
+    expect((await say('one', { kind: 'noted', note: 'the second bucket stood an hour' })).status).toBe(201);
+  });
+
+  it('keep a temperature with its source, and vouch for it', async () => {
+    const temperature = (source: string) => ({
+      ...{ kind: 'temperature', where: 'mixed', value: 18.5 },
+      reading: { source, deviceId: 'simulated-thermometer' },
+    });
+    await say('second', temperature('device'));
+    const { body } = await say('second', temperature('typed'));
+    const sources = body.events.map(({ event }) =>
+      event.kind === 'temperature' ? event.reading.source : '',
+    );
+    expect(sources).toEqual(['simulated', 'typed']);
+    expect((await say('second', { ...temperature('typed'), value: 900 })).status).toBe(400);
+  });
+
+  it('are used by the cautions’ day; longer only with a reason', async () => {
+    const longer = { kind: 'use-by', days: snapshot.keeping.days + 3, reason: '' };
+    const { status, body } = await say<Refused['body']>('second', longer);
+    expect([status, body.error.message]).toEqual([400, expect.stringContaining('type the reason')]);
+    expect((await say('second', { ...longer, reason: 'pH 3.1, checked by the county' })).status).toBe(201);
+    expect((await say('second', { kind: 'use-by', days: 1, reason: '' })).status).toBe(201);
+    expect((await say('second', { kind: 'use-by', days: 1.5, reason: '' })).status).toBe(400);
+  });
+
+  it('can be called off, and then are neither combined nor signed', async () => {
+    expect((await say('second', { kind: 'called-off', reason: 'fog, nobody comes' })).body).toMatchObject({
+      state: 'called-off',
+    });
+    const combine = { trialId: 'whole-second', vesselId: 'bucket_20000', by };
+    expect((await client.post('batches/second/combine', combine)).status).toBe(409);
+  });
+
+  it('count once towards proving their version, however many loads they had', async () => {
+    const before = (await client.get<Standings>('standings')).body.house![1]!;
+    await client.post('batches', batch('third'));
+    await weighAll('third');
+    await client.post('batches/third/combine', { trialId: 'whole-third', vesselId: 'bucket_20000', by });
+    const tasted = {
+      ...{ kind: 'tasted', on: 'leaf', temperatureC: null, minutesAfterShake: 3, rows: {}, bite: null },
+      ...{ flat: false, right: true, note: '', drawnG: 2 },
+    };
+    await client.post('trials/whole-third/events', happened('taste-third', tasted));
+    const after = (await client.get<Standings>('standings')).body.house![1]!;
+    expect([after.made - before.made, after.right - before.right]).toEqual([1, 1]);
+    expect(
+      (await client.get<TrialRecord[]>('trials')).body.some(({ batch: of }) => of?.role === 'load'),
+    ).toBe(false);
+  });
+
+  it('say what the cautions say', () => {
+    const judged = judgePortions(
+      plan.lines.map(({ ingredient, form, exactG }) => ({ ingredient, form, massG: exactly(exactG) })),
+    );
+    expect(snapshot.keeping).toMatchObject({
+      days: judged.keeping.days,
+      because: 'raw garlic or onion',
+      cold: true,
+    });
+    expect(snapshot.allergens).toContain('mustard');
+  });
+});
+
+describe('paper over HTTP', () => {
+  const words = {
+    ...{
+      name: 'House',
+      version: 'v1',
+      madeAt: '26 November',
+      useBy: '29 November',
+      because: '4 days: raw garlic',
+    },
+    ...{
+      keepAt: 'Keep at ≤ 5 °C',
+      allergens: 'mustard',
+      cautions: [],
+      batchNumber: '20261126-01',
+      kitchen: 'Tarn House',
+    },
+  };
+  const send = (path: string, body: object) =>
+    fetch(`${kitchen.address}/api/print/${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', origin: kitchen.address },
+      body: JSON.stringify(body),
+    });
+
+  it('is a PDF, or says what is missing', async () => {
+    const answer = await send('label', { size: 'a4-8', copies: 2, words });
+    expect([answer.status, answer.headers.get('content-type')]).toEqual([200, 'application/pdf']);
+    expect(
+      Buffer.from(await answer.arrayBuffer())
+        .subarray(0, 5)
+        .toString(),
+    ).toBe('%PDF-');
+    for (const wrong of [
+      { size: 'a3', copies: 2, words },
+      { size: 'a4-8', copies: 0, words },
+      { size: 'a4-8', copies: 1, words: { ...words, name: '' } },
+    ])
+      expect((await send('label', wrong)).status).toBe(400);
+    const table = {
+      title: 'x',
+      note: '',
+      ticks: false,
+      columns: [{ title: 'a', share: 1, align: 'left' }],
+      rows: [['a', 'b']],
+    };
+    const sheet = { title: 'x', subtitle: '', facts: [], tables: [table], notes: [], signatures: [] };
+    expect((await send('sheet', sheet)).status).toBe(400);
+    expect((await send('sheet', { ...sheet, tables: [] })).status).toBe(200);
+    const line = { name: 'oil', said: '', volumeMl: 10, heightMm: 10, alongMm: 90, bySpoon: false };
+    const strip = { status: 'strip', lines: [line], floorMm: 4, brimMm: 80, slopes: false };
+    const asked = { strip, words: { name: 'x', version: 'v1', vessel: 'jar', lines: ['oil'] } };
+    expect((await send('strip', asked)).status).toBe(400);
+    expect((await send('strip', { ...asked, strip: { ...strip, brimMm: 100 } })).status).toBe(200);
+  });
+});
+
+it('a batch cannot be edited away: the database itself refuses', async () => {
+  await kitchen.stop();
+  const { db, close } = await openDatabase(join(folder, 'db'), migrationsFolder);
+  for (const statement of [
+    sql`update batches set version = 2`,
+    sql`delete from batches`,
+    sql`update batch_events set event = '{}'::jsonb`,
+    sql`delete from batch_events`,
+  ]) {
+    const refused = await db.execute(statement).then(
+      () => 'done',
+      (error: unknown) => String((error as { cause?: unknown }).cause ?? error),
+    );
+    expect(refused).toContain('add a correction');
+  }
+  await close();
+  kitchen = await openKitchen(folder);
+  client = new Client(kitchen.address);
+  expect((await client.get<BatchRecord>('batches/one')).body.state).toBe('signed');
+});

@@ -1,0 +1,236 @@
+import { asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import type {
+  BatchEventRecord,
+  BatchRecord,
+  Combine,
+  NewBatch,
+  NewBatchEvent,
+  TrialBatch,
+  TrialRecord,
+} from '#contract';
+import {
+  batchNumber,
+  batchStateOf,
+  isWeighed,
+  signProblem,
+  useByProblem,
+  type BatchEvent,
+  type SignProblem,
+  type UseByProblem,
+} from '#core/batch';
+import type { FormulaId } from '#core/formula';
+import { merged, stepStates, trialLines } from '#core/trial';
+import type { Database } from '../../db/client';
+import { batchEvents, batches, formulas, trials, versions } from '../../db/schema';
+import type { TrialStore } from '../trials/store';
+
+export type BatchOutcome =
+  | { readonly status: 'recorded'; readonly batch: BatchRecord }
+  | { readonly status: 'no-version' | 'no-batch' | 'id-taken' | 'not-weighed' | 'closed' }
+  | { readonly status: 'unsigned'; readonly problem: SignProblem }
+  | { readonly status: 'use-by'; readonly problem: UseByProblem };
+
+type BatchRow = typeof batches.$inferSelect;
+const MOST_AT_ONCE = 200;
+const isoTime = (value: string): string => new Date(value).toISOString();
+
+/** Batches, their loads and what happened to them: appended, never changed. Time is given, never taken. */
+export class BatchStore {
+  constructor(
+    private readonly db: Database,
+    private readonly now: () => Date,
+    private readonly jars: TrialStore,
+  ) {}
+
+  /** Newest first. */
+  async latest(): Promise<BatchRecord[]> {
+    return this.whole(
+      await this.db
+        .select()
+        .from(batches)
+        .orderBy(desc(batches.createdAt), desc(batches.id))
+        .limit(MOST_AT_ONCE),
+    );
+  }
+
+  async ofDay(day: string): Promise<BatchRecord[]> {
+    return this.whole(
+      await this.db.select().from(batches).where(eq(batches.day, day)).orderBy(asc(batches.place)),
+    );
+  }
+
+  async ofFormula(formulaId: FormulaId): Promise<BatchRecord[]> {
+    return this.whole(
+      await this.db
+        .select()
+        .from(batches)
+        .where(eq(batches.formulaId, formulaId))
+        .orderBy(desc(batches.createdAt), desc(batches.id)),
+    );
+  }
+
+  async get(id: string): Promise<BatchRecord | null> {
+    return (await this.whole(await this.db.select().from(batches).where(eq(batches.id, id))))[0] ?? null;
+  }
+
+  /** The batch and its loads come to be together, or not at all. Sent again it is the same batch. */
+  async begin({ id, formulaId, version, day, plan, loads, by }: NewBatch): Promise<BatchOutcome> {
+    const known = await this.get(id);
+    if (known)
+      return known.formulaId === formulaId && known.version === version
+        ? { status: 'recorded', batch: known }
+        : { status: 'id-taken' };
+    const [found] = await this.db
+      .select({ number: versions.number })
+      .from(versions)
+      .where(sql`${versions.formulaId} = ${formulaId} and ${versions.number} = ${version}`);
+    if (!found) return { status: 'no-version' };
+    if ((await this.jars.byIds(loads.map(({ trialId }) => trialId))).length > 0)
+      return { status: 'id-taken' };
+    const createdAt = this.now().toISOString();
+    await this.db.transaction(async (tx) => {
+      const [last] = await tx
+        .select({ place: sql<number>`coalesce(max(${batches.place}), 0)` })
+        .from(batches)
+        .where(eq(batches.day, day));
+      const place = Number(last!.place) + 1;
+      await tx.insert(batches).values({ id, formulaId, version, day, place, plan, by, createdAt });
+      await tx.insert(trials).values(
+        loads.map(({ trialId, making }, i) => ({
+          ...{ id: trialId, formulaId, version, vesselId: plan.mixingVesselId, styleId: plan.styleId },
+          ...{ lines: [], making, by, createdAt },
+          batch: { batchId: id, role: 'load', load: i + 1, of: loads.length } satisfies TrialBatch,
+        })),
+      );
+    });
+    return { status: 'recorded', batch: (await this.get(id))! };
+  }
+
+  /** The same event sent again is no second event. */
+  async append(batchId: string, { id, event, by }: NewBatchEvent): Promise<BatchOutcome> {
+    const batch = await this.get(batchId);
+    if (!batch) return { status: 'no-batch' };
+    const known = batch.events.some((logged) => logged.id === id);
+    if (!known) {
+      const refused = refusal(batch, event);
+      if (refused) return refused;
+    }
+    return this.record(batchId, id, event, by);
+  }
+
+  /** What all loads hold, together, becomes one jar. */
+  async combine(batchId: string, { trialId, vesselId, by }: Combine): Promise<BatchOutcome> {
+    const batch = await this.get(batchId);
+    if (!batch) return { status: 'no-batch' };
+    if (batch.whole) return batch.whole.id === trialId ? { status: 'recorded', batch } : { status: 'closed' };
+    if (batch.state === 'called-off') return { status: 'closed' };
+    const weighed = batch.loads.every(({ making, events }) =>
+      isWeighed(stepStates(making?.steps ?? [], events)),
+    );
+    if (!weighed) return { status: 'not-weighed' };
+    if ((await this.jars.byIds([trialId])).length > 0) return { status: 'id-taken' };
+    const { formulaId, version } = batch;
+    const lines = merged(batch.loads.flatMap((load) => trialLines(load.lines, load.events)));
+    if (lines.length === 0) return { status: 'not-weighed' };
+    const createdAt = this.now().toISOString();
+    await this.db.transaction(async (tx) => {
+      await tx.insert(trials).values({
+        ...{
+          id: trialId,
+          formulaId,
+          version,
+          vesselId,
+          styleId: batch.plan.styleId,
+          lines,
+          making: null,
+          by,
+        },
+        createdAt,
+        batch: { batchId, role: 'whole', load: 0, of: batch.loads.length } satisfies TrialBatch,
+      });
+      const event: BatchEvent = { kind: 'combined', trialId };
+      await tx.insert(batchEvents).values({ id: trialId, batchId, event, by, createdAt });
+    });
+    return { status: 'recorded', batch: (await this.get(batchId))! };
+  }
+
+  private async record(
+    batchId: string,
+    id: string,
+    event: BatchEvent,
+    by: NewBatch['by'],
+  ): Promise<BatchOutcome> {
+    const createdAt = this.now().toISOString();
+    await this.db.insert(batchEvents).values({ id, batchId, event, by, createdAt }).onConflictDoNothing();
+    const [row] = await this.db.select().from(batchEvents).where(eq(batchEvents.id, id));
+    if (row?.batchId !== batchId) return { status: 'id-taken' };
+    return { status: 'recorded', batch: (await this.get(batchId))! };
+  }
+
+  private async whole(rows: readonly BatchRow[]): Promise<BatchRecord[]> {
+    if (rows.length === 0) return [];
+    const ids = rows.map(({ id }) => id);
+    const events = await this.db
+      .select()
+      .from(batchEvents)
+      .where(inArray(batchEvents.batchId, ids))
+      .orderBy(asc(batchEvents.place));
+    const jarIds = await this.db
+      .select({ id: trials.id })
+      .from(trials)
+      .where(inArray(sql`${trials.batch}->>'batchId'`, ids));
+    const jars = await this.jars.byIds(jarIds.map(({ id }) => id));
+    const names = await this.db
+      .select({ id: formulas.id, name: sql<string>`${formulas.content}->>'name'` })
+      .from(formulas)
+      .where(inArray(formulas.id, [...new Set(rows.map(({ formulaId }) => formulaId))]));
+    const nameOf = new Map(names.map(({ id, name }) => [id, name]));
+    return rows.map(({ place, createdAt, ...row }): BatchRecord => {
+      const own = jars.filter(({ batch }) => batch?.batchId === row.id);
+      const loads = own.filter(isLoad).sort((a, b) => a.batch.load - b.batch.load);
+      const log = events
+        .filter(({ batchId }) => batchId === row.id)
+        .map(({ id, event, by, createdAt: at }): BatchEventRecord => ({ id, event, by, at: isoTime(at) }));
+      const making = loads.flatMap((load) =>
+        load.making ? [{ trialId: load.id, making: load.making, events: load.events }] : [],
+      );
+      return {
+        ...row,
+        number: batchNumber(row.day, place),
+        formulaName: nameOf.get(row.formulaId) ?? null,
+        at: isoTime(createdAt),
+        state: batchStateOf(making, log),
+        loads,
+        whole: own.find(({ batch }) => batch?.role === 'whole') ?? null,
+        events: log,
+      };
+    });
+  }
+}
+
+const isLoad = (trial: TrialRecord): trial is TrialRecord & { batch: TrialBatch } =>
+  trial.batch?.role === 'load';
+
+/** Why an event may not be recorded; null: it may. */
+function refusal({ plan, events, state }: BatchRecord, event: NewBatchEvent['event']): BatchOutcome | null {
+  switch (event.kind) {
+    case 'signed': {
+      const problem = signProblem(state, events, event.name);
+      return problem ? { status: 'unsigned', problem } : null;
+    }
+    case 'use-by': {
+      const problem = useByProblem(plan.keeping, event);
+      return problem ? { status: 'use-by', problem } : null;
+    }
+    case 'called-off':
+      return state === 'signed' ? { status: 'closed' } : null;
+    // A record that was signed is only ever added to in words, or corrected as a whole.
+    case 'verdict':
+      return state === 'signed' || state === 'called-off' ? { status: 'closed' } : null;
+    case 'lot':
+    case 'temperature':
+    case 'noted':
+    case 'corrected':
+      return null;
+  }
+}
