@@ -14,6 +14,18 @@ export function formatAmount(value: number, unit: 'g' | 'ml', style: NumberStyle
   return `${signed(value.toFixed(decimals), style)} ${unit}`;
 }
 
+/** "12.2 l", "850 ml": three figures are plenty of a batch. */
+export const formatVolume = (ml: number, style: NumberStyle): string =>
+  Math.abs(ml) < 1000
+    ? formatAmount(ml, 'ml', style)
+    : `${signed(String(Number((ml / 1000).toPrecision(3))), style)} l`;
+
+/** "5.33 kg", "850 g"; what is weighed keeps its grams. */
+export const formatMass = (g: number, style: NumberStyle): string =>
+  Math.abs(g) < 1000
+    ? formatAmount(g, 'g', style)
+    : `${signed(String(Number((g / 1000).toPrecision(3))), style)} kg`;
+
 /** One decimal below 20 %, none above where none is deserved. */
 export function formatPercent(fraction: number | null, style: NumberStyle, decimals = 1): string {
   return fraction === null ? '–' : `${signed((fraction * 100).toFixed(decimals), style)} %`;

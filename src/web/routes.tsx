@@ -24,6 +24,18 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/taste/TastePage')).TastePage }),
       },
       {
+        path: 'formulas/:id/batch',
+        lazy: async () => ({ Component: (await import('./features/batch/BatchPage')).BatchPage }),
+      },
+      {
+        path: 'formulas/:id/batch/:batchId',
+        lazy: async () => ({ Component: (await import('./features/batch/BatchRunPage')).BatchRunPage }),
+      },
+      {
+        path: 'batches',
+        lazy: async () => ({ Component: (await import('./features/batch/DayPage')).DayPage }),
+      },
+      {
         path: 'formulas/:id/versions',
         lazy: async () => ({ Component: (await import('./features/versions/VersionsPage')).VersionsPage }),
       },

@@ -5,7 +5,7 @@ import { mixedC } from './cooling';
 import { pullListOf, type StockFacts } from './pullList';
 import { sayCooling, sayCounted } from './sayBatch';
 import { thing } from './testing';
-import { useByOf, useByProblem } from './useBy';
+import { keepUntil, keepUntilProblem } from './useBy';
 import type { IngredientId } from '#core/ingredient';
 
 const stockOf = (entries: Record<string, Partial<StockFacts>>) =>
@@ -111,16 +111,16 @@ describe('getting cold', () => {
 
 describe('use by', () => {
   it('counts the day of making as the first', () => {
-    expect(useByOf('2026-11-26', { days: 4 })).toEqual({ day: '2026-11-29', days: 4, reason: '' });
-    expect(useByOf('2026-12-31', { days: 1 }).day).toBe('2026-12-31');
-    expect(useByOf('2028-02-28', { days: 2 }).day).toBe('2028-02-29');
-    expect(() => useByOf('today', { days: 2 })).toThrow(/no day/);
+    expect(keepUntil('2026-11-26', { days: 4 })).toEqual({ day: '2026-11-29', days: 4, reason: '' });
+    expect(keepUntil('2026-12-31', { days: 1 }).day).toBe('2026-12-31');
+    expect(keepUntil('2028-02-28', { days: 2 }).day).toBe('2028-02-29');
+    expect(() => keepUntil('today', { days: 2 })).toThrow(/no day/);
   });
 
   it('is shortened freely, lengthened only with a reason', () => {
-    expect(useByProblem({ days: 4 }, { days: 2, reason: '' })).toBeNull();
-    expect(useByProblem({ days: 4 }, { days: 6, reason: ' ' })).toBe('reason-missing');
-    expect(useByProblem({ days: 4 }, { days: 6, reason: 'pH 3.2 measured, local plan' })).toBeNull();
-    expect(useByProblem({ days: 4 }, { days: 2.5, reason: '' })).toBe('no-days');
+    expect(keepUntilProblem({ days: 4 }, { days: 2, reason: '' })).toBeNull();
+    expect(keepUntilProblem({ days: 4 }, { days: 6, reason: ' ' })).toBe('reason-missing');
+    expect(keepUntilProblem({ days: 4 }, { days: 6, reason: 'pH 3.2 measured, local plan' })).toBeNull();
+    expect(keepUntilProblem({ days: 4 }, { days: 2.5, reason: '' })).toBe('no-days');
   });
 });

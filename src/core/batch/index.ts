@@ -98,4 +98,4 @@ export {
   type Order,
   type SizeProblem,
 } from './target';
-export { useByOf, useByProblem, type UseBy, type UseByChange, type UseByProblem } from './useBy';
+export { keepUntil, keepUntilProblem, type UseBy, type UseByChange, type UseByProblem } from './useBy';

@@ -50,10 +50,16 @@ export function pullListOf(
   stock: ReadonlyMap<IngredientId, StockFacts>,
 ): PullList {
   const needed = new Map<IngredientId, PullRequest>();
-  for (const { ingredient, massG } of requests) {
-    if (!(massG > 0)) continue;
+  const need = (ingredient: Ingredient, massG: number): void => {
+    if (!(massG > 0)) return;
+    // A house mayonnaise that is not in the pantry is made from what is.
+    if (ingredient.made && (stock.get(ingredient.id)?.onHandG ?? null) === null) {
+      for (const part of ingredient.made.parts) need(part.ingredient, part.massFraction * massG);
+      return;
+    }
     needed.set(ingredient.id, { ingredient, massG: massG + (needed.get(ingredient.id)?.massG ?? 0) });
-  }
+  };
+  for (const { ingredient, massG } of requests) need(ingredient, massG);
   const priceOf = (id: IngredientId): PackPrice | null => stock.get(id)?.price ?? null;
   const all = [...needed.values()];
   const cost = costOf(

@@ -47,16 +47,16 @@ export function sayBatchProblem(problem: BatchProblem, tool: Tool, say: SaySize)
 }
 
 export const SCHOOL_WORDS: Readonly<Record<School, string>> = {
-  'by-weight': 'everything by weight',
-  'hold-back': 'seasonings held back',
+  'by-weight': 'all by weight',
+  'hold-back': 'some held back',
 };
 
 export const ROUNDING_WORDS: Readonly<Record<RoundingKind, string>> = {
   exact: 'exact',
   scale: 'to the scale',
   spoons: 'spoons and cups',
-  mixed: 'scale, spoons for the small',
-  bought: 'whole things as bought',
+  mixed: 'scale and spoons',
+  bought: 'whole things',
 };
 
 export const STATE_WORDS: Readonly<Record<BatchState, string>> = {

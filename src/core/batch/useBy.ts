@@ -21,7 +21,7 @@ const LEAST_REASON = 8;
 const MOST_DAYS = 60;
 
 /** @param madeOn YYYY-MM-DD @throws RangeError where that is no day */
-export function useByOf(
+export function keepUntil(
   madeOn: string,
   keeping: Pick<Keeping, 'days'>,
   change: UseByChange | null = null,
@@ -37,7 +37,7 @@ export function useByOf(
 }
 
 /** A kitchen may shorten as it likes; longer only with a reason that is kept. */
-export function useByProblem(
+export function keepUntilProblem(
   keeping: Pick<Keeping, 'days'>,
   { days, reason }: UseByChange,
 ): UseByProblem | null {

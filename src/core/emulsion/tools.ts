@@ -49,17 +49,5 @@ export const TOOL_VALUES: Readonly<Record<Tool, ToolValues>> = {
   processor: tool('Food processor', 16, 60, 0.35, 6, 0.5, [8, 30], 30, [250, 1200], 'machine', true),
   blender: tool('Blender', 9, 45, 0.35, 3, 0.5, [4, 20], 22, [200, 1000], 'machine', true),
   stick: tool('Stick blender', 8, 30, 0.35, 3, 0.5, [3, 15], 15, [100, 1500], 'machine', true),
-  'stick-pro': tool(
-    'Stick blender, 400-750 W',
-    8,
-    30,
-    0.35,
-    3,
-    0.5,
-    [3, 15],
-    15,
-    [3000, 25_000],
-    'machine',
-    true,
-  ),
+  'stick-pro': tool('Large stick blender', 8, 30, 0.35, 3, 0.5, [3, 15], 15, [3000, 25_000], 'machine', true),
 };

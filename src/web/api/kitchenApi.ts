@@ -1,28 +1,32 @@
 /** Server data. Working formulas live in their own slice; what is fetched here is what the server last said. */
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type {
+  BatchRecord,
   ChangeRequest,
+  Combine,
   Cook,
+  DevicesAnswer,
   ErrorBody,
   FormulaRecord,
   FreezeAnswer,
   FreezeRequest,
+  Hand,
   LogAnswer,
   MadeRecord,
   MeasureRecord,
-  NewFormula,
-  OwnIngredient,
-  PanelRecord,
-  PantryEntry,
-  ScaleClaim,
-  DevicesAnswer,
-  Hand,
   NewAnswer,
+  NewBatch,
+  NewBatchEvent,
   NewEvent,
+  NewFormula,
   NewMeasure,
   NewPanel,
   NewTimer,
   NewTrial,
+  OwnIngredient,
+  PanelRecord,
+  PantryEntry,
+  ScaleClaim,
   SessionState,
   Settings,
   Shelf,
@@ -63,6 +67,7 @@ export const kitchenApi = createApi({
     'Timers',
     'Measures',
     'Panels',
+    'Batches',
     'Session',
   ],
   endpoints: (build) => ({
@@ -86,6 +91,7 @@ export const kitchenApi = createApi({
               'Timers',
               'Measures',
               'Panels',
+              'Batches',
             ]
           : [],
     }),
@@ -171,6 +177,28 @@ export const kitchenApi = createApi({
       query: ({ panelId, ...body }) => ({ url: `panels/${panelId}/answers`, method: 'POST', body }),
       invalidatesTags: ['Panels'],
     }),
+    batches: build.query<BatchRecord[], void>({ query: () => 'batches', providesTags: ['Batches'] }),
+    batchesOfFormula: build.query<BatchRecord[], FormulaId>({
+      query: (id) => `formulas/${id}/batches`,
+      providesTags: ['Batches'],
+    }),
+    batch: build.query<BatchRecord, string>({ query: (id) => `batches/${id}`, providesTags: ['Batches'] }),
+    beginBatch: build.mutation<BatchRecord, NewBatch>({
+      query: (body) => ({ url: 'batches', method: 'POST', body }),
+      invalidatesTags: (_result, _error, { formulaId }) => ['Batches', { type: 'Trials', id: formulaId }],
+    }),
+    recordBatchEvent: build.mutation<BatchRecord, NewBatchEvent & { batchId: string }>({
+      query: ({ batchId, ...body }) => ({ url: `batches/${batchId}/events`, method: 'POST', body }),
+      invalidatesTags: ['Batches'],
+    }),
+    combineBatch: build.mutation<BatchRecord, Combine & { batchId: string }>({
+      query: ({ batchId, ...body }) => ({ url: `batches/${batchId}/combine`, method: 'POST', body }),
+      invalidatesTags: (result) => [
+        'Batches',
+        ALL_TRIALS,
+        ...(result ? [{ type: 'Trials' as const, id: result.formulaId }] : []),
+      ],
+    }),
     timers: build.query<TimersAnswer, void>({ query: () => 'timers', providesTags: ['Timers'] }),
     startTimer: build.mutation<TimersAnswer, NewTimer>({
       query: (body) => ({ url: 'timers', method: 'POST', body }),
@@ -249,6 +277,12 @@ export const kitchenApi = createApi({
 });
 
 export const {
+  useBatchesOfFormulaQuery,
+  useBatchesQuery,
+  useBatchQuery,
+  useBeginBatchMutation,
+  useCombineBatchMutation,
+  useRecordBatchEventMutation,
   useAddMeasureMutation,
   useAnswerPanelMutation,
   useBeginPanelMutation,

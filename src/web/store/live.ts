@@ -20,7 +20,7 @@ export function useLive(listens: boolean): void {
       const news = JSON.parse(data) as News;
       dispatch(
         kitchenApi.util.invalidateTags(
-          news.about === 'timers' ? ['Timers'] : [{ type: 'Trials', id: news.formulaId }],
+          news.about === 'timers' ? ['Timers'] : [{ type: 'Trials', id: news.formulaId }, 'Batches'],
         ),
       );
       if (news.about !== 'trials') return;
@@ -35,7 +35,7 @@ export function useLive(listens: boolean): void {
       source.addEventListener('news', onNews);
       source.addEventListener('open', () => {
         // Whatever was told while nobody listened.
-        if (opened) dispatch(kitchenApi.util.invalidateTags(['Trials', 'Timers']));
+        if (opened) dispatch(kitchenApi.util.invalidateTags(['Trials', 'Timers', 'Batches']));
         opened = true;
         void resumeOutbox();
       });

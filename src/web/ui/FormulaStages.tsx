@@ -4,6 +4,7 @@ const STAGES = [
   { path: 'compose', label: 'Compose' },
   { path: 'make', label: 'Make' },
   { path: 'taste', label: 'Taste' },
+  { path: 'batch', label: 'Batch' },
   { path: 'versions', label: 'Versions' },
   { path: 'log', label: 'Log' },
 ] as const;
@@ -11,7 +12,7 @@ const STAGES = [
 /** The stages of one formula, in working order. */
 export function FormulaStages({ id }: { id: string }) {
   return (
-    <nav aria-label="Stages" className="flex border-b-2 border-rule">
+    <nav aria-label="Stages" className="flex flex-wrap border-b-2 border-rule">
       {STAGES.map(({ path, label }) => (
         <NavLink
           key={path}

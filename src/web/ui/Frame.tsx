@@ -8,6 +8,7 @@ import { Timers } from './Timers';
 const PLACES = [
   { to: '/', label: 'Shelf' },
   { to: '/pantry', label: 'Pantry' },
+  { to: '/batches', label: 'Batches' },
   { to: '/log', label: 'Log' },
   { to: '/measures', label: 'My measures' },
   { to: '/settings', label: 'Settings' },
@@ -32,7 +33,7 @@ export function Frame() {
           <NavLink to="/" className="font-name mr-2 text-2xl font-bold">
             Ygrana
           </NavLink>
-          <nav aria-label="Places" className="flex gap-1">
+          <nav aria-label="Places" className="flex flex-wrap gap-1">
             {PLACES.map(({ to, label }) => (
               <NavLink
                 key={to}

@@ -1,4 +1,5 @@
 /** What page and worker say to each other. Everything is plain data. */
+import type { BatchAnswer, BatchRequest } from '#core/batch';
 import type { Hold, HoldRequest } from '#core/emulsion';
 import type {
   FormulateOutcome,
@@ -15,6 +16,7 @@ export interface Questions {
   readonly remedies: RemedyRequest;
   readonly formulate: { readonly request: FormulateRequest; readonly to: RoundTo };
   readonly hold: HoldRequest;
+  readonly batch: BatchRequest;
   readonly round: { readonly plan: readonly PlanLine[]; readonly to: RoundTo };
 }
 export interface Answers {
@@ -24,6 +26,7 @@ export interface Answers {
   /** Null where there is nothing to separate. */
   readonly hold: { readonly hold: Hold | null };
   readonly round: Rounding;
+  readonly batch: BatchAnswer;
 }
 export type Kind = keyof Questions;
 

@@ -1,5 +1,6 @@
 /** Searches for amounts away from the page, so that typing never waits for them. */
 import { formulate, roundPlan, searchRemedies, type PlanLine, type Rounding, type Work } from '#core/balance';
+import { planBatch } from '#core/batch';
 import { stepHold, type HoldRequest } from '#core/emulsion';
 import { drive } from './drive';
 import type { Answers, FromWorker, Kind, Questions, ToWorker } from './protocol';
@@ -15,6 +16,8 @@ function workFor(kind: Kind, question: Questions[Kind]): Work<Answers[Kind]> {
       return searchRemedies(question as Questions['remedies']);
     case 'formulate':
       return formulateAndRound(question as Questions['formulate']);
+    case 'batch':
+      return planBatch(question as Questions['batch']);
     case 'hold':
       return holdWork(question as Questions['hold']);
     case 'round': {

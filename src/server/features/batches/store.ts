@@ -13,7 +13,7 @@ import {
   batchStateOf,
   isWeighed,
   signProblem,
-  useByProblem,
+  keepUntilProblem,
   type BatchEvent,
   type SignProblem,
   type UseByProblem,
@@ -219,7 +219,7 @@ function refusal({ plan, events, state }: BatchRecord, event: NewBatchEvent['eve
       return problem ? { status: 'unsigned', problem } : null;
     }
     case 'use-by': {
-      const problem = useByProblem(plan.keeping, event);
+      const problem = keepUntilProblem(plan.keeping, event);
       return problem ? { status: 'use-by', problem } : null;
     }
     case 'called-off':

@@ -34,7 +34,7 @@ const STANDING_WORDS = {
 const EVERY = 'every';
 
 /** Everything that happened to a formula's jars, newest jar first. */
-function Log({ working, jars }: { working: WorkingFormula; jars: readonly Jar[] }) {
+function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly Jar[] }) {
   const { catalogue, settings } = useKitchen();
   const cooks = useCooksQuery().data ?? [];
   const [params, setParams] = useSearchParams();
@@ -43,6 +43,8 @@ function Log({ working, jars }: { working: WorkingFormula; jars: readonly Jar[] 
     const next = Object.entries({ ...filter, ...patch }).filter(([, value]) => value !== '');
     setParams(Object.fromEntries(next), { replace: true });
   };
+  // The loads of a batch are told by the batch; together they are one jar.
+  const jars = all.filter(({ batch }) => batch?.role !== 'load');
   const shown = jars.filter((jar) => passesLog(jar, filter));
   const placeOf = (jar: Jar): number => jars.length - jars.indexOf(jar);
   const finished = jars.filter((jar) => !isBeingMade(jar));

@@ -1,13 +1,16 @@
 import type { JudgedPortion } from '#core/reckoning';
 import type { TrialEvent } from '#core/trial';
-import { formatAmount } from '../../format';
-import type { Settings } from '#contract';
-import type { Jar } from '../../store/jars';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { formatAmount, formatMass, formatVolume } from '../../format';
+import type { Settings, TrialBatch } from '#contract';
+import { isBeingMade, type Jar } from '../../store/jars';
 import { Button } from '../../ui/Button';
 import { Measured } from '../../ui/Measured';
 
 interface FinishedPanelProps {
   readonly jar: Jar;
+  readonly batchMates: readonly Jar[];
   readonly portions: readonly JudgedPortion[];
   readonly volumeMl: number;
   readonly settings: Settings;
@@ -19,6 +22,7 @@ interface FinishedPanelProps {
 /** Everything is in: on to tasting. */
 export function FinishedPanel({
   jar,
+  batchMates,
   portions,
   volumeMl,
   settings,
@@ -27,6 +31,16 @@ export function FinishedPanel({
   onAnother,
 }: FinishedPanelProps) {
   const massG = portions.reduce((sum, portion) => sum + portion.massG.nominal, 0);
+  if (jar.batch?.role === 'load') {
+    const next = batchMates
+      .filter((load) => load.batch?.role === 'load' && isBeingMade(load))
+      .sort((a, b) => a.batch!.load - b.batch!.load)[0];
+    return (
+      <LoadFinished jar={jar} next={next ?? null} batch={jar.batch}>
+        {formatMass(massG, settings)}, {formatVolume(volumeMl, settings)}, as weighed.
+      </LoadFinished>
+    );
+  }
   return (
     <section aria-label="All in the jar" className="card grid content-start gap-4 p-5 sm:p-8">
       <h2 className="font-name text-4xl font-bold">All in the jar</h2>
@@ -42,6 +56,48 @@ export function FinishedPanel({
         <Button className="min-h-16 px-6 text-lg" onClick={onAnother}>
           Make another
         </Button>
+      </div>
+    </section>
+  );
+}
+
+const WIDE = 'inline-flex min-h-16 items-center justify-center rounded-md border px-6 text-lg font-semibold';
+
+/** A load is tasted with the others, not by itself. */
+function LoadFinished({
+  jar,
+  next,
+  batch,
+  children,
+}: {
+  jar: Jar;
+  next: Jar | null;
+  batch: TrialBatch;
+  children: ReactNode;
+}) {
+  const toBatch = `/formulas/${jar.formulaId}/batch/${batch.batchId}`;
+  const main = 'flex-1 basis-60 border-bottle bg-bottle text-white hover:bg-bottle-soft';
+  return (
+    <section aria-label="Load weighed" className="card grid content-start gap-4 p-5 sm:p-8">
+      <h2 className="font-name text-4xl font-bold">
+        Load {batch.load} of {batch.of} is weighed
+      </h2>
+      <p className="text-lg">{children}</p>
+      <div className="flex flex-wrap gap-4">
+        {next ? (
+          <Link to={`/formulas/${jar.formulaId}/make?jar=${next.id}`} className={`${WIDE} ${main}`}>
+            On to load {next.batch!.load}
+          </Link>
+        ) : (
+          <Link to={toBatch} className={`${WIDE} ${main}`}>
+            All loads weighed: to the batch
+          </Link>
+        )}
+        {next && (
+          <Link to={toBatch} className={`${WIDE} border-edge bg-paper hover:bg-mint`}>
+            The batch
+          </Link>
+        )}
       </div>
     </section>
   );

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import type { TrialBatch } from '#contract';
 import { sayVersion } from '#core/formula';
 import { isBeingMade, statesOf, type Jar } from '../../store/jars';
 import type { WorkingFormula } from '../../store/workingSlice';
@@ -18,6 +19,9 @@ export function MakePage() {
   );
 }
 
+const sayPart = ({ role, load, of }: TrialBatch): string =>
+  role === 'whole' ? 'the whole batch' : `load ${load} of ${of}`;
+
 /** The jar that is being made, or the way to begin one. */
 function MakeBench({ working, jars }: { working: WorkingFormula; jars: readonly Jar[] }) {
   const [search, setSearch] = useSearchParams();
@@ -25,7 +29,10 @@ function MakeBench({ working, jars }: { working: WorkingFormula; jars: readonly 
   const asked = search.get('jar');
   // A jar that was begun as made already comes here for what mends it.
   const made = jars.filter((jar) => jar.making !== null || statesOf(jar).length > 0);
-  const shown = another ? undefined : (made.find((jar) => jar.id === asked) ?? made.find(isBeingMade));
+  // The loads of a batch are entered from the batch.
+  const shown = another
+    ? undefined
+    : (made.find((jar) => jar.id === asked) ?? made.find((jar) => jar.batch === null && isBeingMade(jar)));
   // Its address keeps it on the screen once its last step is done.
   useEffect(() => {
     if (shown && shown.id !== asked) setSearch({ jar: shown.id }, { replace: true });
@@ -37,7 +44,9 @@ function MakeBench({ working, jars }: { working: WorkingFormula; jars: readonly 
         <NameTape
           name={working.formula.name}
           detail={
-            shown ? `v${shown.version}, jar ${place}` : sayVersion(working.formula, working.baseVersion)
+            shown
+              ? `v${shown.version}, ${shown.batch ? sayPart(shown.batch) : `jar ${place}`}`
+              : sayVersion(working.formula, working.baseVersion)
           }
         />
         <SoundSwitch />
@@ -49,6 +58,9 @@ function MakeBench({ working, jars }: { working: WorkingFormula; jars: readonly 
         <Making
           key={shown.id}
           jar={shown}
+          batchMates={jars.filter(
+            ({ id, batch }) => shown.batch && batch?.batchId === shown.batch.batchId && id !== shown.id,
+          )}
           working={working}
           onAnother={() => {
             setAnother(true);

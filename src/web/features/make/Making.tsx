@@ -1,5 +1,6 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
+import type { SpreadTargets } from '#core/batch';
 import { composition } from '#core/composition';
 import {
   currentStep,
@@ -38,6 +39,8 @@ import { WeighPanel } from './WeighPanel';
 
 interface MakingProps {
   readonly jar: Jar;
+  /** The other loads of its batch. */
+  readonly batchMates: readonly Jar[];
   readonly working: WorkingFormula;
   readonly onAnother: () => void;
 }
@@ -50,7 +53,7 @@ export interface StepActions {
 }
 
 /** One step at a time: what is next, what the scale says, what is in the jar. */
-export function Making({ jar, working, onAnother }: MakingProps) {
+export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
   const kitchen = useKitchen();
   const { catalogue, settings } = kitchen;
   const navigate = useNavigate();
@@ -95,6 +98,21 @@ export function Making({ jar, working, onAnother }: MakingProps) {
     note: string,
   ): void => {
     say({ kind: 'planned', reason, targets, steps, before, note });
+  };
+  const openLoads = useMemo(
+    () =>
+      batchMates
+        .filter(({ batch }) => batch?.role === 'load')
+        .map((load) => ({ trialId: load.id, states: statesOf(load) })),
+    [batchMates],
+  );
+  /** The loads to come make it good: theirs first, so that a failure leaves the question open. */
+  const spread = (reason: PlanReason, loads: readonly SpreadTargets[], note: string): void => {
+    for (const { trialId, targets } of loads) {
+      const event = { kind: 'planned', reason, targets, steps: [], before: null, note } as const;
+      void record({ trialId, formulaId: jar.formulaId }, [event]);
+    }
+    plan(reason, [], [], null, note);
   };
   const standing = standingEvents(jar.events);
   const newest = standing.at(-1);
@@ -167,6 +185,8 @@ export function Making({ jar, working, onAnother }: MakingProps) {
       return (
         <RepairPanel
           {...{ off, states, deviation, making, vessel, context, kitchen, formula: working.formula }}
+          openLoads={openLoads}
+          onSpread={spread}
           onPlan={plan}
           onUndo={undo}
         />
@@ -174,7 +194,7 @@ export function Making({ jar, working, onAnother }: MakingProps) {
     if (!shown)
       return (
         <FinishedPanel
-          {...{ jar, portions, volumeMl, settings, onSay: say, onAnother }}
+          {...{ jar, batchMates, portions, volumeMl, settings, onSay: say, onAnother }}
           onTaste={() => void navigate(`/formulas/${jar.formulaId}/taste?jar=${jar.id}`)}
         />
       );

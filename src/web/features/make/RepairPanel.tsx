@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { candidatesFor, sayDoses, withDoses, type RemedyRequest } from '#core/balance';
+import { spreadOver, type OpenLoad, type SpreadTargets } from '#core/batch';
 import { composition } from '#core/composition';
 import type { Formula, ReadingContext } from '#core/formula';
 import type { Ingredient } from '#core/ingredient';
@@ -16,7 +17,7 @@ import {
   type StepState,
 } from '#core/trial';
 import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
-import { formatAmount, formatNumber } from '../../format';
+import { formatAmount, formatNumber, inSentence } from '../../format';
 import { freshAmountText } from '../../store/balanceEdits';
 import { entryOf, type Kitchen } from '../../store/kitchen';
 import { aimOf, useStyles } from '../../store/styles';
@@ -44,6 +45,9 @@ interface RepairPanelProps {
   readonly context: ReadingContext;
   readonly kitchen: Kitchen;
   readonly formula: Formula;
+  /** Loads of the same batch: those still to come can make it good. */
+  readonly openLoads: readonly OpenLoad[];
+  readonly onSpread: (reason: PlanReason, loads: readonly SpreadTargets[], note: string) => void;
   readonly onPlan: (
     reason: PlanReason,
     targets: Targets['targets'],
@@ -60,6 +64,8 @@ interface Way {
   readonly landing: Landing;
   readonly targets: Targets;
   readonly note: string;
+  /** The other loads change instead of this one. */
+  readonly loads?: readonly SpreadTargets[];
 }
 
 const NOBODY_LOCKED: ReadonlySet<never> = new Set();
@@ -69,6 +75,7 @@ const MOST_REMEDIES = 2;
 /** What went otherwise, what it does, and the smallest ways back. */
 export function RepairPanel(props: RepairPanelProps) {
   const { off, states, deviation, making, vessel, context, kitchen, formula, onPlan, onUndo } = props;
+  const { openLoads, onSpread } = props;
   const { settings, catalogue } = kitchen;
   const styles = useStyles();
   const style = useMemo(() => aimOf(formula, styles), [formula, styles]);
@@ -120,6 +127,21 @@ export function RepairPanel(props: RepairPanelProps) {
   const before = states.find(({ status }) => status === 'open')?.step.id ?? null;
 
   const ways: Way[] = [];
+  const { step } = off.state;
+  const loads =
+    step.kind === 'weigh' && off.reason !== 'swapped' ? spreadOver(openLoads, step.line, off.byG) : null;
+  if (loads && step.kind === 'weigh') {
+    const thing = inSentence(catalogue.get(step.line.ingredientId)?.name ?? '');
+    const count = loads.length === 1 ? 'the other load' : `the ${loads.length} loads to come`;
+    ways.push({
+      title: `${grams(Math.abs(off.byG))} ${off.byG > 0 ? 'less' : 'more'} ${thing} in ${count}`,
+      says: 'Combined, the batch is what was planned.',
+      landing: landingOf(deviation, deviation.planned, style),
+      targets: NO_TARGETS,
+      note: 'made good in the other loads',
+      loads,
+    });
+  }
   if (off.byG < 0 && off.reason === 'poured-too-much' && off.state.step.kind === 'weigh') {
     ways.push({
       title: `Add the rest, ${grams(-off.byG)}`,
@@ -210,7 +232,8 @@ export function RepairPanel(props: RepairPanelProps) {
               kind={index === 0 && way !== asIs ? 'main' : 'plain'}
               className="min-h-16 min-w-28 px-5"
               onClick={() => {
-                onPlan(off.reason, way.targets.targets, way.targets.steps, before, way.note);
+                if (way.loads) onSpread(off.reason, way.loads, way.note);
+                else onPlan(off.reason, way.targets.targets, way.targets.steps, before, way.note);
               }}
             >
               {way === asIs ? 'Go on' : 'Do this'}

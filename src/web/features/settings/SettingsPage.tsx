@@ -10,6 +10,8 @@ import {
 } from '../../api/kitchenApi';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { BatchSettings } from './BatchSettings';
+import { Complaint, NumberField } from './NumberField';
 import { Loading, Trouble } from '../../ui/PageState';
 
 export function SettingsPage() {
@@ -43,8 +45,6 @@ const SMALL_MEASURES: readonly { kind: MeasureKind; name: string; label: string;
   { kind: 'massG', name: 'knob', label: 'A knob', unit: 'g' },
   { kind: 'massG', name: 'handful', label: 'A handful of leaves', unit: 'g' },
 ];
-
-const toNumber = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.')));
 
 function SettingsForm({ saved }: { saved: Settings }) {
   const [save, saving] = useSaveSettingsMutation();
@@ -217,6 +217,13 @@ function SettingsForm({ saved }: { saved: Settings }) {
           })}
         </div>
       </fieldset>
+      <BatchSettings
+        batch={draft.batch}
+        problems={problems}
+        onChange={(batch) => {
+          set({ batch });
+        }}
+      />
       <div className="flex flex-wrap items-center gap-3">
         <Button kind="main" type="submit" disabled={!checked.success || !changed || saving.isLoading}>
           Save
@@ -256,40 +263,5 @@ function SignOut() {
       </Button>
       {leaving.isError && <span className="text-acid-ink">Not done. {sayError(leaving.error)}</span>}
     </div>
-  );
-}
-
-function Complaint({ text }: { text: string | undefined }) {
-  return text ? <span className="text-sm font-normal text-acid-ink">{text}.</span> : null;
-}
-
-/** Keeps the words while they are no number yet, so that "0," can become "0,5". */
-function NumberField({
-  value,
-  label,
-  invalid,
-  onChange,
-}: {
-  value: number;
-  label: string;
-  invalid: boolean;
-  onChange: (value: number) => void;
-}) {
-  const [text, setText] = useState<string | null>(null);
-  return (
-    <input
-      className={`field w-full font-normal ${invalid ? 'border-acid-ink bg-acid-wash' : ''}`}
-      inputMode="decimal"
-      aria-label={label}
-      aria-invalid={invalid}
-      value={text ?? String(value)}
-      onChange={(event) => {
-        setText(event.target.value);
-        onChange(toNumber(event.target.value));
-      }}
-      onBlur={() => {
-        if (text !== null && Number.isFinite(toNumber(text))) setText(null);
-      }}
-    />
   );
 }

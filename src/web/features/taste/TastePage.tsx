@@ -26,8 +26,9 @@ const STANDING_WORDS = {
 } as const;
 
 /** Taste a jar, say what the mouth says, mend it by additions, and keep every gram and word. */
-function TasteBench({ working, jars }: { working: WorkingFormula; jars: readonly Jar[] }) {
+function TasteBench({ working, jars: all }: { working: WorkingFormula; jars: readonly Jar[] }) {
   const [search, setSearch] = useSearchParams();
+  const jars = all.filter(({ batch }) => batch?.role !== 'load');
   const jar = jars.find(({ id }) => id === search.get('jar')) ?? jars[0];
   const show = (jarId: string): void => {
     setSearch({ jar: jarId }, { replace: true });

@@ -1,0 +1,162 @@
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import type { BatchRecord, VersionRecord } from '#contract';
+import { STATE_WORDS } from '#core/batch';
+import { sameContent, type FormulaId } from '#core/formula';
+import {
+  sayError,
+  useBatchesOfFormulaQuery,
+  useFreezeMutation,
+  useStandingsQuery,
+  useVersionsQuery,
+} from '../../api/kitchenApi';
+import { formatVolume } from '../../format';
+import { byNow } from '../../store/device';
+import { useKitchen } from '../../store/kitchen';
+import { useAppDispatch } from '../../store/store';
+import { useWorking } from '../../store/useWorking';
+import { versionFrozen, type WorkingFormula } from '../../store/workingSlice';
+import { Button } from '../../ui/Button';
+import { FormulaPending, NameTape } from '../../ui/FormulaPage';
+import { FormulaStages } from '../../ui/FormulaStages';
+import { BatchPlanner } from './BatchPlanner';
+import { useBatchDraft } from './draft';
+import { JarStrip } from './JarStrip';
+
+/** From a tested jar to a kitchen batch: planned from a version that does not change any more. */
+export function BatchPage() {
+  const id = useParams().id as FormulaId;
+  const { working, error, retry } = useWorking(id);
+  const versions = useVersionsQuery(id);
+  if (!working || !versions.data) {
+    return (
+      <FormulaPending
+        error={error ?? versions.error}
+        what="the batch"
+        retry={() => {
+          retry();
+          void versions.refetch();
+        }}
+      />
+    );
+  }
+  return <Bench key={id} working={working} versions={versions.data} />;
+}
+
+function Bench({ working, versions }: { working: WorkingFormula; versions: readonly VersionRecord[] }) {
+  const [draft, setDraft] = useBatchDraft();
+  const standings = useStandingsQuery().data?.[working.id];
+  const batches = useBatchesOfFormulaQuery(working.id).data ?? [];
+  const newestFirst = [...versions].sort((a, b) => b.number - a.number);
+  const stateOf = (number: number) => standings?.[number]?.state ?? 'draft';
+  const asked = newestFirst.find(({ number }) => number === draft.version);
+  const usual = newestFirst.find(({ number }) => stateOf(number) === 'proven') ?? newestFirst[0];
+  const version = asked ?? usual ?? null;
+  const changed = working.baseVersion === null || !sameContent(working.baseVersion.formula, working.formula);
+  return (
+    <div className="grid gap-3">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <NameTape
+          name={working.formula.name}
+          detail={version ? `v${version.number}, to a batch` : 'to a batch'}
+        />
+        <span className="ml-auto">
+          <FormulaStages id={working.id} />
+        </span>
+      </div>
+      {changed && (
+        <FreezeFirst
+          working={working}
+          hasVersions={versions.length > 0}
+          onFrozen={(number) => {
+            setDraft({ version: number });
+          }}
+        />
+      )}
+      {version && (
+        <BatchPlanner
+          {...{ working, version, draft, setDraft }}
+          versions={newestFirst.map(({ number }) => ({ number, state: stateOf(number) }))}
+        />
+      )}
+      <div className="grid gap-3.5 lg:grid-cols-2">
+        <BatchList batches={batches} />
+        {version && <JarStrip working={working} version={version} />}
+      </div>
+    </div>
+  );
+}
+
+/** Working changes are in no version: a batch is never planned from what may still move. */
+function FreezeFirst({
+  working,
+  hasVersions,
+  onFrozen,
+}: {
+  working: WorkingFormula;
+  hasVersions: boolean;
+  onFrozen: (number: number) => void;
+}) {
+  const dispatch = useAppDispatch();
+  const [freeze, freezing] = useFreezeMutation();
+  const [wanted, setWanted] = useState(false);
+  const next = working.latestNumber + 1;
+  const run = async (): Promise<void> => {
+    setWanted(true);
+    try {
+      const { id, revision } = working;
+      const { record, version } = await freeze({ id, revision, note: 'for a batch', by: byNow() }).unwrap();
+      dispatch(versionFrozen({ id, record }));
+      onFrozen(version.number);
+    } catch {
+      // Said below.
+    }
+  };
+  return (
+    <section
+      aria-label="Not frozen"
+      className="card flex flex-wrap items-center gap-3 border-l-4 border-l-oil p-3"
+    >
+      <p className="flex-1 basis-80">
+        {hasVersions
+          ? 'Your latest changes are in no version yet, and not in this plan.'
+          : 'A batch is planned from a version that does not change any more.'}
+        {wanted && freezing.error !== undefined && (
+          <span role="alert" className="block font-semibold text-acid-ink">
+            Not frozen. {sayError(freezing.error)}
+          </span>
+        )}
+      </p>
+      <Button
+        kind={hasVersions ? 'plain' : 'main'}
+        disabled={working.save !== 'saved' || freezing.isLoading}
+        onClick={() => void run()}
+      >
+        Freeze as v{next} and plan it
+      </Button>
+    </section>
+  );
+}
+
+function BatchList({ batches }: { batches: readonly BatchRecord[] }) {
+  const { settings } = useKitchen();
+  return (
+    <section aria-label="Batches of this" className="card p-4 print:hidden">
+      <h2 className="font-name mb-1 text-lg font-bold">Batches of this</h2>
+      {batches.length === 0 && <p className="text-quiet">None yet. What is planned above stands here.</p>}
+      <ul>
+        {batches.map(({ id, formulaId, number, version, plan, state }) => (
+          <li key={id} className="flex flex-wrap items-baseline gap-x-4 border-t border-rule py-1.5">
+            <Link to={`/formulas/${formulaId}/batch/${id}`} className="font-semibold text-bottle underline">
+              {number}
+            </Link>
+            <span>
+              v{version}, {formatVolume(plan.yieldMl, settings)}
+            </span>
+            <span className="ml-auto text-quiet">{STATE_WORDS[state]}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

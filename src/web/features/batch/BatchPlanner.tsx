@@ -1,0 +1,186 @@
+import { useEffect, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { daySchema, type VersionRecord } from '#contract';
+import { loadMaking, sayBatchProblem, snapshotOf, type BatchPlan, type BatchRequest } from '#core/batch';
+import type { VersionState } from '#core/trial';
+import { sayError, useBeginBatchMutation } from '../../api/kitchenApi';
+import { formatMass, formatVolume } from '../../format';
+import { byNow, newId } from '../../store/device';
+import { entryOf, useKitchen } from '../../store/kitchen';
+import type { WorkingFormula } from '../../store/workingSlice';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { Working } from '../../ui/Working';
+import { sayTarget, type BatchDraft } from './draft';
+import { LoadsAside } from './LoadsAside';
+import { PlanFields } from './PlanFields';
+import { PlanTable } from './PlanTable';
+import { PullTable } from './PullTable';
+import { today } from './today';
+import { useBatchPlan } from './useBatchPlan';
+
+interface PlannerProps {
+  readonly working: WorkingFormula;
+  readonly version: VersionRecord;
+  readonly versions: readonly { readonly number: number; readonly state: VersionState }[];
+  readonly draft: BatchDraft;
+  readonly setDraft: (patch: Partial<BatchDraft>) => void;
+}
+
+const STATE_HINTS: Readonly<Record<VersionState, string | null>> = {
+  proven: null,
+  tried: 'tried, not proven: it was not yet made right often enough. A batch of it may need mending.',
+  draft: 'a draft: no jar of it was ever tasted. Make and taste one before you make litres.',
+};
+
+/** How much, with what, and what comes of it: the plan is there as soon as something is typed. */
+export function BatchPlanner({ working, version, versions, draft, setDraft }: PlannerProps) {
+  const kitchen = useKitchen();
+  const { settings } = kitchen;
+  const planning = useBatchPlan(version, draft, kitchen);
+  const { request, search, stop, again, problems, lines, toTaste, unread } = planning;
+  const answer = search.status === 'done' ? search.answer : null;
+  // The plan before stays on the screen while the next is worked out.
+  const [last, setLast] = useState<{ plan: BatchPlan; request: BatchRequest } | null>(null);
+  useEffect(() => {
+    if (answer?.status === 'planned' && request) setLast({ plan: answer, request });
+  }, [answer, request]);
+  const shown = answer?.status === 'cannot' ? null : last;
+  const state = versions.find(({ number }) => number === version.number)?.state ?? 'draft';
+  const say = (amount: number, unit: 'ml' | 'g'): string =>
+    unit === 'ml' ? formatVolume(amount, settings) : formatMass(amount, settings);
+  return (
+    <div className="grid gap-3.5 lg:grid-cols-[310px_minmax(0,1fr)_320px]">
+      <PlanFields {...{ draft, setDraft, versions, version, lines, problems, kitchen, request }} />
+      <section aria-label="The plan" className="card grid content-start gap-3 p-4">
+        {STATE_HINTS[state] && (
+          <p className="border-l-4 border-l-oil pl-3 font-semibold" data-testid="unproven">
+            v{version.number} is {STATE_HINTS[state]}
+          </p>
+        )}
+        {unread.length > 0 && (
+          <p role="alert" className="border-l-4 border-l-acid pl-3">
+            Not read, and not scaled: {unread.join('; ')}. It stands in every load as you wrote it.
+          </p>
+        )}
+        {search.status === 'working' && (
+          <Working what="Planning the batch" done={search.done} onStop={stop} />
+        )}
+        {(search.status === 'failed' || search.status === 'stopped') && (
+          <p role="alert">
+            {search.status === 'failed' ? search.message : 'Stopped. What stands here is the plan before.'}{' '}
+            <Button onClick={again}>Plan again</Button>
+          </p>
+        )}
+        {answer?.status === 'cannot' && request && (
+          <p role="alert" className="font-semibold" data-testid="cannot">
+            {sayBatchProblem(answer.problem, request.tool, say)}
+          </p>
+        )}
+        {!request && lines.length === 0 && (
+          <p className="text-quiet">There is nothing in this version to scale.</p>
+        )}
+        {shown && <PlanTable {...shown} formula={version.formula} kitchen={kitchen} toTaste={toTaste} />}
+        {shown && answer && request === shown.request && (
+          <TakeOn
+            {...{ working, version, draft, unread, toTaste, state }}
+            plan={shown.plan}
+            request={shown.request}
+          />
+        )}
+      </section>
+      {shown ? (
+        <div className="grid content-start gap-3.5">
+          <LoadsAside {...shown} settings={settings} />
+          <PullTable
+            list={shown.plan.pullList}
+            portions={shown.plan.portions}
+            settings={settings}
+            onlyBatch
+          />
+        </div>
+      ) : (
+        <div />
+      )}
+    </div>
+  );
+}
+
+interface TakeOnProps {
+  readonly working: WorkingFormula;
+  readonly version: VersionRecord;
+  readonly draft: BatchDraft;
+  readonly unread: readonly string[];
+  readonly toTaste: readonly string[];
+  readonly state: VersionState;
+  readonly plan: BatchPlan;
+  readonly request: BatchRequest;
+}
+
+/** Writes the plan down for a day: from then on it does not change. */
+function TakeOn({ working, version, draft, unread, toTaste, state, plan, request }: TakeOnProps) {
+  const { settings, pantry } = useKitchen();
+  const navigate = useNavigate();
+  const [begin, beginning] = useBeginBatchMutation();
+  const [day, setDay] = useState(today);
+  // One id for the try: sent again after a failure it is the same batch.
+  const id = useRef(newId());
+  const dayFits = daySchema.safeParse(day).success;
+  const take = async (): Promise<void> => {
+    const bottles = Object.fromEntries(
+      plan.lines.flatMap(({ ingredient }) => {
+        const { label } = entryOf(pantry, ingredient.id).bottle;
+        return label === '' ? [] : [[ingredient.id, label]];
+      }),
+    );
+    try {
+      const batch = await begin({
+        ...{ id: id.current, formulaId: working.id, version: version.number, day, by: byNow() },
+        plan: snapshotOf(plan, request, {
+          ...{ target: sayTarget(draft, settings.servingVolumeMl), toTaste: [...toTaste] },
+          ...{ styleId: version.formula.styleId, versionState: state, unreadCount: unread.length },
+        }),
+        loads: plan.loads.map((load, i) => ({
+          trialId: `${id.current}-${i + 1}`,
+          making: loadMaking(plan, load, {
+            ...{ tool: request.tool, roomC: null, bottles, vessel: request.mixingVessel, unread },
+          }),
+        })),
+      }).unwrap();
+      void navigate(`/formulas/${working.id}/batch/${batch.id}`);
+    } catch {
+      // Said below; the plan and the id stay.
+    }
+  };
+  return (
+    <form
+      className="flex flex-wrap items-end gap-3 border-t border-rule pt-3 print:hidden"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void take();
+      }}
+    >
+      <Field
+        label="For the day"
+        type="date"
+        value={day}
+        onText={setDay}
+        problem={dayFits ? null : 'A day of the calendar.'}
+        className="w-44"
+      />
+      <Button
+        kind="main"
+        type="submit"
+        className="min-h-11 flex-1 basis-64"
+        disabled={!dayFits || beginning.isLoading}
+      >
+        Take it on: {plan.loads.length === 1 ? 'one load' : `${plan.loads.length} loads`} of v{version.number}
+      </Button>
+      {beginning.error !== undefined && (
+        <p role="alert" className="w-full font-semibold text-acid-ink">
+          Not written down. {sayError(beginning.error)}
+        </p>
+      )}
+    </form>
+  );
+}

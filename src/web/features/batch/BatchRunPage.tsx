@@ -1,0 +1,74 @@
+import { Link, useParams } from 'react-router';
+import type { BatchRecord } from '#contract';
+import { STATE_WORDS } from '#core/batch';
+import { useBatchQuery } from '../../api/kitchenApi';
+import { formatVolume } from '../../format';
+import { useKitchen } from '../../store/kitchen';
+import { NameTape } from '../../ui/FormulaPage';
+import { FormulaStages } from '../../ui/FormulaStages';
+import { Loading, Trouble } from '../../ui/PageState';
+import { BatchLog } from './BatchLog';
+import { FinishBatch } from './FinishBatch';
+import { Lots } from './Lots';
+import { Papers } from './Papers';
+import { RunLoads } from './RunLoads';
+import { SignBatch } from './SignBatch';
+import { Temperatures } from './Temperatures';
+
+/** One batch from the first gram to the signature. */
+export function BatchRunPage() {
+  const { batchId = '', id = '' } = useParams();
+  const { data, error, refetch } = useBatchQuery(batchId);
+  if (data) return <Run key={batchId} batch={data} />;
+  if (!error) return <Loading what="the batch" />;
+  return (
+    <Trouble error={error} retry={() => void refetch()}>
+      <Link
+        to={`/formulas/${id}/batch`}
+        className="inline-flex items-center font-semibold text-bottle underline"
+      >
+        All batches of this
+      </Link>
+    </Trouble>
+  );
+}
+
+function Run({ batch }: { batch: BatchRecord }) {
+  const { settings } = useKitchen();
+  const { plan, state, formulaId } = batch;
+  const closed = state === 'signed' || state === 'called-off';
+  const sized = formatVolume(plan.yieldMl, settings);
+  return (
+    <div className="grid gap-3">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <NameTape
+          name={batch.formulaName ?? 'Dressing'}
+          detail={`v${batch.version}, batch ${batch.number}`}
+        />
+        <span data-testid="batch-state" className="font-semibold">
+          {STATE_WORDS[state]}
+        </span>
+        <span className="text-quiet">{sized === plan.target ? sized : `${sized} for ${plan.target}`}</span>
+        <Link to={`/formulas/${formulaId}/batch`} className="text-bottle underline print:hidden">
+          All batches of this
+        </Link>
+        <span className="ml-auto print:hidden">
+          <FormulaStages id={formulaId} />
+        </span>
+      </div>
+      <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]">
+        <div className="grid content-start gap-3.5">
+          <RunLoads batch={batch} />
+          {batch.whole && <FinishBatch batch={batch} whole={batch.whole} />}
+          {!closed && batch.whole && <SignBatch batch={batch} />}
+          <BatchLog batch={batch} />
+        </div>
+        <div className="grid content-start gap-3.5">
+          <Papers batch={batch} />
+          <Temperatures batch={batch} />
+          <Lots batch={batch} />
+        </div>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,170 @@
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { daySchema, type BatchRecord } from '#contract';
+import { latestOf, STATE_WORDS } from '#core/batch';
+import { TOOL_VALUES } from '#core/emulsion';
+import { useBatchesQuery } from '../../api/kitchenApi';
+import { formatMoney, formatVolume } from '../../format';
+import { useKitchen } from '../../store/kitchen';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { Loading, Trouble } from '../../ui/PageState';
+import { Orders } from './Orders';
+import { pullSheetOf, keepUntilOf } from './papers';
+import { PullTable } from './PullTable';
+import { pullOfBatches } from './stock';
+import { sayDay, today } from './today';
+import { usePaper } from './usePaper';
+
+/** The batches of a day beside each other, with one pull list for all of them. */
+export function DayPage() {
+  const { data, error, refetch } = useBatchesQuery();
+  if (data) return <Day all={data} />;
+  return error ? <Trouble error={error} retry={() => void refetch()} /> : <Loading what="the batches" />;
+}
+
+function Day({ all }: { all: readonly BatchRecord[] }) {
+  const kitchen = useKitchen();
+  const { settings } = kitchen;
+  const [search, setSearch] = useSearchParams();
+  const day = daySchema.safeParse(search.get('day')).data ?? today();
+  const [dayText, setDayText] = useState(day);
+  const paper = usePaper();
+  const shown = all.filter((batch) => batch.day === day).sort((a, b) => a.number.localeCompare(b.number));
+  // What is done or called off needs nothing from the store any more.
+  const toMake = shown.filter(({ state }) => state === 'planned' || state === 'weighing');
+  const pull = pullOfBatches(toMake, kitchen);
+  const portions = toMake.reduce((sum, { plan }) => sum + plan.portions, 0);
+  const otherDays = [...new Set(all.map((batch) => batch.day))]
+    .filter((one) => one !== day)
+    .sort()
+    .reverse();
+  return (
+    <div className="grid gap-3">
+      <div className="flex flex-wrap items-end gap-4">
+        <h1 className="font-name text-2xl font-bold">Batches, {sayDay(day)}</h1>
+        <Field
+          label="Day"
+          type="date"
+          value={dayText}
+          onText={(text) => {
+            setDayText(text);
+            if (daySchema.safeParse(text).success) setSearch({ day: text }, { replace: true });
+          }}
+          className="w-44 print:hidden"
+        />
+        {otherDays.length > 0 && (
+          <p className="text-sm text-quiet print:hidden">
+            Also:{' '}
+            {otherDays.slice(0, 6).map((one, i) => (
+              <span key={one}>
+                {i > 0 && ', '}
+                <Link
+                  to={`/batches?day=${one}`}
+                  className="underline"
+                  onClick={() => {
+                    setDayText(one);
+                  }}
+                >
+                  {one}
+                </Link>
+              </span>
+            ))}
+          </p>
+        )}
+      </div>
+      <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]">
+        <div className="grid content-start gap-3.5">
+          <section aria-label="Batches of the day" className="card overflow-x-auto p-4">
+            {shown.length === 0 ? (
+              <p>
+                No batch on this day. Open a formula and its stage <strong>Batch</strong>, or begin with the
+                orders below.
+              </p>
+            ) : (
+              <table className="w-full text-left" data-testid="day-batches">
+                <caption className="sr-only">Batches of the day</caption>
+                <thead className="text-sm text-quiet">
+                  <tr>
+                    {['Batch', 'What', 'Comes out', 'Loads', 'With', 'Use by', 'Stands', 'Cost'].map(
+                      (title) => (
+                        <th key={title} className="pr-3 font-normal">
+                          {title}
+                        </th>
+                      ),
+                    )}
+                  </tr>
+                </thead>
+                <tbody>
+                  {shown.map((batch) => (
+                    <DayRow key={batch.id} batch={batch} />
+                  ))}
+                </tbody>
+              </table>
+            )}
+          </section>
+          <Orders key={day} day={day} />
+        </div>
+        {toMake.length > 0 && (
+          <div className="grid content-start gap-3">
+            <PullTable list={pull} portions={portions} settings={settings} />
+            <Button
+              className="print:hidden"
+              disabled={paper.busy}
+              onClick={() =>
+                void paper.print(
+                  'sheet',
+                  pullSheetOf(
+                    pull,
+                    `Pull list, ${sayDay(day)}`,
+                    toMake.map(({ number }) => number).join(', '),
+                    settings,
+                  ),
+                  `pull-${day}.pdf`,
+                )
+              }
+            >
+              Print the pull list
+            </Button>
+            {paper.error && (
+              <p role="alert" className="font-semibold text-acid-ink">
+                {paper.error}
+              </p>
+            )}
+          </div>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function DayRow({ batch }: { batch: BatchRecord }) {
+  const { settings } = useKitchen();
+  const { plan, state } = batch;
+  const signed = latestOf(batch.events, 'signed')?.event.name;
+  return (
+    <tr className="border-t border-rule align-baseline">
+      <th scope="row" className="py-2 pr-3">
+        <Link
+          to={`/formulas/${batch.formulaId}/batch/${batch.id}`}
+          className="font-semibold text-bottle underline"
+        >
+          {batch.number}
+        </Link>
+      </th>
+      <td className="pr-3">
+        {batch.formulaName ?? 'Dressing'} v{batch.version}
+        {plan.versionState !== 'proven' && <span className="text-quiet">, {plan.versionState}</span>}
+      </td>
+      <td className="pr-3 whitespace-nowrap">{formatVolume(plan.yieldMl, settings)}</td>
+      <td className="pr-3">{batch.loads.length}</td>
+      <td className="pr-3">{TOOL_VALUES[plan.tool].name}</td>
+      <td className="pr-3 whitespace-nowrap">{sayDay(keepUntilOf(batch).day)}</td>
+      <td className="pr-3">
+        {STATE_WORDS[state]}
+        {signed && ` by ${signed}`}
+      </td>
+      <td className="whitespace-nowrap">{plan.cost === null ? '–' : formatMoney(plan.cost, settings)}</td>
+    </tr>
+  );
+}

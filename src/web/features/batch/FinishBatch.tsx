@@ -1,0 +1,126 @@
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import type { BatchRecord, TrialRecord } from '#contract';
+import { isKind, sayTasting, standingEvents, trialLines, type TrialLine } from '#core/trial';
+import { formatAmount, formatMass } from '../../format';
+import { withWaiting } from '../../store/jars';
+import { useKitchen } from '../../store/kitchen';
+import { record } from '../../store/outbox';
+import { useAppSelector } from '../../store/store';
+import { Button } from '../../ui/Button';
+import { Measured } from '../../ui/Measured';
+import { OutboxNotice } from '../../ui/OutboxNotice';
+
+/** The combined batch: what was kept aside, the tasting, what was measured. */
+export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: TrialRecord }) {
+  const { settings } = useKitchen();
+  const waiting = useAppSelector((state) => state.outbox.waiting);
+  const jar = useMemo(() => withWaiting(whole, waiting), [whole, waiting]);
+  const [busy, setBusy] = useState(false);
+  const closed = batch.state === 'signed' || batch.state === 'called-off';
+  const lines = trialLines(jar.lines, jar.events);
+  const put = (id: string, form: string): number =>
+    standingEvents(jar.events)
+      .filter(isKind('added'))
+      .flatMap(({ event }) => event.lines)
+      .filter((line) => line.ingredientId === id && line.form === form)
+      .reduce((sum, { massG }) => sum + massG, 0);
+  const aside = batch.plan.lines.filter(({ aside: how }) => how !== 'no');
+  const rest = aside.map((line) => ({
+    ...line,
+    leftG: Math.max(0, line.asideG - put(line.ingredientId, line.form)),
+  }));
+  const about = { trialId: whole.id, formulaId: batch.formulaId };
+  const add = (added: readonly TrialLine[]): void => {
+    setBusy(true);
+    void record(about, [{ kind: 'added', lines: added, note: 'kept aside' }]).finally(() => {
+      setBusy(false);
+    });
+  };
+  const last = standingEvents(jar.events).filter(isKind('tasted')).at(-1);
+  const open = rest.filter(({ aside: how, leftG }) => how === 'held-back' && leftG > 0.05);
+  return (
+    <section aria-label="Finish it" className="card grid content-start gap-3 p-4">
+      <h2 className="font-name text-lg font-bold">
+        Together:{' '}
+        {formatMass(
+          lines.reduce((sum, { massG }) => sum + massG, 0),
+          settings,
+        )}
+      </h2>
+      <OutboxNotice trialId={whole.id} />
+      {rest.length > 0 && (
+        <table className="w-full text-left" data-testid="kept-aside">
+          <caption className="text-left text-sm text-quiet">
+            Kept aside. Taste first: the tasting says how much of it, or of something else, is needed.
+          </caption>
+          <tbody>
+            {rest.map(({ ingredientId, form, name, asideG, leftG, aside: how }) => (
+              <tr key={`${ingredientId} ${form}`} className="border-t border-rule">
+                <th scope="row" className="py-2 font-semibold">
+                  {name}
+                  {form && <span className="font-normal text-quiet">, {form}</span>}
+                </th>
+                <td className="text-right">
+                  {how === 'per-service'
+                    ? `${formatAmount(asideG, 'g', settings)}, at service`
+                    : leftG > 0.05
+                      ? `${formatAmount(leftG, 'g', settings)} left`
+                      : 'all in'}
+                </td>
+                <td className="w-36 text-right print:hidden">
+                  {!closed && how === 'held-back' && leftG > 0.05 && (
+                    <Button
+                      className="min-h-11"
+                      disabled={busy}
+                      onClick={() => {
+                        add([{ ingredientId, form, massG: leftG }]);
+                      }}
+                    >
+                      Put it in<span className="sr-only">: {name}</span>
+                    </Button>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <p data-testid="last-tasting">
+        {last
+          ? `Tasted: ${sayTasting(last.event)}${last.event.note ? `: ${last.event.note}` : ''}.`
+          : 'Not tasted yet.'}
+      </p>
+      {!closed && (
+        <div className="flex flex-wrap gap-4 print:hidden">
+          <Link
+            to={`/formulas/${batch.formulaId}/taste?jar=${whole.id}`}
+            className="inline-flex min-h-16 flex-1 basis-56 items-center justify-center rounded-md bg-bottle px-5 text-lg font-semibold text-white hover:bg-bottle-soft"
+          >
+            Taste and finish
+          </Link>
+          {open.length > 1 && (
+            <Button
+              className="min-h-16 px-5"
+              disabled={busy}
+              onClick={() => {
+                add(open.map(({ ingredientId, form, leftG }) => ({ ingredientId, form, massG: leftG })));
+              }}
+            >
+              Put all of it in
+            </Button>
+          )}
+        </div>
+      )}
+      {!closed && (
+        <Measured
+          jar={jar}
+          settings={settings}
+          onSay={(...events) => {
+            void record(about, events);
+          }}
+        />
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,120 @@
+import { useMemo, useState } from 'react';
+import type { VersionRecord } from '#contract';
+import { mixedVolumeMlPerG } from '#core/composition';
+import { GLASS_LIMITS_MM, stripOf, USUAL_GLASS_MM, type StripAnswer } from '#core/paper';
+import { reckonFormula } from '#core/reckoning';
+import { formatNumber } from '../../format';
+import { readDecimal } from '../../readDecimal';
+import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
+import type { WorkingFormula } from '../../store/workingSlice';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { usePaper } from './usePaper';
+
+/** A paper strip to tape on a jar, so that it is filled with no scale and no cup. */
+export function JarStrip({ working, version }: { working: WorkingFormula; version: VersionRecord }) {
+  const kitchen = useKitchen();
+  const { settings, vessels } = kitchen;
+  const [vesselId, setVesselId] = useState(version.formula.vesselId);
+  const [glassText, setGlassText] = useState('');
+  const paper = usePaper();
+  const vessel = vesselOf({ ...version.formula, vesselId }, vessels);
+  const glass = glassText.trim() === '' ? USUAL_GLASS_MM : readDecimal(glassText);
+  const glassFits = glass !== null && glass >= GLASS_LIMITS_MM.low && glass <= GLASS_LIMITS_MM.high;
+  const additions = useMemo(
+    () =>
+      reckonFormula(version.formula, vessel, contextFor(version.formula, kitchen)).additions.flatMap(
+        ({ addition, reading, counted }) =>
+          counted && reading.status === 'read' && reading.massG.nominal > 0
+            ? [
+                {
+                  name: reading.ingredient.name,
+                  said: addition.amountText,
+                  mixedVolumeMl: reading.massG.nominal * mixedVolumeMlPerG(reading.ingredient),
+                },
+              ]
+            : [],
+      ),
+    [version, vessel, kitchen],
+  );
+  const strip = useMemo(
+    () => (glassFits ? stripOf(vessel, additions, glass) : null),
+    [vessel, additions, glass, glassFits],
+  );
+  const print = (): void => {
+    if (strip?.status !== 'strip') return;
+    const lines = strip.lines.map(({ name, said, bySpoon }) =>
+      bySpoon ? `${name}: ${said}` : `${name}, ${said}`,
+    );
+    const words = { name: working.formula.name, version: `v${version.number}`, vessel: vessel.name, lines };
+    void paper.print('strip', { strip, words }, `jar-strip-${version.number}.pdf`);
+  };
+  return (
+    <section aria-label="Jar strip" className="card grid content-start gap-3 p-4 print:hidden">
+      <h2 className="font-name text-lg font-bold">Jar strip</h2>
+      <p className="text-quiet">
+        Tape it upright on the outside of the jar: a line for each addition of v{version.number}, at true
+        size.
+      </p>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <div className="grid content-start gap-1 font-semibold">
+          Jar
+          <Choice
+            label="Jar for the strip"
+            value={vessel.id}
+            options={vessels.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={setVesselId}
+            className="font-normal"
+          />
+        </div>
+        <Field
+          label="Glass of its floor, mm"
+          inputMode="decimal"
+          placeholder={String(USUAL_GLASS_MM)}
+          value={glassText}
+          onText={setGlassText}
+          problem={glassFits ? null : `${GLASS_LIMITS_MM.low} to ${GLASS_LIMITS_MM.high} mm.`}
+        />
+      </div>
+      {strip && strip.status !== 'strip' && <p role="alert">{sayNoStrip(strip)}</p>}
+      {strip?.status === 'strip' && (
+        <ol className="text-sm" data-testid="strip-lines">
+          {strip.lines.map(({ name, said, alongMm, bySpoon }, i) => (
+            <li key={i} className="flex gap-3 border-t border-rule py-1">
+              <span className="flex-1">
+                {i + 1}. {name}, {said}
+              </span>
+              <span className="whitespace-nowrap">
+                {bySpoon ? 'by the spoon' : `${formatNumber(alongMm, 1, settings)} mm`}
+              </span>
+            </li>
+          ))}
+        </ol>
+      )}
+      {paper.error && (
+        <p role="alert" className="font-semibold text-acid-ink">
+          {paper.error}
+        </p>
+      )}
+      <Button
+        className="justify-self-start"
+        disabled={strip?.status !== 'strip' || paper.busy}
+        onClick={print}
+      >
+        Print the strip
+      </Button>
+    </section>
+  );
+}
+
+function sayNoStrip(strip: Exclude<StripAnswer, { status: 'strip' }>): string {
+  switch (strip.status) {
+    case 'too-tall':
+      return `That is ${Math.round(strip.mm)} mm tall, more than a sheet of A4. Choose a smaller jar.`;
+    case 'overflows':
+      return `It does not fit: the jar is full before ${strip.name.toLowerCase()} is in. Choose a larger one.`;
+    case 'nothing-in-it':
+      return 'There is nothing in this version to draw a line for.';
+  }
+}

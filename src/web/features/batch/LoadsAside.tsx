@@ -1,0 +1,103 @@
+import { sayCooling, sayWayToCool, type BatchLoad, type BatchPlan, type BatchRequest } from '#core/batch';
+import { mixedVolumeMlPerG } from '#core/composition';
+import { sayDuration, TOOL_VALUES } from '#core/emulsion';
+import type { Settings } from '#contract';
+import { Jar, type JarPart } from '../../drawing/Jar';
+import { liquidColour } from '../../drawing/colours';
+import { formatMass, formatNumber, formatVolume } from '../../format';
+
+const WARM_C = 40;
+const MOST_DRAWN = 6;
+
+export const partsOfLoad = ({ lines }: Pick<BatchLoad, 'lines'>): readonly JarPart[] =>
+  lines.map(({ line: { id, ingredient }, massG }) => ({
+    key: id,
+    name: ingredient.name,
+    colour: liquidColour(ingredient),
+    volumeMl: massG * mixedVolumeMlPerG(ingredient),
+  }));
+
+/** The loads as vessels, how each is mixed, and how what is kept gets cold. */
+export function LoadsAside({
+  plan,
+  request,
+  settings,
+}: {
+  plan: BatchPlan;
+  request: BatchRequest;
+  settings: Settings;
+}) {
+  const { loads, storage, handsOnS } = plan;
+  const { mixingVessel, tool, cooling } = request;
+  const volume = (ml: number): string => formatVolume(ml, settings);
+  const [first] = loads;
+  const warm = Math.max(...loads.map(({ warmingK }) => cooling.startC + warmingK));
+  return (
+    <section aria-label="Loads" className="card grid content-start gap-2 p-4">
+      <h2 className="font-name text-lg font-bold">
+        {loads.length === 1 ? 'One load' : `${loads.length} loads`}, {sayDuration(handsOnS)} of work
+      </h2>
+      <ul className="flex flex-wrap gap-3" data-testid="loads">
+        {loads.slice(0, MOST_DRAWN).map((load, i) => (
+          <li key={i} className="text-center text-sm">
+            <Jar
+              vessel={mixingVessel}
+              parts={partsOfLoad(load)}
+              width={84}
+              height={88}
+              label={`Load ${i + 1}: ${volume(load.volumeMl)} in the ${mixingVessel.name}`}
+            />
+            <span className="block">
+              {i + 1}: {volume(load.volumeMl)}
+            </span>
+          </li>
+        ))}
+        {loads.length > MOST_DRAWN && (
+          <li className="self-center text-quiet">and {loads.length - MOST_DRAWN} more</li>
+        )}
+      </ul>
+      {first && (
+        <p className="text-sm">
+          {first.pour.status === 'stages'
+            ? `${TOOL_VALUES[tool].name}: the oil over at least ${sayDuration(first.pour.totalS)}, then mix `
+            : `${TOOL_VALUES[tool].name}: everything in, then mix `}
+          {sayDuration(first.mixSeconds)}
+          {first.powerWPerL !== null && ` at about ${formatNumber(first.powerWPerL, 0, settings)} W a litre`}:
+          an estimate.
+        </p>
+      )}
+      {warm > WARM_C && (
+        <p className="text-sm font-semibold">
+          The machine warms it to about {formatNumber(warm, 0, settings)} °C: stop in between, or start
+          colder.
+        </p>
+      )}
+      {storage && (
+        <div className="border-t border-rule pt-2 text-sm" data-testid="storage">
+          <p>
+            <strong>
+              {storage.count} × {storage.vessel.name}
+            </strong>
+            , {volume(storage.fillMl)} in each.
+          </p>
+          <p className={storage.cooling.status === 'cools' && storage.cooling.inTime ? '' : 'font-semibold'}>
+            {sayCooling(storage.cooling)}
+          </p>
+          {storage.cooling.status === 'cools' && storage.cooling.ways.length > 0 && (
+            <p>
+              Instead:{' '}
+              {storage.cooling.ways
+                .map((way) =>
+                  sayWayToCool(way, (amount, unit) =>
+                    unit === 'ml' ? volume(amount) : formatMass(amount, settings),
+                  ),
+                )
+                .join(', or ')}
+              .
+            </p>
+          )}
+        </div>
+      )}
+    </section>
+  );
+}

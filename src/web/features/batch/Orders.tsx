@@ -1,0 +1,127 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { ordersByVersion } from '#core/batch';
+import { useFormulasQuery, useStandingsQuery } from '../../api/kitchenApi';
+import { formatVolume } from '../../format';
+import { readDecimal } from '../../readDecimal';
+import { useKitchen } from '../../store/kitchen';
+import { useKept } from '../../store/useKept';
+import { Button, IconButton } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { X } from 'lucide-react';
+
+interface OrderLine {
+  readonly formulaId: string;
+  readonly jars: string;
+  readonly jarMl: string;
+}
+
+/** A shelf of orders: several formulas in several sizes become one batch each. */
+export function Orders({ day }: { day: string }) {
+  const { settings } = useKitchen();
+  const formulas = (useFormulasQuery().data ?? []).filter(
+    ({ shelf, latestNumber }) => shelf === 'shelf' && latestNumber > 0,
+  );
+  const standings = useStandingsQuery().data ?? {};
+  const [lines, setLines] = useKept<readonly OrderLine[]>(`orders-${day}`, []);
+  const [chosen, setChosen] = useState('');
+  const formulaId = chosen || (formulas[0]?.id ?? '');
+  const versionOf = (id: string, latest: number): number => {
+    const proven = Object.entries(standings[id] ?? {})
+      .filter(([, { state }]) => state === 'proven')
+      .map(([number]) => Number(number));
+    return proven.length > 0 ? Math.max(...proven) : latest;
+  };
+  const read = lines.map(({ jars, jarMl }) => ({ jars: readDecimal(jars), jarMl: readDecimal(jarMl) }));
+  const fine = lines.flatMap((line, i) => {
+    const { jars, jarMl } = read[i]!;
+    const formula = formulas.find(({ id }) => id === line.formulaId);
+    if (!formula || jars === null || jarMl === null || !(jars > 0 && jarMl > 0)) return [];
+    const version = versionOf(formula.id, formula.latestNumber);
+    return [{ formulaId: line.formulaId, version, jars, jarMl, fillShare: 1 }];
+  });
+  const needed = ordersByVersion(fine);
+  const nameOf = (id: string): string => formulas.find((formula) => formula.id === id)?.formula.name ?? id;
+  const change = (at: number, patch: Partial<OrderLine>): void => {
+    setLines(lines.map((line, i) => (i === at ? { ...line, ...patch } : line)));
+  };
+  return (
+    <section aria-label="Orders" className="card grid content-start gap-3 p-4 print:hidden">
+      <h2 className="font-name text-lg font-bold">Orders</h2>
+      {formulas.length === 0 ? (
+        <p className="text-quiet">Freeze a version of a formula first: orders are filled from versions.</p>
+      ) : (
+        <>
+          {lines.map((line, i) => (
+            <div key={i} className="flex flex-wrap items-start gap-3">
+              <span className="flex-1 basis-48 pt-7 font-semibold">{nameOf(line.formulaId)}</span>
+              <Field
+                label="Jars"
+                inputMode="numeric"
+                value={line.jars}
+                onText={(jars) => {
+                  change(i, { jars });
+                }}
+                problem={read[i]!.jars === null || read[i]!.jars <= 0 ? 'How many?' : null}
+                className="w-24"
+              />
+              <Field
+                label="of, ml"
+                inputMode="decimal"
+                value={line.jarMl}
+                onText={(jarMl) => {
+                  change(i, { jarMl });
+                }}
+                problem={read[i]!.jarMl === null || read[i]!.jarMl <= 0 ? 'What size?' : null}
+                className="w-24"
+              />
+              <IconButton
+                label={`Take the order of ${nameOf(line.formulaId)} away`}
+                className="mt-6"
+                onClick={() => {
+                  setLines(lines.filter((_, at) => at !== i));
+                }}
+              >
+                <X size={16} aria-hidden />
+              </IconButton>
+            </div>
+          ))}
+          <div className="flex flex-wrap gap-3">
+            <Choice
+              label="Ordered"
+              value={formulaId}
+              options={formulas.map(({ id, formula }) => ({ value: id as string, label: formula.name }))}
+              onChange={setChosen}
+              className="min-w-56"
+            />
+            <Button
+              onClick={() => {
+                setLines([...lines, { formulaId, jars: '12', jarMl: '250' }]);
+              }}
+            >
+              Add the order
+            </Button>
+          </div>
+          {needed.length > 0 && (
+            <ul className="border-t border-rule pt-2" data-testid="orders-need">
+              {needed.map(({ formulaId: id, version, volumeMl }) => (
+                <li key={id} className="flex flex-wrap items-center gap-x-4 py-1">
+                  <span>
+                    {nameOf(id)} v{version}: <strong>{formatVolume(volumeMl, settings)}</strong>
+                  </span>
+                  <Link
+                    to={`/formulas/${id}/batch?v=${version}&by=volume&amount=${Number((volumeMl / 1000).toFixed(3))}`}
+                    className="ml-auto font-semibold text-bottle underline"
+                  >
+                    Plan this batch
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          )}
+        </>
+      )}
+    </section>
+  );
+}

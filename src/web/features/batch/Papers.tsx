@@ -1,0 +1,112 @@
+import { useState } from 'react';
+import type { BatchRecord } from '#contract';
+import { MOST_LABELS } from '#contract';
+import { LABEL_SIZES } from '#core/paper';
+import { useKitchen } from '../../store/kitchen';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { labelOf, pullSheetOf, sheetOf } from './papers';
+import { pullOfBatches } from './stock';
+import { sayDay } from './today';
+import { usePaper } from './usePaper';
+
+/** Sheet, labels and pull list as PDF: at the batch, or before it. */
+export function Papers({ batch }: { batch: BatchRecord }) {
+  const kitchen = useKitchen();
+  const { settings, catalogue, vessels } = kitchen;
+  const paper = usePaper();
+  const [size, setSize] = useState(LABEL_SIZES[0]!.id);
+  const [copiesText, setCopies] = useState(String(batch.plan.storage?.count ?? 1));
+  const [skipText, setSkip] = useState('0');
+  const [copies, skip] = [Number(copiesText), Number(skipText)];
+  const copiesFit = Number.isInteger(copies) && copies >= 1 && copies <= MOST_LABELS;
+  const skipFits = Number.isInteger(skip) && skip >= 0 && skip <= 60;
+  const onSheet = LABEL_SIZES.find(({ id }) => id === size)?.sheet !== null;
+  const title = `${batch.formulaName ?? 'Dressing'}, batch ${batch.number}`;
+  return (
+    <section aria-label="Paper" className="card grid content-start gap-3 p-4 print:hidden">
+      <h2 className="font-name text-lg font-bold">Paper</h2>
+      <div className="flex flex-wrap gap-2">
+        <Button
+          disabled={paper.busy}
+          onClick={() =>
+            void paper.print(
+              'sheet',
+              sheetOf({ batch, catalogue, settings, vessels }),
+              `batch-${batch.number}.pdf`,
+            )
+          }
+        >
+          Batch sheet
+        </Button>
+        <Button
+          disabled={paper.busy}
+          onClick={() =>
+            void paper.print(
+              'sheet',
+              pullSheetOf(
+                pullOfBatches([batch], kitchen),
+                `Pull list, ${title}`,
+                sayDay(batch.day),
+                settings,
+              ),
+              `pull-${batch.number}.pdf`,
+            )
+          }
+        >
+          Pull list
+        </Button>
+      </div>
+      <form
+        className="grid gap-3 border-t border-rule pt-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          const words = labelOf({ batch, settings });
+          void paper.print(
+            'label',
+            { size, copies, skip: onSheet ? skip : 0, words },
+            `labels-${batch.number}.pdf`,
+          );
+        }}
+      >
+        <div className="grid gap-1 font-semibold">
+          Labels
+          <Choice
+            label="Label size"
+            value={size}
+            options={LABEL_SIZES.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={setSize}
+            className="font-normal"
+          />
+        </div>
+        <div className="grid grid-cols-2 gap-3">
+          <Field
+            label="How many"
+            inputMode="numeric"
+            value={copiesText}
+            onText={setCopies}
+            problem={copiesFit ? null : `1 to ${MOST_LABELS}.`}
+          />
+          {onSheet && (
+            <Field
+              label="Used up on the sheet"
+              inputMode="numeric"
+              value={skipText}
+              onText={setSkip}
+              problem={skipFits ? null : '0 to 60.'}
+            />
+          )}
+        </div>
+        <Button type="submit" disabled={!copiesFit || (onSheet && !skipFits) || paper.busy}>
+          Print {copiesFit && copies > 1 ? `${copies} labels` : 'the label'}
+        </Button>
+      </form>
+      {paper.error && (
+        <p role="alert" className="font-semibold text-acid-ink">
+          {paper.error}
+        </p>
+      )}
+    </section>
+  );
+}

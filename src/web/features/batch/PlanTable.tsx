@@ -1,0 +1,193 @@
+import { useMemo } from 'react';
+import type { BatchPlan, BatchRequest, LoadLine } from '#core/batch';
+import { sayHoldMove } from '#core/emulsion';
+import type { Formula } from '#core/formula';
+import { MEASURE_WORDS } from '#core/palate';
+import { formatAmount, formatNumber, formatVolume, inSentence } from '../../format';
+import { showMeasure } from '../../palateWords';
+import { freshAmountText } from '../../store/balanceEdits';
+import { contextFor, type Kitchen } from '../../store/kitchen';
+import { useHolds } from '../../workers/useHolds';
+
+interface PlanTableProps {
+  readonly plan: BatchPlan;
+  readonly request: BatchRequest;
+  readonly formula: Formula;
+  readonly kitchen: Kitchen;
+  readonly toTaste: readonly string[];
+}
+
+/** Exact, rounded, by spoons, by load; then what the rounding does. */
+export function PlanTable({ plan, request, formula, kitchen, toTaste }: PlanTableProps) {
+  const { settings } = kitchen;
+  const context = useMemo(() => contextFor(formula, kitchen), [formula, kitchen]);
+  const { lines, loads, scaleFactor, madeMl, yieldMl, limiting } = plan;
+  const grams = (g: number): string => formatAmount(g, 'g', settings);
+  // No more decimals than the scale has.
+  const fine = request.rounding.kind !== 'spoons' && request.rounding.readabilityG >= 1;
+  const weighed = (g: number): string => (fine ? `${Math.round(g)} g` : grams(g));
+  const kinds = loadKinds(plan);
+  const aside = lines.some(({ asideG }) => asideG > 0);
+  const rounded = plan.rounding !== null;
+  return (
+    <>
+      <p className="text-lg" data-testid="plan-says">
+        <strong>{formatVolume(yieldMl, settings)}</strong>
+        {madeMl > yieldMl * 1.0001 && `, ${formatVolume(madeMl, settings)} made`}: the tested amounts ×{' '}
+        {formatNumber(scaleFactor, scaleFactor < 10 ? 2 : 1, settings)}, {Math.floor(plan.portions + 1e-6)}{' '}
+        portions of {request.portionMl} ml.
+        {limiting && ` ${limiting.ingredient.name} runs out first: ${grams(limiting.onHandG)} on hand.`}
+      </p>
+      <div className="overflow-x-auto">
+        <table className="w-full text-left" data-testid="plan-table">
+          <caption className="sr-only">Amounts of the batch</caption>
+          <thead className="text-sm text-quiet">
+            <tr>
+              <th className="font-normal">Addition</th>
+              <th className="text-right font-normal">exact</th>
+              {rounded && <th className="pl-3 text-right font-normal">measured</th>}
+              <th className="pl-4 font-normal">in spoons and cups</th>
+              {kinds.map(({ label }) => (
+                <th key={label} className="pl-3 text-right font-normal whitespace-nowrap">
+                  {label}
+                </th>
+              ))}
+              {aside && <th className="pl-3 text-right font-normal">kept aside</th>}
+            </tr>
+          </thead>
+          <tbody>
+            {lines
+              .filter(({ exactG }) => exactG > 0)
+              .map((line) => (
+                <tr key={line.id} className="border-t border-rule align-baseline">
+                  <th scope="row" className="py-1 pr-2 font-semibold">
+                    {line.ingredient.name}
+                    {line.form && <span className="font-normal text-quiet">, {line.form}</span>}
+                  </th>
+                  <td className="text-right whitespace-nowrap text-quiet">{grams(line.exactG)}</td>
+                  {rounded && (
+                    <td className="pl-3 text-right font-semibold whitespace-nowrap">
+                      {line.plannedG > 0 ? weighed(line.plannedG) : '–'}
+                    </td>
+                  )}
+                  <td className="pl-4 text-sm">
+                    {freshAmountText(line.exactG, line.ingredient, formula, context, true)}
+                  </td>
+                  {kinds.map(({ label, load }) => (
+                    <td key={label} className="pl-3 text-right">
+                      <LoadCell entry={load.lines.find((entry) => entry.line.id === line.id)} grams={grams} />
+                    </td>
+                  ))}
+                  {aside && (
+                    <td className="pl-3 text-right whitespace-nowrap">
+                      {line.asideG > 0 && grams(line.asideG)}
+                      {line.heldBack.how === 'per-service' && (
+                        <span className="block text-sm text-quiet">per service</span>
+                      )}
+                    </td>
+                  )}
+                </tr>
+              ))}
+          </tbody>
+        </table>
+      </div>
+      {toTaste.length > 0 && <p>To taste at the end: {toTaste.join('; ')}.</p>}
+      {aside && (
+        <p className="text-sm text-quiet">
+          Kept aside: salt, raw garlic and onion, chilli and strong herbs grow faster in the mouth than on the
+          scale (common practice). Taste the combined batch, then finish.
+        </p>
+      )}
+      <Drift plan={plan} kitchen={kitchen} loads={loads.length} />
+    </>
+  );
+}
+
+function LoadCell({ entry, grams }: { entry: LoadLine | undefined; grams: (g: number) => string }) {
+  if (!entry) return null;
+  const { massG, text, carrier, pours } = entry;
+  return (
+    <>
+      <span className="whitespace-nowrap">{text ?? grams(massG)}</span>
+      {pours.length > 1 && <span className="block text-sm text-quiet">in {pours.length} pours</span>}
+      {carrier && (
+        <span className="block text-sm text-quiet">
+          1 : 9 in {inSentence(carrier.name.split(',')[0]!)}, take {grams(massG * 10)}
+        </span>
+      )}
+    </>
+  );
+}
+
+/** Loads that are weighed alike share a column. */
+function loadKinds({ loads }: BatchPlan) {
+  const kinds: { first: number; last: number; load: (typeof loads)[number]; key: string }[] = [];
+  loads.forEach((load, i) => {
+    const key = load.lines.map(({ massG }) => massG.toFixed(4)).join();
+    const before = kinds.at(-1);
+    if (before?.key === key) before.last = i + 1;
+    else kinds.push({ first: i + 1, last: i + 1, load, key });
+  });
+  return kinds.map(({ first, last, load }) => ({
+    load,
+    label: sayLoads(first, last, loads.length),
+  }));
+}
+
+const sayLoads = (first: number, last: number, all: number): string => {
+  if (all === 1) return 'weigh';
+  if (first === last) return `load ${first}`;
+  return last - first + 1 === all ? `each of ${all} loads` : `each of loads ${first} to ${last}`;
+};
+
+function Drift({ plan, kitchen: { settings }, loads }: { plan: BatchPlan; kitchen: Kitchen; loads: number }) {
+  const { drift, rounding, holds } = plan;
+  const requests = useMemo(() => [holds.jar, holds.batch], [holds]);
+  const [jar, batch] = useHolds(requests);
+  const noticed = drift.filter(({ steps }) => Math.abs(steps) >= 0.5);
+  return (
+    <div className="grid gap-1 border-t border-rule pt-2" data-testid="drift">
+      <p>
+        {!rounding && 'Not rounded: every ratio is the jar’s.'}
+        {rounding && noticed.length === 0 && 'Nobody will taste the rounding.'}
+        {rounding && noticed.length > 0 && 'The rounding can be tasted: '}
+        {noticed.map(({ measure, from, to, inside }, i) => (
+          <span key={measure} className="font-semibold">
+            {i > 0 && '; '}
+            {MEASURE_WORDS[measure].title} {showMeasure(measure, from, settings.decimalSign)} →{' '}
+            {showMeasure(measure, to, settings.decimalSign)}
+            {inside === false && ', outside its window'}
+          </span>
+        ))}
+        {rounding && (
+          <span className="text-quiet">
+            {' '}
+            {rounding.proven
+              ? 'Best of all combinations.'
+              : rounding.gap !== null
+                ? `The best found: at most ${formatNumber(rounding.gap * 100, 0, settings)} % of its loss could be saved.`
+                : 'The best found; not every combination was tried.'}
+          </span>
+        )}
+      </p>
+      <p data-testid="batch-hold">
+        {jar?.status === 'known' && batch?.status === 'known'
+          ? `As a jar, then as a ${loads === 1 ? 'batch' : 'load'}: ${sayHoldMove(jar.hold, batch.hold)}${batch.hold?.medianS != null ? ` ${sayRemix(batch.hold.medianS, batch.hold.lowS)}` : ''}`
+          : jar?.status === 'failed' || batch?.status === 'failed'
+            ? 'The hold could not be worked out.'
+            : 'Working out the hold…'}
+      </p>
+    </div>
+  );
+}
+
+/** Half the usual time, or the early end of the band, whichever is sooner; common practice. */
+function sayRemix(medianS: number, lowS: number | null): string {
+  const seconds = Math.min(0.5 * medianS, lowS ?? Infinity);
+  if (seconds < 300) return 'In service: stir at each portion.';
+  const minutes = seconds / 60;
+  if (minutes < 120)
+    return `In service: mix again every ${Math.max(5, Math.floor(minutes / 5) * 5)} minutes.`;
+  const hours = Math.floor(minutes / 60);
+  return hours >= 8 ? 'In service: mix once before it.' : `In service: mix again every ${hours} hours.`;
+}

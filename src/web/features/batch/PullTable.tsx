@@ -1,0 +1,80 @@
+import { sayCounted, type PullLine, type PullList } from '#core/batch';
+import type { Settings } from '#contract';
+import { formatMass, formatMoney, formatVolume } from '../../format';
+
+/** As it is fetched: "13 (10 to 20) lemons", "5.8 l", "640 g". */
+export function sayNeeded(line: PullLine, settings: Settings): string {
+  const counted = sayCounted(line);
+  if (counted) return counted;
+  return line.unit.kind === 'litres'
+    ? formatVolume(line.neededMl, settings)
+    : formatMass(line.asBoughtG, settings);
+}
+
+export function sayShort(line: PullLine, settings: Settings): string {
+  if (line.shortG === null) return 'stock not known';
+  if (line.shortG <= 0) return '';
+  const counted = sayCounted({ unit: line.unit, count: line.shortCount });
+  const share = line.shortG / line.neededG;
+  const rest =
+    line.unit.kind === 'litres'
+      ? formatVolume(line.neededMl * share, settings)
+      : formatMass(line.asBoughtG * share, settings);
+  return `${counted ?? rest} short`;
+}
+
+interface PullTableProps {
+  readonly list: PullList;
+  readonly portions: number;
+  readonly settings: Settings;
+  /** One batch, or all of a day. */
+  readonly onlyBatch?: boolean;
+}
+
+/** What to fetch, what is missing, what it costs. */
+export function PullTable({ list, portions, settings, onlyBatch = false }: PullTableProps) {
+  const { lines, cost, unpriced } = list;
+  return (
+    <section aria-label="Pull list" className="card p-4">
+      <h2 className="font-name mb-1 text-lg font-bold">{onlyBatch ? 'Pull list' : 'Pull list of the day'}</h2>
+      <table className="w-full text-left text-sm" data-testid="pull-list">
+        <caption className="sr-only">What to fetch</caption>
+        <tbody>
+          {lines.map((line) => {
+            const short = sayShort(line, settings);
+            return (
+              <tr key={line.ingredient.id} className="border-t border-rule align-baseline">
+                <th scope="row" className="py-1 pr-2 font-normal">
+                  {line.ingredient.name}
+                </th>
+                <td className="text-right font-semibold">
+                  {sayNeeded(line, settings)}
+                  {short && <span className="block font-normal text-acid-ink">{short}</span>}
+                </td>
+                <td className="pl-2 text-right whitespace-nowrap text-quiet">
+                  {line.ingredient.category === 'water'
+                    ? 'tap'
+                    : line.cost === null
+                      ? 'no price'
+                      : formatMoney(line.cost, settings)}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="mt-2" data-testid="batch-cost">
+        {unpriced.length === lines.length ? (
+          'No prices in the pantry yet.'
+        ) : (
+          <>
+            <strong>{formatMoney(cost, settings)}</strong>
+            {unpriced.length > 0
+              ? `, without ${unpriced.map(({ name }) => name.split(',')[0]!.toLowerCase()).join(', ')}`
+              : portions >= 1 && `, ${formatMoney(cost / portions, settings)} a portion`}
+          </>
+        )}
+      </p>
+    </section>
+  );
+}

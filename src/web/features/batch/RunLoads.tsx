@@ -1,0 +1,294 @@
+import { useMemo, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import type { BatchRecord, TrialRecord } from '#contract';
+import { deviationsOf, isWeighed } from '#core/batch';
+import { mixedVolumeMlPerG } from '#core/composition';
+import type { Catalogue } from '#core/ingredient';
+import { stepStates, trialLines } from '#core/trial';
+import type { Vessel } from '#core/vessel';
+import { sayError, useCombineBatchMutation } from '../../api/kitchenApi';
+import { Jar } from '../../drawing/Jar';
+import { liquidColour } from '../../drawing/colours';
+import { formatAmount, formatVolume, inSentence } from '../../format';
+import { byNow, newId } from '../../store/device';
+import { withWaiting } from '../../store/jars';
+import { useKitchen } from '../../store/kitchen';
+import { useAppSelector } from '../../store/store';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { openVessels } from './useBatchPlan';
+import { useSay } from './useSay';
+
+const DEVIATION_WORDS = {
+  over: 'more than planned',
+  under: 'less than planned',
+  'left-out': 'left out',
+  swapped: 'instead of something else',
+} as const;
+
+/** Every load as it stands, the next one to weigh, and the combining once all are there. */
+export function RunLoads({ batch }: { batch: BatchRecord }) {
+  const { settings, catalogue, vessels } = useKitchen();
+  const waiting = useAppSelector((state) => state.outbox.waiting);
+  const loads = useMemo(() => batch.loads.map((load) => withWaiting(load, waiting)), [batch.loads, waiting]);
+  const states = loads.map((load) => stepStates(load.making?.steps ?? [], load.events));
+  const next = states.findIndex((load) => !isWeighed(load));
+  const vessel = vessels.find(({ id }) => id === batch.plan.mixingVesselId) ?? vessels.at(-1)!;
+  const deviations = deviationsOf(
+    loads.flatMap((load) =>
+      load.making ? [{ trialId: load.id, making: load.making, events: load.events }] : [],
+    ),
+    batch.plan.readabilityG,
+  );
+  const open = batch.state !== 'called-off' && !batch.whole;
+  const unsent = loads.some((load) => load.waiting.size > 0);
+  return (
+    <section aria-label="Loads" className="card grid content-start gap-3 p-4">
+      <h2 className="font-name text-lg font-bold">
+        {loads.length === 1 ? 'The load' : `${loads.length} loads`}
+      </h2>
+      <ol className="flex flex-wrap gap-4" data-testid="run-loads">
+        {loads.map((load, i) => {
+          const own = states[i]!;
+          const done = own.filter(({ status }) => status !== 'open').length;
+          return (
+            <li
+              key={load.id}
+              className="grid w-36 content-start justify-items-center gap-1 text-center text-sm"
+            >
+              <LoadJar load={load} vessel={vessel} catalogue={catalogue} label={`Load ${i + 1}`} />
+              <span className="font-semibold">
+                Load {i + 1}: {formatVolume(load.making?.plannedVolumeMl ?? 0, settings)}
+              </span>
+              <span className="text-quiet">
+                {isWeighed(own) ? 'weighed' : done === 0 ? 'not begun' : `${done} of ${own.length} steps`}
+              </span>
+              <Link
+                to={`/formulas/${batch.formulaId}/make?jar=${load.id}`}
+                className={
+                  i === next && open
+                    ? 'inline-flex min-h-16 w-full items-center justify-center rounded-md bg-bottle px-3 font-semibold text-white hover:bg-bottle-soft print:hidden'
+                    : 'inline-flex min-h-8 items-center text-bottle underline print:hidden'
+                }
+              >
+                {i === next && open ? (done === 0 ? 'Weigh out' : 'Go on weighing') : 'Look at it'}
+                <span className="sr-only"> load {i + 1}</span>
+              </Link>
+            </li>
+          );
+        })}
+      </ol>
+      <Weighed batch={batch} loads={loads} />
+      {deviations.length > 0 && (
+        <ul className="text-sm" data-testid="deviations">
+          {deviations.map(({ load, stepId, ingredientId, what, plannedG, massG }) => (
+            <li key={`${load} ${stepId}`}>
+              Load {load}: {inSentence(catalogue.get(ingredientId)?.name ?? ingredientId)}{' '}
+              {DEVIATION_WORDS[what]}, {formatAmount(massG, 'g', settings)} for{' '}
+              {formatAmount(plannedG, 'g', settings)}
+            </li>
+          ))}
+        </ul>
+      )}
+      {next < 0 && open && <Combine batch={batch} vessels={vessels} unsent={unsent} />}
+      {open && <CallOff batch={batch} />}
+    </section>
+  );
+}
+
+/** What the whole was to hold, and what has been weighed of it. */
+function Weighed({
+  batch,
+  loads,
+}: {
+  batch: BatchRecord;
+  loads: readonly Pick<TrialRecord, 'lines' | 'events'>[];
+}) {
+  const { settings, catalogue } = useKitchen();
+  const taken = new Map<string, { massG: number; name: string }>();
+  for (const { ingredientId, form, massG } of loads.flatMap((load) => trialLines(load.lines, load.events))) {
+    const key = `${ingredientId} ${form}`;
+    const name = catalogue.get(ingredientId)?.name ?? ingredientId;
+    taken.set(key, { name, massG: massG + (taken.get(key)?.massG ?? 0) });
+  }
+  const planned = batch.plan.lines.map((line) => ({ ...line, key: `${line.ingredientId} ${line.form}` }));
+  const others = [...taken].filter(([key]) => !planned.some((line) => line.key === key));
+  const grams = (g: number): string => formatAmount(g, 'g', settings);
+  return (
+    <table className="w-full max-w-2xl text-left text-sm" data-testid="weighed">
+      <caption className="sr-only">Planned and weighed</caption>
+      <thead className="text-quiet">
+        <tr>
+          <th className="font-normal">Addition</th>
+          <th className="text-right font-normal">planned</th>
+          <th className="text-right font-normal">weighed</th>
+          <th className="text-right font-normal">kept aside</th>
+        </tr>
+      </thead>
+      <tbody>
+        {planned.map(({ key, name, form, plannedG, asideG }) => (
+          <tr key={key} className="border-t border-rule">
+            <th scope="row" className="py-0.5 font-semibold">
+              {name}
+              {form && <span className="font-normal text-quiet">, {form}</span>}
+            </th>
+            <td className="text-right">{plannedG > 0 ? grams(plannedG) : '–'}</td>
+            <td className="text-right">{taken.has(key) ? grams(taken.get(key)!.massG) : '–'}</td>
+            <td className="text-right">{asideG > 0 && grams(asideG)}</td>
+          </tr>
+        ))}
+        {others.map(([key, { name, massG }]) => (
+          <tr key={key} className="border-t border-rule">
+            <th scope="row" className="py-0.5 font-semibold">
+              {name}
+            </th>
+            <td className="text-right">not planned</td>
+            <td className="text-right">{grams(massG)}</td>
+            <td />
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function LoadJar({
+  load,
+  vessel,
+  catalogue,
+  label,
+}: {
+  load: Pick<TrialRecord, 'lines' | 'events'>;
+  vessel: Vessel;
+  catalogue: Catalogue;
+  label: string;
+}) {
+  const parts = trialLines(load.lines, load.events).flatMap(({ ingredientId, massG }, i) => {
+    const ingredient = catalogue.get(ingredientId);
+    return ingredient
+      ? [
+          {
+            ...{ key: `${ingredientId}-${i}`, name: ingredient.name, colour: liquidColour(ingredient) },
+            volumeMl: massG * mixedVolumeMlPerG(ingredient),
+          },
+        ]
+      : [];
+  });
+  return <Jar vessel={vessel} parts={parts} width={110} height={110} label={label} />;
+}
+
+function Combine({
+  batch,
+  vessels,
+  unsent,
+}: {
+  batch: BatchRecord;
+  vessels: readonly Vessel[];
+  unsent: boolean;
+}) {
+  const { settings } = useKitchen();
+  const [combine, combining] = useCombineBatchMutation();
+  const trialId = useRef(newId());
+  const open = openVessels(vessels);
+  const usual =
+    open.find(({ brimfulVolumeMl }) => brimfulVolumeMl >= batch.plan.madeMl * 1.05) ?? open.at(-1)!;
+  const [vesselId, setVesselId] = useState(usual.id);
+  const chosen = vessels.find(({ id }) => id === vesselId) ?? usual;
+  const run = async (): Promise<void> => {
+    try {
+      await combine({ batchId: batch.id, trialId: trialId.current, vesselId, by: byNow() }).unwrap();
+    } catch {
+      // Said below; the loads are as they were.
+    }
+  };
+  return (
+    <div className="flex flex-wrap items-end gap-4 border-t border-rule pt-3 print:hidden">
+      <div className="grid gap-1 font-semibold">
+        Together in
+        <Choice
+          label="Together in"
+          value={vesselId}
+          options={open.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={setVesselId}
+          className="min-h-16 min-w-52 font-normal"
+        />
+      </div>
+      <Button
+        kind="main"
+        className="min-h-16 flex-1 basis-64 text-lg"
+        disabled={combining.isLoading || unsent}
+        onClick={() => void run()}
+      >
+        {batch.loads.length === 1 ? 'Mixed: on to tasting' : 'Combined: on to tasting'}
+      </Button>
+      {chosen.brimfulVolumeMl < batch.plan.madeMl && (
+        <p className="w-full font-semibold">
+          {chosen.name} holds {formatVolume(chosen.brimfulVolumeMl, settings)}: not all of it. Take a larger
+          one, or stir each part as you taste.
+        </p>
+      )}
+      {unsent && <p className="w-full">Steps still wait in this browser for the server.</p>}
+      {combining.error !== undefined && (
+        <p role="alert" className="w-full font-semibold text-acid-ink">
+          Not combined. {sayError(combining.error)}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function CallOff({ batch }: { batch: BatchRecord }) {
+  const { busy, error, say } = useSay(batch.id);
+  const [asking, setAsking] = useState(false);
+  const [reason, setReason] = useState('');
+  if (!asking)
+    return (
+      <Button
+        kind="quiet"
+        className="min-h-11 justify-self-start print:hidden"
+        onClick={() => {
+          setAsking(true);
+        }}
+      >
+        Call it off…
+      </Button>
+    );
+  return (
+    <form
+      className="flex flex-wrap items-end gap-4 border-t border-rule pt-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void say({ kind: 'called-off', reason: reason.trim() });
+      }}
+    >
+      <label className="grid flex-1 basis-60 gap-1 font-semibold">
+        Why
+        <input
+          className="field font-normal"
+          maxLength={1000}
+          value={reason}
+          onChange={(event) => {
+            setReason(event.target.value);
+          }}
+        />
+      </label>
+      <Button type="submit" className="min-h-11" disabled={busy}>
+        Call batch {batch.number} off
+      </Button>
+      <Button
+        kind="quiet"
+        className="min-h-11"
+        onClick={() => {
+          setAsking(false);
+        }}
+      >
+        Keep it
+      </Button>
+      {error && (
+        <p role="alert" className="w-full font-semibold text-acid-ink">
+          Not called off. {error}
+        </p>
+      )}
+    </form>
+  );
+}

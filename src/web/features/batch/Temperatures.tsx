@@ -1,0 +1,77 @@
+import { useState } from 'react';
+import type { BatchRecord } from '#contract';
+import { TEMPERATURE_WORDS, TEMPERATURES_AT, standingBatchEvents, type TemperatureAt } from '#core/batch';
+import { formatMoment, formatNumber } from '../../format';
+import { readDecimal } from '../../readDecimal';
+import { useKitchen } from '../../store/kitchen';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { useSay } from './useSay';
+
+/** Temperatures as somebody read them, with the time. */
+export function Temperatures({ batch }: { batch: BatchRecord }) {
+  const { settings } = useKitchen();
+  const { busy, error, say } = useSay(batch.id);
+  const [where, setWhere] = useState<TemperatureAt>('ingredients');
+  const [text, setText] = useState('');
+  const value = readDecimal(text);
+  const fits = value !== null && value >= -40 && value <= 200;
+  const read = standingBatchEvents(batch.events).flatMap(({ id, at, event }) =>
+    event.kind === 'temperature' ? [{ id, at, event }] : [],
+  );
+  return (
+    <section aria-label="Temperatures" className="card grid content-start gap-2 p-4">
+      <h2 className="font-name text-lg font-bold">Temperatures</h2>
+      {read.length === 0 && <p className="text-quiet">None read yet.</p>}
+      <ul className="text-sm" data-testid="temperatures">
+        {read.map(({ id, at, event }) => (
+          <li key={id} className="flex justify-between gap-2 border-t border-rule py-1">
+            <span>
+              {TEMPERATURE_WORDS[event.where]}: <strong>{formatNumber(event.value, 1, settings)} °C</strong>
+              {event.reading.source === 'simulated' && ', simulated'}
+            </span>
+            <span className="text-quiet">{formatMoment(at)}</span>
+          </li>
+        ))}
+      </ul>
+      <form
+        className="grid grid-cols-[1fr_7rem] items-start gap-3 print:hidden"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!fits) return;
+          const reading = { source: 'typed', deviceId: '' } as const;
+          void say({ kind: 'temperature', where, value, reading }).then((done) => {
+            if (done) setText('');
+          });
+        }}
+      >
+        <div className="grid gap-1 font-semibold">
+          Where
+          <Choice
+            label="Where it was read"
+            value={where}
+            options={TEMPERATURES_AT.map((one) => ({ value: one, label: TEMPERATURE_WORDS[one] }))}
+            onChange={setWhere}
+            className="font-normal"
+          />
+        </div>
+        <Field
+          label="°C"
+          inputMode="decimal"
+          value={text}
+          onText={setText}
+          problem={text.trim() === '' || fits ? null : '-40 to 200.'}
+        />
+        <Button type="submit" className="col-span-2 min-h-11" disabled={!fits || busy}>
+          Keep it
+        </Button>
+      </form>
+      {error && (
+        <p role="alert" className="font-semibold text-acid-ink">
+          Not kept. {error}
+        </p>
+      )}
+    </section>
+  );
+}

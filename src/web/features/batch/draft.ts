@@ -1,0 +1,159 @@
+/** What is being planned, kept in the address: a reload or a link brings it back. */
+import { useSearchParams } from 'react-router';
+import {
+  LOADS_AS,
+  ROUNDINGS,
+  SCHOOLS,
+  type BatchTarget,
+  type LoadsAs,
+  type RoundingKind,
+  type School,
+} from '#core/batch';
+import { TOOLS, type Tool } from '#core/formula';
+import type { IngredientId } from '#core/ingredient';
+import { readDecimal } from '../../readDecimal';
+
+export const TARGET_KINDS = ['volume', 'mass', 'portions', 'jars', 'on-hand'] as const;
+export type TargetKind = (typeof TARGET_KINDS)[number];
+export const TARGET_WORDS: Readonly<Record<TargetKind, string>> = {
+  volume: 'litres',
+  mass: 'kilograms',
+  portions: 'portions',
+  jars: 'jars of a size',
+  'on-hand': 'what is on hand',
+};
+
+export interface BatchDraft {
+  /** Null: whatever is best. */
+  readonly version: number | null;
+  readonly kind: TargetKind;
+  /** As typed. */
+  readonly amount: string;
+  readonly sizeMl: string;
+  readonly fillPercent: string;
+  /** Empty: whatever runs out first. */
+  readonly thing: string;
+  readonly school: School;
+  readonly rounding: RoundingKind;
+  readonly tool: Tool | null;
+  readonly vesselId: string;
+  readonly loadsAs: LoadsAs;
+  readonly storageId: string;
+  readonly startC: string;
+}
+
+const KEYS = {
+  version: 'v',
+  kind: 'by',
+  amount: 'amount',
+  sizeMl: 'size',
+  fillPercent: 'fill',
+  thing: 'of',
+  school: 'school',
+  rounding: 'round',
+  tool: 'tool',
+  vesselId: 'in',
+  loadsAs: 'loads',
+  storageId: 'store',
+  startC: 'start',
+} as const satisfies Record<keyof BatchDraft, string>;
+
+const oneOf = <T extends string>(all: readonly T[], text: string | null): T | null =>
+  all.find((value) => value === text) ?? null;
+
+export function draftFrom(search: URLSearchParams): BatchDraft {
+  const text = (key: keyof BatchDraft, usual: string): string => search.get(KEYS[key]) ?? usual;
+  const kind = oneOf(TARGET_KINDS, search.get(KEYS.kind)) ?? 'volume';
+  const version = Number(search.get(KEYS.version));
+  return {
+    version: Number.isInteger(version) && version > 0 ? version : null,
+    kind,
+    amount: text('amount', kind === 'portions' ? '60' : kind === 'jars' ? '12' : '10'),
+    sizeMl: text('sizeMl', kind === 'jars' ? '250' : ''),
+    fillPercent: text('fillPercent', '100'),
+    thing: text('thing', ''),
+    school: oneOf(SCHOOLS, search.get(KEYS.school)) ?? 'hold-back',
+    rounding: oneOf(ROUNDINGS, search.get(KEYS.rounding)) ?? 'mixed',
+    tool: oneOf(TOOLS, search.get(KEYS.tool)),
+    vesselId: text('vesselId', ''),
+    loadsAs: oneOf(LOADS_AS, search.get(KEYS.loadsAs)) ?? 'equal',
+    storageId: text('storageId', ''),
+    startC: text('startC', ''),
+  };
+}
+
+export function useBatchDraft(): readonly [BatchDraft, (patch: Partial<BatchDraft>) => void] {
+  const [search, setSearch] = useSearchParams();
+  const set = (patch: Partial<BatchDraft>): void => {
+    setSearch(
+      (before) => {
+        const next = new URLSearchParams(before);
+        for (const [key, value] of Object.entries(patch)) {
+          const name = KEYS[key as keyof BatchDraft];
+          if (value === null || value === '') next.delete(name);
+          else next.set(name, String(value));
+        }
+        // Emptied is not the same as never typed.
+        if (patch.amount === '') next.set(KEYS.amount, '');
+        return next;
+      },
+      { replace: true },
+    );
+  };
+  return [draftFrom(search), set];
+}
+
+export type DraftProblems = Readonly<Partial<Record<'amount' | 'sizeMl' | 'fillPercent' | 'startC', string>>>;
+
+/** The target, or what is wrong with what was typed. */
+export function targetOf(
+  draft: BatchDraft,
+  portionMl: number,
+): { readonly target: BatchTarget | null; readonly problems: DraftProblems } {
+  const number = (text: string): number | null => (text.trim() === '' ? null : readDecimal(text));
+  const amount = number(draft.amount);
+  const size = draft.sizeMl.trim() === '' ? portionMl : number(draft.sizeMl);
+  const fill = number(draft.fillPercent);
+  const whole = draft.kind === 'portions' || draft.kind === 'jars';
+  const problems: { -readonly [K in keyof DraftProblems]: DraftProblems[K] } = {};
+  if (draft.kind !== 'on-hand') {
+    if (amount === null || !(amount > 0)) problems.amount = 'A number above nothing.';
+    else if (whole && !Number.isInteger(amount)) problems.amount = 'A whole number.';
+    else if (amount > 100_000) problems.amount = 'Too many for one kitchen.';
+  }
+  if (whole && (size === null || !(size >= 1 && size <= 20_000))) problems.sizeMl = '1 to 20,000 ml.';
+  if (draft.kind === 'jars' && (fill === null || !(fill >= 10 && fill <= 100)))
+    problems.fillPercent = '10 to 100 %.';
+  if (Object.keys(problems).length > 0) return { target: null, problems };
+  switch (draft.kind) {
+    case 'volume':
+      return { target: { kind: 'volume', volumeMl: amount! * 1000 }, problems };
+    case 'mass':
+      return { target: { kind: 'mass', massG: amount! * 1000 }, problems };
+    case 'portions':
+      return { target: { kind: 'portions', portions: amount!, portionMl: size! }, problems };
+    case 'jars':
+      return { target: { kind: 'jars', jars: amount!, jarMl: size!, fillShare: fill! / 100 }, problems };
+    case 'on-hand':
+      return {
+        target: { kind: 'on-hand', ingredientId: (draft.thing || null) as IngredientId | null },
+        problems,
+      };
+  }
+}
+
+/** As it stands in the record: "12 l", "24 jars of 250 ml". */
+export function sayTarget(draft: BatchDraft, portionMl: number): string {
+  switch (draft.kind) {
+    case 'volume':
+      return `${draft.amount} l`;
+    case 'mass':
+      return `${draft.amount} kg`;
+    case 'portions':
+      return `${draft.amount} portions of ${draft.sizeMl || portionMl} ml`;
+    case 'jars':
+      return `${draft.amount} jars of ${draft.sizeMl} ml, ${draft.fillPercent} % full`;
+    case 'on-hand':
+      return draft.thing ? `all the ${draft.thing.replaceAll('_', ' ')} there is` : 'all there is';
+  }
+}

@@ -1,0 +1,34 @@
+/** Records an event of a batch. What was typed stays where it was until it is written down. */
+import { useRef, useState } from 'react';
+import type { NewBatchEvent } from '#contract';
+import { sayError, useRecordBatchEventMutation } from '../../api/kitchenApi';
+import { byNow, newId } from '../../store/device';
+
+export interface Saying {
+  readonly busy: boolean;
+  readonly error: string | null;
+  /** True once it is written down. */
+  readonly say: (event: NewBatchEvent['event']) => Promise<boolean>;
+}
+
+export function useSay(batchId: string): Saying {
+  const [send, { isLoading }] = useRecordBatchEventMutation();
+  const [error, setError] = useState<string | null>(null);
+  // The same words tried again after a failure are the same event.
+  const tried = useRef<{ readonly words: string; readonly id: string } | null>(null);
+  const say = async (event: NewBatchEvent['event']): Promise<boolean> => {
+    const words = JSON.stringify(event);
+    const id = tried.current?.words === words ? tried.current.id : newId();
+    tried.current = { words, id };
+    setError(null);
+    try {
+      await send({ batchId, id, event, by: byNow() }).unwrap();
+      tried.current = null;
+      return true;
+    } catch (failure) {
+      setError(sayError(failure));
+      return false;
+    }
+  };
+  return { busy: isLoading, error, say };
+}

@@ -1,0 +1,95 @@
+import type { Settings } from '#contract';
+import { NumberField } from './NumberField';
+
+type Batch = Settings['batch'];
+
+interface Row {
+  readonly path: string;
+  readonly label: string;
+  readonly unit: string;
+  readonly read: (batch: Batch) => number;
+  readonly write: (batch: Batch, value: number) => Batch;
+}
+
+const plain = (key: 'fridgeC' | 'roomC', label: string): Row => ({
+  ...{ path: `batch.${key}`, label, unit: '°C' },
+  read: (batch) => batch[key],
+  write: (batch, value) => ({ ...batch, [key]: value }),
+});
+const scale = (key: keyof Batch['scale'], label: string): Row => ({
+  ...{ path: `batch.scale.${key}`, label, unit: 'g' },
+  read: (batch) => batch.scale[key],
+  write: (batch, value) => ({ ...batch, scale: { ...batch.scale, [key]: value } }),
+});
+/** Shown as per cent, kept as a share. */
+const held = (key: Exclude<keyof Batch['holdBack'], 'fromFold'>, label: string): Row => ({
+  ...{ path: `batch.holdBack.${key}`, label, unit: '%' },
+  read: (batch) => tidy(batch.holdBack[key] * 100),
+  write: (batch, value) => ({ ...batch, holdBack: { ...batch.holdBack, [key]: value / 100 } }),
+});
+const tidy = (value: number): number => Number(value.toFixed(4));
+
+const ROWS: readonly Row[] = [
+  {
+    ...{ path: 'batch.lossShare', label: 'Stays in tools and on walls', unit: '%' },
+    read: (batch) => tidy(batch.lossShare * 100),
+    write: (batch, value) => ({ ...batch, lossShare: value / 100 }),
+  },
+  scale('readabilityG', 'The scale’s smallest step'),
+  scale('capacityG', 'The most it carries'),
+  scale('vesselG', 'The jug that stands on it'),
+  plain('fridgeC', 'The fridge'),
+  plain('roomC', 'The kitchen'),
+  held('salt', 'Salt held back'),
+  held('rawAllium', 'Raw garlic and onion held back'),
+  held('chilli', 'Chilli and pepper held back'),
+  held('strongHerbs', 'Strong dried herbs held back'),
+  {
+    ...{ path: 'batch.holdBack.fromFold', label: 'Held back from more than', unit: 'fold' },
+    read: (batch) => batch.holdBack.fromFold,
+    write: (batch, value) => ({ ...batch, holdBack: { ...batch.holdBack, fromFold: value } }),
+  },
+];
+
+/** What batches are planned with. */
+export function BatchSettings({
+  batch,
+  problems,
+  onChange,
+}: {
+  batch: Batch;
+  problems: ReadonlyMap<string, string>;
+  onChange: (batch: Batch) => void;
+}) {
+  const scaleProblem = problems.get('batch.scale');
+  return (
+    <fieldset>
+      <legend className="font-semibold">Batches</legend>
+      <p className="mb-2 text-sm text-quiet">
+        Held back by common practice: seasonings grow faster in the mouth than on the scale.
+      </p>
+      <div className="grid gap-x-6 gap-y-1.5 sm:grid-cols-2">
+        {ROWS.map(({ path, label, unit, read, write }) => (
+          <div key={path} className="grid grid-cols-[minmax(0,1fr)_5.2rem_2.2rem] items-center gap-2">
+            <span>{label}</span>
+            <NumberField
+              value={read(batch)}
+              label={`${label}, ${unit}`}
+              invalid={problems.has(path)}
+              onChange={(value) => {
+                onChange(write(batch, value));
+              }}
+            />
+            <span className="text-sm text-quiet">{unit}</span>
+            {problems.has(path) && (
+              <span className="col-span-full text-sm text-acid-ink">
+                {label}: {problems.get(path)}.
+              </span>
+            )}
+          </div>
+        ))}
+        {scaleProblem && <p className="text-sm text-acid-ink sm:col-span-2">{scaleProblem}.</p>}
+      </div>
+    </fieldset>
+  );
+}
