@@ -4,6 +4,7 @@ import { benchKeyToNeedle } from './keyToNeedle';
 import { benchLargeShelf } from './largeShelf';
 import { benchKitchenLog } from './kitchenLog';
 import { benchBalance } from './balance';
+import { benchBatch } from './batch';
 import { benchPh } from './phBalance';
 import { benchScrub } from './scrub';
 import { benchSeparation } from './separation';
@@ -12,6 +13,7 @@ import { benchRecalculation } from './recalculation';
 benchRecalculation();
 benchPh();
 benchBalance();
+benchBatch();
 benchSeparation();
 const server = await startDemo();
 try {

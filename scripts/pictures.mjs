@@ -11,17 +11,9 @@ ensureBuilt();
 const { chromium } = await import('@playwright/test');
 
 const WIDE = { width: 1280, height: 800 };
-const PHONE = { width: 390, height: 844 };
 const VIEWS = [
   { name: 'shelf', path: '/', size: WIDE },
-  { name: 'shelf-phone', path: '/', size: PHONE },
   { name: 'compose', path: '/formulas/walnut-cider/compose', size: WIDE },
-  {
-    name: 'styles',
-    path: '/formulas/walnut-cider/compose',
-    size: WIDE,
-    before: (page) => page.getByTestId('aim').click(),
-  },
   {
     name: 'ways',
     path: '/formulas/ginger-sesame/compose',
@@ -88,7 +80,6 @@ const VIEWS = [
       await page.getByTestId('repairs').getByRole('listitem').nth(2).waitFor();
     },
   },
-  { name: 'make-phone', path: '/formulas/walnut-cider/make', size: PHONE },
   {
     name: 'taste',
     path: '/formulas/walnut-cider/taste?jar=demo-jar-3',
@@ -142,17 +133,70 @@ const VIEWS = [
       await page.getByTestId('result').waitFor();
     },
   },
-  { name: 'kitchen-log', path: '/log', size: WIDE },
   {
-    name: 'cautions',
-    path: '/formulas/yolk-horseradish/compose',
+    name: 'batch',
+    path: '/formulas/walnut-cider/batch?amount=12&in=bucket_10000',
     size: WIDE,
-    before: (page) => page.getByRole('button', { name: 'All cautions, allergens and why' }).click(),
+    before: (page) => page.getByTestId('batch-hold').getByText('In service').waitFor(),
+  },
+  { name: 'batch-record', path: '/formulas/walnut-cider/batch/demo-batch-1', size: WIDE },
+  {
+    name: 'weigh-out',
+    path: '/formulas/walnut-cider/make?jar=demo-batch-2-load-2',
+    size: WIDE,
+    before: async (page) => {
+      const claim = page.getByRole('button', { name: 'Read it here' });
+      await page.waitForTimeout(800);
+      if (await claim.isVisible()) await claim.click();
+      await page.getByTestId('reading').waitFor();
+      await weigh(page, 1120);
+      await page.waitForTimeout(1500);
+    },
+  },
+  {
+    name: 'label',
+    path: '/formulas/walnut-cider/batch/demo-batch-1',
+    size: WIDE,
+    paper: (page) => page.getByRole('button', { name: /^Print \d+ labels/ }).click(),
+  },
+  {
+    name: 'jar-strip',
+    path: '/formulas/walnut-cider/batch',
+    size: WIDE,
+    paper: (page) => page.getByRole('button', { name: 'Print the strip' }).click(),
   },
   { name: 'versions', path: '/formulas/walnut-cider/versions?from=3', size: WIDE },
   { name: 'pantry', path: '/pantry?show=onhand', size: WIDE },
-  { name: 'ingredient', path: '/pantry/vin_cider5', size: WIDE },
 ];
+
+/** The first page of a PDF that a press brings, drawn as a picture. */
+async function drawPaper(page, press) {
+  const downloading = page.waitForEvent('download');
+  await press(page);
+  const file = await (await downloading).path();
+  const drawn = await browser.newPage({ viewport: { width: 840, height: 1188 } });
+  await drawn.route('http://paper.invalid/**', (route) => {
+    const url = route.request().url();
+    if (url.endsWith('.mjs'))
+      return route.fulfill({
+        path: join(root, 'node_modules/unpdf/dist/pdfjs.mjs'),
+        contentType: 'text/javascript',
+      });
+    if (url.endsWith('.pdf')) return route.fulfill({ path: file });
+    return route.fulfill({ contentType: 'text/html', body: '<body style="margin:0"><canvas></canvas>' });
+  });
+  await drawn.goto('http://paper.invalid/');
+  await drawn.evaluate(async () => {
+    const { getDocument } = await import('http://paper.invalid/pdfjs.mjs');
+    const data = await (await fetch('/paper.pdf')).arrayBuffer();
+    const first = await (await getDocument({ data }).promise).getPage(1);
+    const viewport = first.getViewport({ scale: 840 / first.view[2] });
+    const canvas = document.querySelector('canvas');
+    [canvas.width, canvas.height] = [viewport.width, viewport.height];
+    await first.render({ canvasContext: canvas.getContext('2d'), viewport }).promise;
+  });
+  return drawn;
+}
 
 /** Puts grams onto the simulated scale once it shows nothing. */
 async function weigh(page, grams) {
@@ -183,7 +227,7 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 try {
-  for (const { name, path, size, before } of VIEWS) {
+  for (const { name, path, size, before, paper } of VIEWS) {
     if (only.length > 0 && !only.includes(name)) continue;
     const page = await browser.newPage({ viewport: size, reducedMotion: 'reduce' });
     await page.goto(address + path);
@@ -191,7 +235,9 @@ try {
     await page.waitForTimeout(1500);
     await page.evaluate(() => document.fonts.ready.then(() => undefined));
     if (before) await before(page);
-    await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
+    const shown = paper ? await drawPaper(page, paper) : page;
+    await shown.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
+    if (shown !== page) await shown.close();
     await page.close();
     console.log(`docs/screenshots/${name}.png`);
   }

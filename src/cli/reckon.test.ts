@@ -230,3 +230,90 @@ describe('reckon, the hold', () => {
     expect(JSON.parse(reckon('50 ml water', '--tool', 'shake').stdout)).toMatchObject({ hold: null });
   });
 });
+
+describe('reckon, to a batch', () => {
+  const WALNUT =
+    '90 ml cider vinegar\n5 g fine sea salt\n20 g shallot, grated\n60 ml walnut oil\n180 ml rapeseed oil\n';
+  const batchOf = (...args: string[]) => {
+    const { status, stdout, stderr } = reckon(WALNUT, '--json', ...args);
+    return { status, stderr, batch: status === 0 ? (JSON.parse(stdout) as { batch: Batch }).batch : null };
+  };
+  interface Batch {
+    readonly scaleFactor: number;
+    readonly yieldMl: number;
+    readonly mixedVolumeMl: number;
+    readonly tool: string;
+    readonly additions: readonly {
+      ingredientId: string;
+      exactG: number;
+      plannedG: number;
+      heldBackG?: number;
+    }[];
+    readonly loads: readonly {
+      volumeMl: number;
+      additions: readonly { massG: number; pours: readonly number[] }[];
+    }[];
+    readonly drift: readonly { measure: string; steps: number }[];
+    readonly pullList: readonly { ingredientId: string; neededG: number; unit: string }[];
+  }
+
+  it('scales, rounds, loads and pulls, with stable keys', () => {
+    const { batch } = batchOf(
+      '--scale-to',
+      '12 l',
+      '--round',
+      'mixed',
+      '--vessel',
+      '10l',
+      '--hold-back',
+      '--loss',
+      '2%',
+    );
+    expect(Object.keys(batch!)).toEqual([
+      ...[
+        'scaleFactor',
+        'mixedVolumeMl',
+        'yieldMl',
+        'massG',
+        'tool',
+        'additions',
+        'loads',
+        'rounding',
+        'drift',
+      ],
+      ...['hold', 'pullList'],
+    ]);
+    expect(batch!.yieldMl).toBeCloseTo(12_000, 6);
+    expect(batch!.mixedVolumeMl).toBeCloseTo(12_000 / 0.98, 6);
+    expect(batch!.loads).toHaveLength(2);
+    const salt = batch!.additions.find(({ ingredientId }) => ingredientId === 'salt_sea_fine')!;
+    expect(salt.heldBackG! / salt.exactG).toBeCloseTo(0.15, 9);
+    expect(salt.exactG).toBeCloseTo(5 * batch!.scaleFactor, 6);
+    const poured = batch!.loads.reduce((sum, load) => sum + load.additions[0]!.massG, 0);
+    expect(poured).toBeCloseTo(batch!.additions[0]!.plannedG, 6);
+    expect(batch!.drift.every(({ steps }) => Math.abs(steps) < 0.5)).toBe(true);
+    expect(batch!.pullList.map(({ unit }) => unit)).toEqual([
+      'litres',
+      'grams',
+      'shallot',
+      'litres',
+      'litres',
+    ]);
+  });
+
+  it('reads sizes as a cook says them, and says what is wrong with others', () => {
+    expect(batchOf('--scale-to', '60 portions').batch!.yieldMl).toBeCloseTo(1800, 6);
+    expect(batchOf('--scale-to', '24 jars x 250 ml').batch!.yieldMl).toBeCloseTo(6000, 6);
+    expect(batchOf('--scale-to', '500 g').batch!.tool).toBe('stick');
+    for (const [args, says] of [
+      [['--scale-to', 'a lot'], 'is no size'],
+      [['--scale-to', '12 l', '--loss', '90%'], '--loss is 0% to 50%'],
+      [['--scale-to', '1 l', '--tool', 'stick-pro'], 'needs 3000 ml to be covered'],
+      [['--scale-to', '5000 l'], 'Make several batches'],
+      [['--hold-back'], 'how much to make'],
+    ] as const) {
+      const { status, stderr } = batchOf(...args);
+      expect([status, stderr]).toEqual([2, expect.stringContaining(says)]);
+    }
+  });
+});

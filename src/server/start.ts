@@ -7,7 +7,9 @@ import { createApp } from './app';
 import { Access, sessionSecret } from './http/access';
 import { openDatabase } from './db/client';
 import { lockFolder } from './db/folderLock';
+import { loadBatches } from './demo/demoBatches';
 import { loadJars } from './demo/demoJars';
+import { BatchStore } from './features/batches/store';
 import { loadDemo } from './demo/loadDemo';
 import type { Instruments } from './devices/counter';
 import { FormulaStore } from './features/formulas/store';
@@ -81,6 +83,10 @@ export async function startKitchen(options: StartOptions): Promise<RunningKitche
       const loaded = await loadDemo(formulas, kitchen);
       if (loaded > 0) {
         await loadJars((at) => new TrialStore(database.db, () => at), options.now());
+        await loadBatches((at) => {
+          const jars = new TrialStore(database.db, () => at);
+          return { jars, batches: new BatchStore(database.db, () => at, jars) };
+        }, options.now());
         say(`Put ${loaded} formulas on the demo shelf`);
       }
     }

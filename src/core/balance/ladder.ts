@@ -46,10 +46,15 @@ export function spoonCandidates(
   return [both, ...single.slice(0, NEAREST - 1)];
 }
 
+/** Where a step is less than this share of the amount, a second step away is never wanted. */
+const FINE_STEP = 0.005;
+
 /** Whole steps of a scale, never nothing. */
 export function scaleCandidates(massG: number, readabilityG: number): readonly Candidate[] {
   const below = Math.floor(massG / readabilityG);
-  return [below - 1, below, below + 1, below + 2]
+  const near =
+    readabilityG < FINE_STEP * massG ? [below, below + 1] : [below - 1, below, below + 1, below + 2];
+  return near
     .filter((steps) => steps >= 1)
     .map((steps): Candidate => {
       const rounded = Number((steps * readabilityG).toFixed(3));

@@ -82,11 +82,16 @@ const TOLERANCE = 0.25;
 const ONLY_NEAREST: ReadonlySet<string> = new Set(['herb', 'spice', 'aromatic', 'veg']);
 const DILUTE_FROM = 0.1;
 
-export function roundPlan(plan: readonly PlanLine[], to: RoundTo): Rounding {
+/** @param enoughLoss where a first search loses no more than this, nothing better is looked for */
+export function roundPlan(plan: readonly PlanLine[], to: RoundTo, enoughLoss = 0): Rounding {
   const options = plan.map((line) => optionsFor(line, to, plan));
   const loss = new Loss(plan, options);
   const naive = options.map(() => 0);
   const naiveLoss = loss.at(naive);
+  if (enoughLoss > 0) {
+    const found = naiveLoss <= enoughLoss ? naive : loss.improve(naive);
+    if (loss.at(found) <= enoughLoss) return loss.result(found, { naiveLoss, proven: false, gap: null });
+  }
   const combinations = options.reduce((count, { length }) => count * length, 1);
   if (combinations <= MOST_ENUMERATED) {
     const best = loss.enumerate();

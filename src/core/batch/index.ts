@@ -66,6 +66,7 @@ export { poursOf, type ScaleLimits } from './pours';
 export { pullListOf, type PullLine, type PullList, type PullRequest, type StockFacts } from './pullList';
 export {
   dealOut,
+  ENOUGH_LOSS,
   roundLoads,
   ROUNDINGS,
   wholeUnitOf,

@@ -33,8 +33,9 @@ export function loadMaking(plan: BatchPlan, load: BatchLoad, setting: LoadSettin
   const said = unread.map((text, i): Step => ({
     ...{ kind: 'do', id: `unread-${i + 1}`, deed: 'said', seconds: null, said: text },
   }));
-  const last = steps.at(-1)?.kind === 'do' ? steps.length - 1 : steps.length;
-  const all = [...steps.slice(0, last), ...said, ...steps.slice(last)];
+  // What a jar's whisk has done by the last drop of oil, litres still need: every load has its mixing.
+  const mixing = steps.find((step) => step.id === MIX_ID) ?? mixFor(seconds);
+  const all = [...steps.filter((step) => step !== mixing), ...said, mixing];
   return {
     scaleFactor: plan.scaleFactor * (load.volumeMl / plan.madeMl),
     plannedVolumeMl: load.volumeMl,
@@ -42,6 +43,9 @@ export function loadMaking(plan: BatchPlan, load: BatchLoad, setting: LoadSettin
     steps: all.flatMap((step) => inPours(step, byId)),
   };
 }
+
+const MIX_ID = 'do-mix';
+const mixFor = (seconds: number): Step => ({ kind: 'do', id: MIX_ID, deed: 'mix', seconds, said: '' });
 
 function inPours(step: Step, byId: ReadonlyMap<string, LoadLine>): readonly Step[] {
   const pours = step.kind === 'weigh' ? byId.get(step.id)?.pours : undefined;

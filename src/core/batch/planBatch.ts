@@ -7,9 +7,9 @@ import { mixedVolumeMlPerG } from '#core/composition';
 import { holdRequest, pourPlan, type HoldRequest, type PourPlan } from '#core/emulsion';
 import type { Phase, Tool } from '#core/formula';
 import type { Ingredient, IngredientId } from '#core/ingredient';
-import { PALATE, PALATE_KEYS, type Palate, type PalateKey, type Style } from '#core/palate';
+import { PALATE, PALATE_KEYS, palateOf, type Palate, type PalateKey, type Style } from '#core/palate';
 import { exactly } from '#core/quantity';
-import { judgePortions, type JudgedPortion } from '#core/reckoning';
+import type { JudgedPortion } from '#core/reckoning';
 import { heightOfMl, type Vessel } from '#core/vessel';
 import { coolingOf, type Cooling, type CoolingSetting } from './cooling';
 import { heldBackOf, type HeldBack, type HoldBackShares, type School } from './holdBack';
@@ -158,13 +158,20 @@ export function* planBatch(request: BatchRequest): Work<BatchAnswer> {
     const plannedG = place < 0 ? 0 : rounded.reduce((sum, load) => sum + load.lines[place]!.massG, 0);
     return { ...line, plannedG };
   });
+  const known = new Map<string, BatchLoad>();
   const loads = rounded.map(({ lines: found, volumeShare }): BatchLoad => {
+    // Loads that are weighed alike are alike.
+    const key = `${volumeShare} ${found.map((line) => `${line.massG}${line.how}`).join()}`;
+    const before = known.get(key);
+    if (before) return before;
     const loadLines = found.map(({ massG, text, how, carrier }, place): LoadLine => ({
       ...{ line: planned[counted[place]!.index]!, massG, text, how },
       carrier: carrier === null ? null : counted[carrier]!.ingredient,
       pours: how === 'scale' || how === 'kept' ? poursOf(massG, request.scale) : [massG],
     }));
-    return loadOf(loadLines, volumeShare * size.madeMl, capacity.mostMl, tool);
+    const load = loadOf(loadLines, volumeShare * size.madeMl, capacity.mostMl, tool);
+    known.set(key, load);
+    return load;
   });
   const massG = planned.reduce((sum, line) => sum + line.plannedG + line.asideG, 0);
   const portions = size.yieldMl / request.portionMl;
@@ -230,8 +237,8 @@ const portionsOf = (
 
 /** Everything in, what is held back too: what the rounding alone does. */
 export function driftOf(lines: readonly PlannedBatchLine[], style: Style | null): readonly BatchDrift[] {
-  const before = judgePortions(portionsOf(lines, ({ exactG }) => exactG)).palate;
-  const after = judgePortions(portionsOf(lines, ({ plannedG, asideG }) => plannedG + asideG)).palate;
+  const before = palateOf(portionsOf(lines, ({ exactG }) => exactG));
+  const after = palateOf(portionsOf(lines, ({ plannedG, asideG }) => plannedG + asideG));
   return driftBetween(before, after, style);
 }
 

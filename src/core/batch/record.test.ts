@@ -52,6 +52,12 @@ describe('a load as a making', () => {
     expect(new Set(making!.steps.map(({ id }) => id)).size).toBe(making!.steps.length);
   });
 
+  it('ends with mixing, as long as the load needs', () => {
+    const last = makings[0]!.steps.at(-1)!;
+    expect(last).toMatchObject({ kind: 'do', deed: 'mix', seconds: 84 });
+    expect(makings[0]!.steps.filter((step) => step.kind === 'do' && step.deed === 'mix')).toHaveLength(1);
+  });
+
   it('keeps what nobody could read as a thing to do', () => {
     expect(makings[0]!.steps.some((step) => step.kind === 'do' && step.said === 'a little of that')).toBe(
       true,

@@ -39,6 +39,9 @@ export interface RoundedLoad {
   readonly rounding: Rounding | null;
 }
 
+/** A twentieth of a step of one measure: no tongue could tell anything better. */
+export const ENOUGH_LOSS = 0.05 ** 2;
+
 export const roundToOf = ({ kind, readabilityG, spoons }: RoundingSetting): RoundTo | null => {
   switch (kind) {
     case 'exact':
@@ -96,7 +99,7 @@ export function* roundLoads(
       return { ingredient, form, massG: wholeG ?? massG * share, kept: wholeG !== null };
     });
     const key = plan.map(({ massG }) => massG.toPrecision(9)).join(' ');
-    const rounding = kept.get(key) ?? roundPlan(plan, to);
+    const rounding = kept.get(key) ?? roundPlan(plan, to, ENOUGH_LOSS);
     kept.set(key, rounding);
     loads.push({
       volumeShare: share,

@@ -9,6 +9,7 @@ import { makingTips } from './making';
 import { emulsionPartOf } from './part';
 import { phasesOf } from './phases';
 import { pourPlan } from './pour';
+import { remixOf, sayRemix } from './remix';
 import { rescue, TROUBLES } from './rescue';
 import { sayDuration, sayHold, sayHoldMove, sayPour } from './sayHold';
 import { ask, BARE, mix, PARTS } from './testFixture';
@@ -264,5 +265,17 @@ describe('limits', () => {
     expect(
       withChange(request, { kind: 'add', ingredientId: 'nothing' as IngredientId, massG: 5 }, none),
     ).toBe(request);
+  });
+});
+
+describe('mixing again in service', () => {
+  it('is half the hold, or the early end of its band, and never less than a stir', () => {
+    expect(remixOf({ medianS: 7200, lowS: 4000 })).toEqual({ kind: 'every', seconds: 3600 });
+    expect(remixOf({ medianS: 7200, lowS: 2880 })).toEqual({ kind: 'every', seconds: 2880 });
+    expect(remixOf({ medianS: 500, lowS: 200 })).toEqual({ kind: 'each-portion' });
+    expect(remixOf({ medianS: 200_000, lowS: 80_000 })).toEqual({ kind: 'before-service' });
+    expect(remixOf(null)).toEqual({ kind: 'before-service' });
+    expect(sayRemix({ kind: 'every', seconds: 2880 })).toBe('In service: mix again every 45 minutes.');
+    expect(sayRemix({ kind: 'every', seconds: 9000 })).toBe('In service: mix again every 2 hours.');
   });
 });

@@ -39,6 +39,7 @@ export {
   type PourSetting,
 } from './pace';
 export { pourPlan, type Pace, type PourPlan, type PourStage } from './pour';
+export { remixOf, sayRemix, type Remix } from './remix';
 export { rescue, TROUBLES, type Rescue, type RescueContext, type RescueStep, type Trouble } from './rescue';
 export {
   BINDER_WORDS,

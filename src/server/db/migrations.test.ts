@@ -2,8 +2,9 @@ import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { expect, it } from 'vitest';
-import { formulaSchema } from '#contract';
+import { DEFAULT_SETTINGS, formulaSchema, settingsSchema } from '#contract';
 import { FormulaStore } from '../features/formulas/store';
+import { KitchenStore } from '../features/kitchen/store';
 import { dropFolder, formulaId, migrationsFolder, tempFolder } from '../testing/kitchen';
 import { openDatabase } from './client';
 
@@ -53,6 +54,15 @@ it('brings a kitchen of the first day up to date: every field is there, versions
         sql`insert into versions values ('old', ${number}, ${content}::jsonb, '', ${at})`,
       );
     }
+    // Settings as a kitchen of that day had them: what came later is filled in.
+    const { learning: _l, provenAfter: _p, batch: _b, currency: _c, ...young } = DEFAULT_SETTINGS;
+    const { ladle: _ladle, ...volumes } = young.smallMeasures.volumeMl;
+    const settings = JSON.stringify({
+      ...young,
+      kitchenName: 'Old house',
+      smallMeasures: { ...young.smallMeasures, volumeMl: volumes },
+    });
+    await first.db.execute(sql`insert into settings values ('kitchen', ${settings}::jsonb, ${at})`);
     await first.close();
 
     const now = await openDatabase(data, migrationsFolder);
@@ -62,6 +72,9 @@ it('brings a kitchen of the first day up to date: every field is there, versions
     expect(record).toMatchObject({ shelf: 'shelf', latestNumber: 2, baseVersion: { number: 2, parent: 1 } });
     expect(record.formula.additions[0]).toEqual({ ...addition, locked: false, measuredBy: null });
     const versions = await store.versions(formulaId('old'));
+    const kitchen = await new KitchenStore(now.db, () => new Date(at)).settings();
+    expect(settingsSchema.safeParse(kitchen).error?.issues ?? []).toEqual([]);
+    expect(kitchen).toMatchObject({ kitchenName: 'Old house', batch: DEFAULT_SETTINGS.batch });
     for (const { formula } of versions) expect(formulaSchema.safeParse(formula).success).toBe(true);
     await now.close();
   } finally {

@@ -50,7 +50,7 @@ export function BatchPlanner({ working, version, versions, draft, setDraft }: Pl
   const say = (amount: number, unit: 'ml' | 'g'): string =>
     unit === 'ml' ? formatVolume(amount, settings) : formatMass(amount, settings);
   return (
-    <div className="grid gap-3.5 lg:grid-cols-[310px_minmax(0,1fr)_320px]">
+    <div className="grid gap-3.5 lg:grid-cols-[322px_minmax(0,1fr)_320px]">
       <PlanFields {...{ draft, setDraft, versions, version, lines, problems, kitchen, request }} />
       <section aria-label="The plan" className="card grid content-start gap-3 p-4">
         {STATE_HINTS[state] && (

@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { BatchRecord, TrialRecord } from '#contract';
-import { isKind, sayTasting, standingEvents, trialLines, type TrialLine } from '#core/trial';
-import { formatAmount, formatMass } from '../../format';
+import { isKind, measuredPh, sayTasting, standingEvents, trialLines, type TrialLine } from '#core/trial';
+import { formatAmount, formatMass, formatMoment, formatNumber } from '../../format';
 import { withWaiting } from '../../store/jars';
 import { useKitchen } from '../../store/kitchen';
 import { record } from '../../store/outbox';
@@ -38,6 +38,7 @@ export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: Trial
     });
   };
   const last = standingEvents(jar.events).filter(isKind('tasted')).at(-1);
+  const ph = measuredPh(jar.events);
   const open = rest.filter(({ aside: how, leftG }) => how === 'held-back' && leftG > 0.05);
   return (
     <section aria-label="Finish it" className="card grid content-start gap-3 p-4">
@@ -90,6 +91,11 @@ export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: Trial
         {last
           ? `Tasted: ${sayTasting(last.event)}${last.event.note ? `: ${last.event.note}` : ''}.`
           : 'Not tasted yet.'}
+      </p>
+      <p className="text-sm" data-testid="record-ph">
+        {ph.status === 'counts'
+          ? `pH ${formatNumber(ph.value, 2, settings)}, measured ${formatMoment(ph.at)}.`
+          : 'No pH measured that counts: a simulated one never does, and an addition voids it.'}
       </p>
       {!closed && (
         <div className="flex flex-wrap gap-4 print:hidden">

@@ -9,6 +9,10 @@ import { formatMass, formatNumber, formatVolume } from '../../format';
 const WARM_C = 40;
 const MOST_DRAWN = 6;
 
+/** At a machine seconds count. */
+const saySeconds = (seconds: number): string =>
+  seconds < 120 ? `${Math.max(5, Math.round(seconds / 5) * 5)} s` : sayDuration(seconds);
+
 export const partsOfLoad = ({ lines }: Pick<BatchLoad, 'lines'>): readonly JarPart[] =>
   lines.map(({ line: { id, ingredient }, massG }) => ({
     key: id,
@@ -30,7 +34,16 @@ export function LoadsAside({
   const { loads, storage, handsOnS } = plan;
   const { mixingVessel, tool, cooling } = request;
   const volume = (ml: number): string => formatVolume(ml, settings);
-  const [first] = loads;
+  const [first, last] = [loads[0]!, loads.at(-1)!];
+  const toolName = TOOL_VALUES[tool].name;
+  // Full loads and a rest differ; equal ones are told once.
+  const distinct =
+    last === first || Math.abs(last.volumeMl - first.volumeMl) < 1
+      ? [{ load: first, name: `${toolName}: ` }]
+      : [
+          { load: first, name: `${toolName}, full load: ` },
+          { load: last, name: `Load ${loads.length}: ` },
+        ];
   const warm = Math.max(...loads.map(({ warmingK }) => cooling.startC + warmingK));
   return (
     <section aria-label="Loads" className="card grid content-start gap-2 p-4">
@@ -56,16 +69,17 @@ export function LoadsAside({
           <li className="self-center text-quiet">and {loads.length - MOST_DRAWN} more</li>
         )}
       </ul>
-      {first && (
-        <p className="text-sm">
-          {first.pour.status === 'stages'
-            ? `${TOOL_VALUES[tool].name}: the oil over at least ${sayDuration(first.pour.totalS)}, then mix `
-            : `${TOOL_VALUES[tool].name}: everything in, then mix `}
-          {sayDuration(first.mixSeconds)}
-          {first.powerWPerL !== null && ` at about ${formatNumber(first.powerWPerL, 0, settings)} W a litre`}:
+      {distinct.map(({ load, name }) => (
+        <p key={name} className="text-sm">
+          {name}
+          {load.pour.status === 'stages'
+            ? `the oil over at least ${saySeconds(load.pour.totalS)}, then mix `
+            : 'everything in, then mix '}
+          {saySeconds(load.mixSeconds)}
+          {load.powerWPerL !== null && ` at about ${formatNumber(load.powerWPerL, 0, settings)} W a litre`}:
           an estimate.
         </p>
-      )}
+      ))}
       {warm > WARM_C && (
         <p className="text-sm font-semibold">
           The machine warms it to about {formatNumber(warm, 0, settings)} °C: stop in between, or start

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import type { BatchPlan, BatchRequest, LoadLine } from '#core/batch';
-import { sayHoldMove } from '#core/emulsion';
+import { ENOUGH_LOSS, type BatchPlan, type BatchRequest, type LoadLine } from '#core/batch';
+import { remixOf, sayHoldMove, sayRemix, type Hold } from '#core/emulsion';
 import type { Formula } from '#core/formula';
 import { MEASURE_WORDS } from '#core/palate';
 import { formatAmount, formatNumber, formatVolume, inSentence } from '../../format';
@@ -162,17 +162,19 @@ function Drift({ plan, kitchen: { settings }, loads }: { plan: BatchPlan; kitche
         {rounding && (
           <span className="text-quiet">
             {' '}
-            {rounding.proven
-              ? 'Best of all combinations.'
-              : rounding.gap !== null
-                ? `The best found: at most ${formatNumber(rounding.gap * 100, 0, settings)} % of its loss could be saved.`
-                : 'The best found; not every combination was tried.'}
+            {rounding.loss <= ENOUGH_LOSS && !rounding.proven
+              ? 'No tongue could tell anything better.'
+              : rounding.proven
+                ? 'Best of all combinations.'
+                : rounding.gap !== null
+                  ? `The best found: at most ${formatNumber(rounding.gap * 100, 0, settings)} % of its loss could be saved.`
+                  : 'The best found; not every combination was tried.'}
           </span>
         )}
       </p>
       <p data-testid="batch-hold">
         {jar?.status === 'known' && batch?.status === 'known'
-          ? `As a jar, then as a ${loads === 1 ? 'batch' : 'load'}: ${sayHoldMove(jar.hold, batch.hold)}${batch.hold?.medianS != null ? ` ${sayRemix(batch.hold.medianS, batch.hold.lowS)}` : ''}`
+          ? `As a jar, then as a ${loads === 1 ? 'batch' : 'load'}: ${sayHoldMove(jar.hold, batch.hold)}${sayDrops(jar.hold, batch.hold)} ${sayRemix(remixOf(batch.hold))}`
           : jar?.status === 'failed' || batch?.status === 'failed'
             ? 'The hold could not be worked out.'
             : 'Working out the hold…'}
@@ -181,13 +183,9 @@ function Drift({ plan, kitchen: { settings }, loads }: { plan: BatchPlan; kitche
   );
 }
 
-/** Half the usual time, or the early end of the band, whichever is sooner; common practice. */
-function sayRemix(medianS: number, lowS: number | null): string {
-  const seconds = Math.min(0.5 * medianS, lowS ?? Infinity);
-  if (seconds < 300) return 'In service: stir at each portion.';
-  const minutes = seconds / 60;
-  if (minutes < 120)
-    return `In service: mix again every ${Math.max(5, Math.floor(minutes / 5) * 5)} minutes.`;
-  const hours = Math.floor(minutes / 60);
-  return hours >= 8 ? 'In service: mix once before it.' : `In service: mix again every ${hours} hours.`;
+/** Nobody in a kitchen measures drops: a guide. */
+function sayDrops(jar: Hold | null, batch: Hold | null): string {
+  if (!jar || !batch) return '';
+  const um = ({ state }: Hold): number => Number((state.drops.sauterMeanDiameterM * 1e6).toPrecision(2));
+  return ` Drops about ${um(jar)} µm, then ${um(batch)} µm, an estimate.`;
 }

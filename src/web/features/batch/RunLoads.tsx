@@ -47,38 +47,40 @@ export function RunLoads({ batch }: { batch: BatchRecord }) {
       <h2 className="font-name text-lg font-bold">
         {loads.length === 1 ? 'The load' : `${loads.length} loads`}
       </h2>
-      <ol className="flex flex-wrap gap-4" data-testid="run-loads">
-        {loads.map((load, i) => {
-          const own = states[i]!;
-          const done = own.filter(({ status }) => status !== 'open').length;
-          return (
-            <li
-              key={load.id}
-              className="grid w-36 content-start justify-items-center gap-1 text-center text-sm"
-            >
-              <LoadJar load={load} vessel={vessel} catalogue={catalogue} label={`Load ${i + 1}`} />
-              <span className="font-semibold">
-                Load {i + 1}: {formatVolume(load.making?.plannedVolumeMl ?? 0, settings)}
-              </span>
-              <span className="text-quiet">
-                {isWeighed(own) ? 'weighed' : done === 0 ? 'not begun' : `${done} of ${own.length} steps`}
-              </span>
-              <Link
-                to={`/formulas/${batch.formulaId}/make?jar=${load.id}`}
-                className={
-                  i === next && open
-                    ? 'inline-flex min-h-16 w-full items-center justify-center rounded-md bg-bottle px-3 font-semibold text-white hover:bg-bottle-soft print:hidden'
-                    : 'inline-flex min-h-8 items-center text-bottle underline print:hidden'
-                }
+      <div className="flex flex-wrap items-start gap-x-8 gap-y-3">
+        <ol className="flex flex-wrap gap-4" data-testid="run-loads">
+          {loads.map((load, i) => {
+            const own = states[i]!;
+            const done = own.filter(({ status }) => status !== 'open').length;
+            return (
+              <li
+                key={load.id}
+                className="grid w-36 content-start justify-items-center gap-1 text-center text-sm"
               >
-                {i === next && open ? (done === 0 ? 'Weigh out' : 'Go on weighing') : 'Look at it'}
-                <span className="sr-only"> load {i + 1}</span>
-              </Link>
-            </li>
-          );
-        })}
-      </ol>
-      <Weighed batch={batch} loads={loads} />
+                <LoadJar load={load} vessel={vessel} catalogue={catalogue} label={`Load ${i + 1}`} />
+                <span className="font-semibold">
+                  Load {i + 1}: {formatVolume(load.making?.plannedVolumeMl ?? 0, settings)}
+                </span>
+                <span className="text-quiet">
+                  {isWeighed(own) ? 'weighed' : done === 0 ? 'not begun' : `${done} of ${own.length} steps`}
+                </span>
+                <Link
+                  to={`/formulas/${batch.formulaId}/make?jar=${load.id}`}
+                  className={
+                    i === next && open
+                      ? 'inline-flex min-h-16 w-full items-center justify-center rounded-md bg-bottle px-3 font-semibold text-white hover:bg-bottle-soft print:hidden'
+                      : 'inline-flex min-h-8 items-center text-bottle underline print:hidden'
+                  }
+                >
+                  {i === next && open ? (done === 0 ? 'Weigh out' : 'Go on weighing') : 'Look at it'}
+                  <span className="sr-only"> load {i + 1}</span>
+                </Link>
+              </li>
+            );
+          })}
+        </ol>
+        <Weighed batch={batch} loads={loads} />
+      </div>
       {deviations.length > 0 && (
         <ul className="text-sm" data-testid="deviations">
           {deviations.map(({ load, stepId, ingredientId, what, plannedG, massG }) => (
@@ -115,7 +117,7 @@ function Weighed({
   const others = [...taken].filter(([key]) => !planned.some((line) => line.key === key));
   const grams = (g: number): string => formatAmount(g, 'g', settings);
   return (
-    <table className="w-full max-w-2xl text-left text-sm" data-testid="weighed">
+    <table className="min-w-72 flex-1 text-left text-sm" data-testid="weighed">
       <caption className="sr-only">Planned and weighed</caption>
       <thead className="text-quiet">
         <tr>
