@@ -16,6 +16,8 @@ const CORE_ORDER = [
   'sensory',
   'batch',
   'paper',
+  'service',
+  'interchange',
 ];
 
 const coreRules = CORE_ORDER.map((folder, index) => ({

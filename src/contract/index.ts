@@ -102,3 +102,4 @@ export {
   type PrintSheet,
   type PrintStrip,
 } from './paper';
+export { newDressingSchema, type DressingRecord, type NewDressing } from './service';

@@ -17,6 +17,8 @@ import { MeasureStore } from './features/measures/store';
 import { panelRoutes } from './features/panels/routes';
 import { PanelStore } from './features/panels/store';
 import { printRoutes } from './features/print/routes';
+import { serviceRoutes } from './features/service/routes';
+import { ServiceStore } from './features/service/store';
 import { timerRoutes } from './features/timers/routes';
 import { TimerStore } from './features/timers/store';
 import { LiveHub } from './live/hub';
@@ -96,6 +98,7 @@ export function createApp(deps: AppDependencies): Express {
   api.use(measureRoutes(new MeasureStore(deps.db, deps.now)));
   api.use(panelRoutes(new PanelStore(deps.db, deps.now)));
   api.use(deviceRoutes(counter));
+  api.use(serviceRoutes(new ServiceStore(deps.db, deps.now)));
   api.use(printRoutes(deps.now));
   api.use(liveRoutes(hub));
   api.use(() => {

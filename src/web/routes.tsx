@@ -32,6 +32,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/batch/BatchRunPage')).BatchRunPage }),
       },
       {
+        path: 'formulas/:id/serve',
+        lazy: async () => ({ Component: (await import('./features/serve/ServePage')).ServePage }),
+      },
+      {
         path: 'batches',
         lazy: async () => ({ Component: (await import('./features/batch/DayPage')).DayPage }),
       },

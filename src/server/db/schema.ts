@@ -17,6 +17,7 @@ import type {
   Cook,
   MeasureRecord,
   NewAnswer,
+  NewDressing,
   NewPanel,
   OwnIngredient,
   PantryEntry,
@@ -216,6 +217,13 @@ export const batchEvents = pgTable(
   },
   (table) => [index('events_of_batch').on(table.batchId)],
 );
+
+/** What dishes really took. */
+export const dressings = pgTable('dressings', {
+  id: text('id').primaryKey(),
+  content: jsonb('content').$type<Omit<NewDressing, 'id'>>().notNull(),
+  createdAt: moment('created_at').notNull(),
+});
 
 export const timers = pgTable('timers', {
   id: text('id').primaryKey(),

@@ -6,6 +6,7 @@ import type {
   Combine,
   Cook,
   DevicesAnswer,
+  DressingRecord,
   ErrorBody,
   FormulaRecord,
   FreezeAnswer,
@@ -17,6 +18,7 @@ import type {
   NewAnswer,
   NewBatch,
   NewBatchEvent,
+  NewDressing,
   NewEvent,
   NewFormula,
   NewMeasure,
@@ -68,6 +70,7 @@ export const kitchenApi = createApi({
     'Measures',
     'Panels',
     'Batches',
+    'Dressings',
     'Session',
   ],
   endpoints: (build) => ({
@@ -92,6 +95,7 @@ export const kitchenApi = createApi({
               'Measures',
               'Panels',
               'Batches',
+              'Dressings',
             ]
           : [],
     }),
@@ -199,6 +203,11 @@ export const kitchenApi = createApi({
         ...(result ? [{ type: 'Trials' as const, id: result.formulaId }] : []),
       ],
     }),
+    dressings: build.query<DressingRecord[], void>({ query: () => 'dressings', providesTags: ['Dressings'] }),
+    addDressing: build.mutation<DressingRecord, NewDressing>({
+      query: (body) => ({ url: 'dressings', method: 'POST', body }),
+      invalidatesTags: ['Dressings'],
+    }),
     timers: build.query<TimersAnswer, void>({ query: () => 'timers', providesTags: ['Timers'] }),
     startTimer: build.mutation<TimersAnswer, NewTimer>({
       query: (body) => ({ url: 'timers', method: 'POST', body }),
@@ -283,6 +292,8 @@ export const {
   useBeginBatchMutation,
   useCombineBatchMutation,
   useRecordBatchEventMutation,
+  useAddDressingMutation,
+  useDressingsQuery,
   useAddMeasureMutation,
   useAnswerPanelMutation,
   useBeginPanelMutation,

@@ -5,6 +5,7 @@ const STAGES = [
   { path: 'make', label: 'Make' },
   { path: 'taste', label: 'Taste' },
   { path: 'batch', label: 'Batch' },
+  { path: 'serve', label: 'Serve' },
   { path: 'versions', label: 'Versions' },
   { path: 'log', label: 'Log' },
 ] as const;

@@ -1,0 +1,31 @@
+export {
+  DISH_KINDS,
+  DISHES,
+  DRESSED,
+  dressingFor,
+  mlPer100GOf,
+  servingsFrom,
+  type DishKind,
+  type Dressed,
+  type DressedEntry,
+  type DressingNeed,
+} from './dress';
+export { coldClockOf, SERVED_AT, type ColdClock, type ServedAt } from './outOfCold';
+export {
+  thinningOf,
+  WATER,
+  WATER_SOURCES,
+  type Thinning,
+  type WaterSource,
+  type WateryPart,
+} from './thinning';
+export {
+  dressingTimes,
+  MOMENT_MINUTES,
+  MOMENT_WORDS,
+  MOMENTS,
+  TIMING,
+  type DressingTimes,
+  type Moment,
+  type Timing,
+} from './whenToDress';

@@ -1,0 +1,135 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { VersionRecord } from '#contract';
+import type { FormulaId } from '#core/formula';
+import { DISHES, dressingFor, mlPer100GOf, servingsFrom, type DressedEntry } from '#core/service';
+import { sayError, useAddDressingMutation } from '../../api/kitchenApi';
+import { formatAmount, formatMass, formatNumber, formatVolume } from '../../format';
+import { readDecimal } from '../../readDecimal';
+import { byNow, newId } from '../../store/device';
+import type { Kitchen } from '../../store/kitchen';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import type { Dish } from './dish';
+
+interface HowMuchProps {
+  readonly dish: Dish;
+  readonly own: readonly DressedEntry[];
+  readonly kitchen: Kitchen;
+  readonly version: VersionRecord | null;
+  readonly formulaId: FormulaId;
+  /** As composed. */
+  readonly volumeMl: number;
+  readonly massG: number;
+}
+
+/** ml and g for the bowl and the plate, what a jar dresses, what a batch has to be. */
+export function HowMuch({ dish, own, kitchen, version, formulaId, volumeMl, massG }: HowMuchProps) {
+  const { settings } = kitchen;
+  const { kind, dressed, massG: dishG, covers, servingG } = dish;
+  if (dishG === null || covers === null || servingG === null)
+    return (
+      <section aria-label="How much" className="card p-4">
+        <p className="text-quiet">Say what one serving weighs, and how many there are.</p>
+      </section>
+    );
+  const need = dressingFor(kind, dishG, dressed, own);
+  const each = need.ml / covers;
+  const density = volumeMl > 0 ? massG / volumeMl : 1;
+  const mine = own.filter((entry) => entry.kind === kind && entry.dressed === dressed).length;
+  // Up, so that nobody runs out.
+  const batch = Math.ceil(need.highMl / 100) / 10;
+  return (
+    <section aria-label="How much" className="card grid content-start gap-2 p-4">
+      <p className="font-name text-4xl font-bold" data-testid="need">
+        {formatVolume(need.ml, settings)}
+      </p>
+      <p className="text-lg">
+        {formatVolume(need.lowMl, settings)} to {formatVolume(need.highMl, settings)}, about{' '}
+        {formatMass(need.ml * density, settings)}, for {formatMass(dishG, settings)} {dressed} dressed.
+      </p>
+      <p>
+        {formatAmount(each, 'ml', settings)} a serving
+        {volumeMl > 0 && (
+          <>
+            ; the jar as composed dresses <strong>{servingsFrom(volumeMl, each)}</strong>, a litre{' '}
+            <strong>{servingsFrom(1000, each)}</strong>
+          </>
+        )}
+        .
+      </p>
+      <p className="text-sm text-quiet">
+        {formatNumber(mlPer100GOf(kind, dressed, own), 0, settings)} ml per 100 g, {DISHES[kind].tag}
+        {mine > 0 && `, drawn towards ${mine} of this kitchen’s own`}.
+      </p>
+      {version && (
+        <Link
+          to={`/formulas/${formulaId}/batch?v=${version.number}&by=volume&amount=${batch}`}
+          className="justify-self-start font-semibold text-bottle underline"
+        >
+          Plan a batch of {formatVolume(batch * 1000, settings)}
+        </Link>
+      )}
+      {version && <TookInstead key={`${kind} ${dressed}`} {...{ dish, formulaId, version, dishG }} />}
+    </section>
+  );
+}
+
+/** What it really took: the next figure leans towards it. */
+function TookInstead({
+  dish: { kind, dressed },
+  formulaId,
+  version,
+  dishG,
+}: {
+  dish: Dish;
+  formulaId: FormulaId;
+  version: VersionRecord;
+  dishG: number;
+}) {
+  const [add, adding] = useAddDressingMutation();
+  const [text, setText] = useState('');
+  const [id, setId] = useState(newId);
+  const ml = readDecimal(text);
+  const fits = ml !== null && ml > 0 && ml <= 500_000;
+  return (
+    <form
+      className="flex flex-wrap items-end gap-3 border-t border-rule pt-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!fits) return;
+        void add({
+          ...{ id, formulaId, version: version.number, kind, dressed },
+          massG: dishG,
+          ml,
+          by: byNow(),
+        })
+          .unwrap()
+          .then(
+            () => {
+              setText('');
+              setId(newId());
+            },
+            () => undefined,
+          );
+      }}
+    >
+      <Field
+        label="It really took, ml"
+        inputMode="decimal"
+        value={text}
+        onText={setText}
+        problem={text.trim() === '' || fits ? null : 'A volume above nothing.'}
+        className="w-44"
+      />
+      <Button type="submit" disabled={!fits || adding.isLoading}>
+        Remember it
+      </Button>
+      {adding.error !== undefined && (
+        <p role="alert" className="w-full font-semibold text-acid-ink">
+          Not kept. {sayError(adding.error)}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,179 @@
+import { useMemo, useState } from 'react';
+import {
+  holdRequest,
+  remixOf,
+  sayDuration,
+  sayHold,
+  sayRemix,
+  usualSeconds,
+  usualTemperatureC,
+  usualTool,
+  USUAL_HEIGHT_M,
+} from '#core/emulsion';
+import type { Formula, FormulaId } from '#core/formula';
+import type { Judgement, Reckoning } from '#core/reckoning';
+import { sayCaution } from '#core/safety';
+import { dressingFor, dressingTimes, MOMENT_WORDS, MOMENTS, TIMING, type DressedEntry } from '#core/service';
+import { tipsFor } from '#core/trial';
+import { sayError, useStartTimerMutation } from '../../api/kitchenApi';
+import { formatAmount } from '../../format';
+import { newId } from '../../store/device';
+import { vesselOf, type Kitchen } from '../../store/kitchen';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { useHolds } from '../../workers/useHolds';
+import type { Dish } from './dish';
+
+interface InServiceProps {
+  readonly dish: Dish;
+  readonly own: readonly DressedEntry[];
+  readonly kitchen: Kitchen;
+  readonly reckoning: Reckoning;
+  readonly judgement: Judgement;
+  readonly formula: Formula;
+  readonly formulaId: FormulaId;
+  readonly name: string;
+}
+
+const SHOWN: ReadonlySet<string> = new Set([
+  'cold_holding',
+  'cold_service',
+  'dressed_dishes',
+  'raw_egg',
+  'garlic_or_herb_under_oil',
+  'menu_notice',
+  'susceptible_guests',
+]);
+const FOUR_HOURS_S = 4 * 3600;
+
+/** When it goes on, how long it holds on the line, and the clock of what has left the cold. */
+export function InService({
+  dish,
+  own,
+  kitchen,
+  reckoning,
+  judgement,
+  formula,
+  formulaId,
+  name,
+}: InServiceProps) {
+  const { settings, vessels } = kitchen;
+  const { kind, massG, dressed, moment, set } = dish;
+  const timing = TIMING[kind];
+  const ml = massG === null ? 0 : dressingFor(kind, massG, dressed, own).ml;
+  const { firstMl, lastMl } = dressingTimes(kind, ml, moment);
+  const vessel = vesselOf(formula, vessels);
+  const tool = formula.tool ?? usualTool(vessel);
+  const seconds = formula.mixSeconds ?? usualSeconds(tool);
+  const volumeMl = reckoning.totals.mixedVolumeMl;
+  const requests = useMemo(
+    () => [
+      volumeMl > 0
+        ? holdRequest(judgement.portions, {
+            ...{ tool, seconds, volumeMl, heightM: USUAL_HEIGHT_M },
+            temperatureC: usualTemperatureC(judgement.keeping.cold),
+          })
+        : null,
+    ],
+    [judgement, tool, seconds, volumeMl],
+  );
+  const [reading] = useHolds(requests);
+  const standOut = useMemo(
+    () =>
+      tipsFor(judgement.portions, volumeMl, { tool, seconds, roomC: settings.batch.roomC, vessel }).find(
+        (tip) => tip.code === 'oil-sets',
+      ),
+    [judgement, volumeMl, tool, seconds, settings, vessel],
+  );
+  const cautions = judgement.cautions.filter(({ code }) => SHOWN.has(code));
+  return (
+    <div className="grid content-start gap-3.5">
+      <section aria-label="When" className="card grid content-start gap-2 p-4">
+        <h2 className="font-name text-lg font-bold">When</h2>
+        <Choice
+          label="When it goes on"
+          value={moment}
+          options={MOMENTS.map((value) => ({
+            value,
+            label: value === timing.best ? `${MOMENT_WORDS[value]}, best` : MOMENT_WORDS[value],
+          }))}
+          onChange={(value) => {
+            set({ when: value });
+          }}
+        />
+        <p data-testid="when-says">
+          {lastMl > 0
+            ? `${formatAmount(firstMl, 'ml', settings)} ${MOMENT_WORDS[moment]}, ${formatAmount(lastMl, 'ml', settings)} at the end.`
+            : `All ${formatAmount(ml, 'ml', settings)} ${MOMENT_WORDS[moment]}.`}
+          {timing.saltAgain && moment !== 'at-once' && ' Taste for salt again after it has rested.'}
+          {MOMENTS.indexOf(moment) > MOMENTS.indexOf(timing.latestOk) && (
+            <strong> Too early for it: {MOMENT_WORDS[timing.latestOk]} at most.</strong>
+          )}
+        </p>
+        {standOut?.code === 'oil-sets' && (
+          <p data-testid="stand-out">
+            {standOut.standOutS > 60
+              ? `Its oil sets in the fridge: take it out ${sayDuration(standOut.standOutS)} before, or 5 to 10 minutes in lukewarm water, and shake.`
+              : 'Its oil clouds in the fridge: shake it again.'}
+          </p>
+        )}
+      </section>
+      <section aria-label="On the line" className="card grid content-start gap-2 p-4">
+        <h2 className="font-name text-lg font-bold">On the line</h2>
+        <p data-testid="line-hold">
+          {reading?.status === 'known'
+            ? `${reading.hold ? sayHold(reading.hold) : 'Nothing in it separates.'} ${sayRemix(remixOf(reading.hold))}`
+            : reading?.status === 'failed'
+              ? 'The hold could not be worked out.'
+              : 'Working out the hold…'}
+        </p>
+        {cautions.map((caution) => {
+          const { what, why } = sayCaution(caution);
+          return (
+            <p key={caution.code} className="text-sm">
+              <strong>{what}</strong> {why}
+            </p>
+          );
+        })}
+        {judgement.keeping.cold && <ColdClock formulaId={formulaId} name={name} />}
+        <p className="text-sm text-quiet">An estimate: your local code and a licensed professional decide.</p>
+      </section>
+    </div>
+  );
+}
+
+/** Four hours from the first time a container leaves the cold; it is never set back. */
+function ColdClock({ formulaId, name }: { formulaId: FormulaId; name: string }) {
+  const [start, starting] = useStartTimerMutation();
+  const [said, setSaid] = useState<string | null>(null);
+  return (
+    <div className="grid gap-1">
+      <Button
+        className="min-h-16"
+        disabled={starting.isLoading}
+        onClick={() => {
+          const label = `${name}: throw away what stands out`.slice(0, 120);
+          void start({ id: newId(), label, seconds: FOUR_HOURS_S, formulaId, trialId: null })
+            .unwrap()
+            .then(
+              () => {
+                const until = new Date(Date.now() + FOUR_HOURS_S * 1000);
+                setSaid(
+                  `Out since now: throw it away at ${until.toLocaleTimeString(undefined, { timeStyle: 'short' })}. Back in the cold the clock runs on.`,
+                );
+              },
+              () => undefined,
+            );
+        }}
+      >
+        A container leaves the cold now: start its 4 hours
+      </Button>
+      {said && <p role="status">{said}</p>}
+      {starting.error !== undefined && (
+        <p role="alert" className="font-semibold text-acid-ink">
+          Not started. {sayError(starting.error)}
+        </p>
+      )}
+    </div>
+  );
+}

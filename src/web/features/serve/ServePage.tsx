@@ -1,0 +1,85 @@
+import { useMemo } from 'react';
+import { useParams } from 'react-router';
+import type { VersionRecord } from '#contract';
+import type { FormulaId } from '#core/formula';
+import { judgeFormula, reckonFormula } from '#core/reckoning';
+import { useDressingsQuery, useStandingsQuery, useVersionsQuery } from '../../api/kitchenApi';
+import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
+import { useWorking } from '../../store/useWorking';
+import type { WorkingFormula } from '../../store/workingSlice';
+import { FormulaPending, NameTape } from '../../ui/FormulaPage';
+import { FormulaStages } from '../../ui/FormulaStages';
+import { DishForm } from './DishForm';
+import { HowMuch } from './HowMuch';
+import { InService } from './InService';
+import { Thinned } from './Thinned';
+import { useDish } from './dish';
+
+/** The right amount on the right dish at the right time. */
+export function ServePage() {
+  const id = useParams().id as FormulaId;
+  const { working, error, retry } = useWorking(id);
+  const versions = useVersionsQuery(id).data;
+  if (!working || !versions) return <FormulaPending error={error} retry={retry} what="the dish" />;
+  return <Serve key={id} working={working} versions={versions} />;
+}
+
+function Serve({ working, versions }: { working: WorkingFormula; versions: readonly VersionRecord[] }) {
+  const kitchen = useKitchen();
+  const standings = useStandingsQuery().data?.[working.id];
+  const dressings = useDressingsQuery().data;
+  const own = useMemo(
+    () =>
+      (dressings ?? []).map(({ kind, dressed, massG, ml }) => ({
+        kind,
+        dressed,
+        mlPer100G: (ml / massG) * 100,
+      })),
+    [dressings],
+  );
+  const dish = useDish();
+  const newest = [...versions].sort((a, b) => b.number - a.number);
+  const version = newest.find(({ number }) => standings?.[number]?.state === 'proven') ?? newest[0] ?? null;
+  // A dressing that was never frozen can be served, too: as it is composed.
+  const formula = version?.formula ?? working.formula;
+  const read = useMemo(() => {
+    const reckoning = reckonFormula(
+      formula,
+      vesselOf(formula, kitchen.vessels),
+      contextFor(formula, kitchen),
+    );
+    return { reckoning, judgement: judgeFormula(reckoning) };
+  }, [formula, kitchen]);
+  return (
+    <div className="grid gap-3">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <NameTape
+          name={working.formula.name}
+          detail={version ? `v${version.number}, on the dish` : 'on the dish'}
+        />
+        <span className="ml-auto">
+          <FormulaStages id={working.id} />
+        </span>
+      </div>
+      <div className="grid gap-3.5 lg:grid-cols-[310px_minmax(0,1fr)_360px]">
+        <DishForm dish={dish} />
+        <div className="grid content-start gap-3.5">
+          <HowMuch
+            {...{ dish, own, kitchen, version }}
+            formulaId={working.id}
+            volumeMl={read.reckoning.totals.mixedVolumeMl}
+            massG={read.reckoning.totals.massG}
+          />
+          <Thinned dish={dish} own={own} />
+        </div>
+        <InService
+          {...{ dish, own, kitchen }}
+          {...read}
+          formula={formula}
+          formulaId={working.id}
+          name={working.formula.name}
+        />
+      </div>
+    </div>
+  );
+}

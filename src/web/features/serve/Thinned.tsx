@@ -1,0 +1,36 @@
+import { dressingFor, MOMENT_MINUTES, thinningOf, WATER, type DressedEntry } from '#core/service';
+import type { Dish } from './dish';
+
+/** What the water in the bowl does to it, and what to do about that. */
+export function Thinned({ dish, own }: { dish: Dish; own: readonly DressedEntry[] }) {
+  const { watery, massG, kind, dressed, moment } = dish;
+  const parts = watery.flatMap((part) =>
+    part.massG !== null && part.massG > 0 ? [{ source: part.source, massG: part.massG }] : [],
+  );
+  if (parts.length === 0 || massG === null) return null;
+  const { ml } = dressingFor(kind, massG, dressed, own);
+  const { waterMl, weaker, afterAdvice, advice } = thinningOf(parts, ml, MOMENT_MINUTES[moment]);
+  const percent = (share: number): string => `${Math.round(share * 100)} %`;
+  return (
+    <section aria-label="Thinned" className="card grid content-start gap-1 p-4" data-testid="thinned">
+      <h2 className="font-name text-lg font-bold">
+        Thinned by about {Math.round(waterMl)} ml: {percent(weaker)} weaker
+      </h2>
+      {advice.length === 0 ? (
+        <p>Nobody will taste it.</p>
+      ) : (
+        <>
+          <ul className="list-disc pl-5">
+            {advice.map(({ source, says }) => (
+              <li key={source}>
+                {WATER[source].name}: {says}
+              </li>
+            ))}
+          </ul>
+          <p>Then it is {percent(afterAdvice)} weaker.</p>
+        </>
+      )}
+      <p className="text-sm text-quiet">An estimate: vegetables differ.</p>
+    </section>
+  );
+}
