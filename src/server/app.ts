@@ -4,6 +4,8 @@ import { join } from 'node:path';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Database } from './db/client';
+import type { BackupPlace } from './backup/kitchenBackup';
+import { backupRoutes } from './features/backup/routes';
 import { batchRoutes } from './features/batches/routes';
 import { BatchStore } from './features/batches/store';
 import { formulaRoutes } from './features/formulas/routes';
@@ -41,6 +43,8 @@ export interface AppDependencies {
   /** Asks every visitor for the passcode; null where only this machine is listened to. */
   readonly access: Access | null;
   readonly log: (error: unknown) => void;
+  /** Where migrations are and backups laid aside; left out: no backups over HTTP. */
+  readonly backups?: BackupPlace;
   /** What stands at the counter; left out: nothing, weights are typed. */
   readonly instruments?: Instruments;
 }
@@ -85,7 +89,8 @@ export function createApp(deps: AppDependencies): Express {
   });
   api.use('/session', accessRoutes(deps.access));
   if (deps.access) api.use(requireAccess(deps.access));
-  api.use('/formulas', formulaRoutes(new FormulaStore(deps.db, deps.now)));
+  const formulas = new FormulaStore(deps.db, deps.now);
+  api.use('/formulas', formulaRoutes(formulas));
   const kitchen = new KitchenStore(deps.db, deps.now);
   api.use(kitchenRoutes(kitchen));
   const hub = new LiveHub();
@@ -100,6 +105,15 @@ export function createApp(deps: AppDependencies): Express {
   api.use(deviceRoutes(counter));
   api.use(serviceRoutes(new ServiceStore(deps.db, deps.now)));
   api.use(printRoutes(deps.now));
+  if (deps.backups) {
+    api.use(
+      backupRoutes(deps.db, deps.backups, deps.now, () => {
+        formulas.forget();
+        jars.forget();
+        hub.tell({ about: 'everything' });
+      }),
+    );
+  }
   api.use(liveRoutes(hub));
   api.use(() => {
     throw new ApiError('not-found', 'There is nothing at this address.');

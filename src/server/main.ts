@@ -3,6 +3,8 @@ import { existsSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
+import { restoreFromFile, saveToFile } from './backup/commandLine';
+import { BackupError } from './backup/format';
 import { simulatedInstruments } from './devices/simulated';
 import { startKitchen, StartError, type RunningKitchen } from './start';
 
@@ -15,12 +17,28 @@ async function main(): Promise<void> {
       data: { type: 'string' },
       demo: { type: 'boolean', default: false },
       dev: { type: 'boolean', default: false },
+      save: { type: 'string' },
+      restore: { type: 'string' },
     },
   });
+  const dataFolder = resolve(values.data ?? (values.demo ? 'data/demo' : 'data/kitchen'));
+  // Beside the bundle when built, beside the source when run from it.
+  const migrationsFolder = firstThatExists(join(here, 'migrations'), join(here, 'db/migrations'));
+  const passcode = process.env.YGRANA_PASSCODE ? { passcode: process.env.YGRANA_PASSCODE } : {};
+  const now = (): Date => new Date();
+  if (values.save !== undefined || values.restore !== undefined) {
+    const at = { dataFolder, migrationsFolder, ...passcode, now };
+    console.log(
+      values.save === undefined
+        ? await restoreFromFile(resolve(values.restore!), at)
+        : await saveToFile(resolve(values.save), at),
+    );
+    return;
+  }
   const began = Date.now();
   const port = readPort(process.env.PORT);
   const kitchen = await startKitchen({
-    dataFolder: resolve(values.data ?? (values.demo ? 'data/demo' : 'data/kitchen')),
+    dataFolder,
     host: process.env.HOST || '127.0.0.1',
     port,
     extraHosts: (process.env.ALLOWED_HOSTS ?? '')
@@ -29,18 +47,17 @@ async function main(): Promise<void> {
       .map((name) => name.trim())
       .filter(Boolean),
     demo: values.demo,
-    ...(process.env.YGRANA_PASSCODE ? { passcode: process.env.YGRANA_PASSCODE } : {}),
+    ...passcode,
     // A simulated scale in a real kitchen would invent weights: only the demonstration has one.
     ...(values.demo ? { instruments: simulatedInstruments(Date.now() % 2 ** 31) } : {}),
-    // Beside the bundle when built, beside the source when run from it.
-    migrationsFolder: firstThatExists(join(here, 'migrations'), join(here, 'db/migrations')),
+    migrationsFolder,
     ...(values.dev
       ? { webMiddleware: await devMiddleware() }
       : { webFolder: firstThatExists(join(here, 'web'), join(here, '../../dist/web')) }),
     say: (line) => {
       console.log(line);
     },
-    now: () => new Date(),
+    now,
   });
   console.log(
     `Ygrana is open at ${kitchen.address} (${((Date.now() - began) / 1000).toFixed(1)} s). Ctrl+C closes it.`,
@@ -79,6 +96,6 @@ function stopOnSignal(kitchen: RunningKitchen): void {
 }
 
 main().catch((error: unknown) => {
-  console.error(error instanceof StartError ? error.message : error);
+  console.error(error instanceof StartError || error instanceof BackupError ? error.message : error);
   process.exit(1);
 });

@@ -99,6 +99,10 @@ export async function startKitchen(options: StartOptions): Promise<RunningKitche
       now: options.now,
       hosts: hostNames(host, port, options.extraHosts),
       log: (error) => console.error(error),
+      backups: {
+        migrationsFolder: options.migrationsFolder,
+        asideFolder: join(options.dataFolder, 'aside'),
+      },
       ...(options.instruments ? { instruments: options.instruments } : {}),
       ...(options.webFolder ? { webFolder: options.webFolder } : {}),
       ...(options.webMiddleware ? { webMiddleware: options.webMiddleware } : {}),

@@ -5,7 +5,10 @@ import type { FormulaId } from '#core/formula';
 import { resumeOutbox } from './outbox';
 import { useAppDispatch } from './store';
 
-type News = { readonly about: 'trials'; readonly formulaId: FormulaId } | { readonly about: 'timers' };
+type News =
+  | { readonly about: 'trials'; readonly formulaId: FormulaId }
+  | { readonly about: 'timers' }
+  | { readonly about: 'everything' };
 
 const QUIET_MS = 2000;
 
@@ -18,6 +21,11 @@ export function useLive(listens: boolean): void {
     let quiet: ReturnType<typeof setTimeout> | undefined;
     const onNews = ({ data }: MessageEvent<string>): void => {
       const news = JSON.parse(data) as News;
+      if (news.about === 'everything') {
+        // A backup was restored: what this page shows is of another kitchen.
+        window.location.reload();
+        return;
+      }
       dispatch(
         kitchenApi.util.invalidateTags(
           news.about === 'timers' ? ['Timers'] : [{ type: 'Trials', id: news.formulaId }, 'Batches'],

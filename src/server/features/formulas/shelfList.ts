@@ -14,6 +14,12 @@ export class ShelfList {
     this.edition += 1;
   }
 
+  /** Asked for anew at the next question. */
+  forget(): void {
+    this.entries = null;
+    this.edition += 1;
+  }
+
   /** New ones go to the end; a list never asked for is not kept. */
   put(record: ShelfRecord): void {
     this.edition += 1;

@@ -56,6 +56,11 @@ export class FormulaStore {
     private readonly now: () => Date,
   ) {}
 
+  /** What was remembered is out of date. */
+  forget(): void {
+    this.shelfList.forget();
+  }
+
   /** The whole shelf as JSON text, and a tag that changes with it. One process owns the folder, so it may be kept. */
   async list(): Promise<{ json: string; tag: string }> {
     if (!this.shelfList.isFilled) {

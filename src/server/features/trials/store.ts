@@ -53,6 +53,11 @@ export class TrialStore {
 
   private standings: Map<string, { formulaId: string; version: number; standing: Standing }> | null = null;
 
+  /** What was remembered is out of date. */
+  forget(): void {
+    this.standings = null;
+  }
+
   /** How every version stands. Read through once, then kept up with each event. */
   async allStandings(provenAfter: number): Promise<Standings> {
     if (!this.standings) {

@@ -10,6 +10,7 @@ import {
 } from '../../api/kitchenApi';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { BackupPart } from './BackupPart';
 import { BatchSettings } from './BatchSettings';
 import { Complaint, NumberField } from './NumberField';
 import { Loading, Trouble } from '../../ui/PageState';
@@ -20,6 +21,7 @@ export function SettingsPage() {
     return (
       <>
         <SettingsForm saved={data} />
+        <BackupPart />
         <SignOut />
       </>
     );

@@ -1,0 +1,97 @@
+/** Backup and restore from the command line: by the running server where there is one, else on the folder itself. */
+import { readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { ErrorBody } from '#contract';
+import { openDatabase } from '../db/client';
+import { lockFolder } from '../db/folderLock';
+import { BackupError } from './format';
+import { restoreKitchen, saveKitchen, type Restored } from './kitchenBackup';
+
+export interface CommandOptions {
+  readonly dataFolder: string;
+  readonly migrationsFolder: string;
+  /** Of a kitchen that asks for one. */
+  readonly passcode?: string;
+  readonly now: () => Date;
+}
+
+/** @returns what was done, as a sentence @throws BackupError with what is wrong */
+export async function saveToFile(file: string, options: CommandOptions): Promise<string> {
+  const bytes = await atKitchen(
+    options,
+    async (ask) => Buffer.from(await (await ask('GET', '/api/backup')).arrayBuffer()),
+    (db, place) => saveKitchen(db, place, options.now()),
+  );
+  writeFileSync(`${file}.part`, bytes);
+  renameSync(`${file}.part`, file);
+  return `The kitchen in ${options.dataFolder} is saved in ${file} (${Math.ceil(bytes.length / 1024)} kB).`;
+}
+
+export async function restoreFromFile(file: string, options: CommandOptions): Promise<string> {
+  let bytes: Buffer;
+  try {
+    bytes = readFileSync(file);
+  } catch {
+    throw new BackupError(`${file} cannot be read. Name the file that was saved.`);
+  }
+  const done = await atKitchen(
+    options,
+    async (ask) => (await (await ask('POST', '/api/restore', bytes)).json()) as Restored,
+    (db, place) => restoreKitchen(db, place, bytes, options.now()),
+  );
+  return `${done.kitchen || 'The kitchen'} of ${done.madeAt.slice(0, 10)} is restored: ${done.formulas} formulas, ${done.jars} jars, ${done.batches} batches. What was there before lies in ${done.asideFile}.`;
+}
+
+type Ask = (method: 'GET' | 'POST', path: string, body?: Buffer) => Promise<Response>;
+type Place = Parameters<typeof saveKitchen>[1];
+type Db = Parameters<typeof saveKitchen>[0];
+
+async function atKitchen<T>(
+  { dataFolder, migrationsFolder, passcode, now }: CommandOptions,
+  running: (ask: Ask) => Promise<T>,
+  closed: (db: Db, place: Place) => Promise<T>,
+): Promise<T> {
+  const lock = lockFolder(dataFolder, 'a backup', now());
+  if (lock.status === 'taken')
+    return running(asker(lock.owner.address, await cookieFor(lock.owner.address, passcode)));
+  try {
+    const database = await openDatabase(join(dataFolder, 'db'), migrationsFolder);
+    try {
+      return await closed(database.db, { migrationsFolder, asideFolder: join(dataFolder, 'aside') });
+    } finally {
+      await database.close();
+    }
+  } finally {
+    lock.release();
+  }
+}
+
+const asker =
+  (address: string, cookie: string): Ask =>
+  async (method, path, body) => {
+    const response = await fetch(address + path, {
+      method,
+      headers: {
+        origin: address,
+        ...(body ? { 'content-type': 'application/gzip' } : {}),
+        ...(cookie ? { cookie } : {}),
+      },
+      ...(body ? { body: new Uint8Array(body) } : {}),
+    });
+    if (response.ok) return response;
+    const said = (await response.json().catch(() => null)) as Partial<ErrorBody> | null;
+    throw new BackupError(said?.error?.message ?? `The kitchen at ${address} gave no usable answer.`);
+  };
+
+async function cookieFor(address: string, passcode: string | undefined): Promise<string> {
+  if (passcode === undefined) return '';
+  const response = await fetch(`${address}/api/session`, {
+    method: 'POST',
+    headers: { origin: address, 'content-type': 'application/json' },
+    body: JSON.stringify({ passcode }),
+  });
+  return response.headers
+    .getSetCookie()
+    .map((line) => line.split(';')[0])
+    .join('; ');
+}

@@ -1,0 +1,145 @@
+/**
+ * Saving and restoring a whole kitchen. A file is unpacked and checked, put into a new database in a
+ * temporary folder at the state of its own day, brought up to date there and read through; only then the
+ * kitchen's rows are replaced, in one transaction, after a backup of them was laid aside.
+ */
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { formulaSchema, settingsSchema, vesselSchema } from '#contract';
+import { openDatabase, type Database } from '../db/client';
+import { BackupError, pack, unpack, type Backup } from './format';
+import { readRows, replaceRows } from './rows';
+
+export interface BackupPlace {
+  readonly migrationsFolder: string;
+  /** Where backups laid aside are kept. */
+  readonly asideFolder: string;
+}
+
+interface Journal {
+  readonly entries: readonly { readonly idx: number }[];
+}
+const journalOf = (folder: string): Journal =>
+  JSON.parse(readFileSync(join(folder, 'meta/_journal.json'), 'utf8')) as Journal;
+
+export async function saveKitchen(
+  db: Database,
+  { migrationsFolder }: BackupPlace,
+  now: Date,
+): Promise<Buffer> {
+  const rows = await readRows(db);
+  const settings = rows.settings?.[0]?.content as { kitchenName?: string } | undefined;
+  return pack({
+    migrations: journalOf(migrationsFolder).entries.length,
+    madeAt: now.toISOString(),
+    kitchen: settings?.kitchenName ?? '',
+    rows,
+  });
+}
+
+export interface Restored {
+  readonly kitchen: string;
+  readonly madeAt: string;
+  readonly formulas: number;
+  readonly jars: number;
+  readonly batches: number;
+  /** What was there before lies here. */
+  readonly asideFile: string;
+}
+
+/** @throws BackupError where the file is refused: then nothing was changed */
+export async function restoreKitchen(
+  db: Database,
+  place: BackupPlace,
+  bytes: Uint8Array,
+  now: Date,
+): Promise<Restored> {
+  const backup = unpack(bytes);
+  const rows = await broughtUpToDate(backup, place.migrationsFolder);
+  const asideFile = layAside(await saveKitchen(db, place, now), place, now);
+  await replaceRows(db, rows);
+  return {
+    ...{ kitchen: backup.kitchen, madeAt: backup.madeAt, asideFile },
+    formulas: rows.formulas?.length ?? 0,
+    jars: rows.trials?.length ?? 0,
+    batches: rows.batches?.length ?? 0,
+  };
+}
+
+/** Written whole or not at all: under another name first, then renamed. */
+function layAside(bytes: Buffer, { asideFolder }: BackupPlace, now: Date): string {
+  mkdirSync(asideFolder, { recursive: true });
+  const file = join(asideFolder, `before-restore-${now.toISOString().replaceAll(/[:.]/g, '-')}.ygrana`);
+  writeFileSync(`${file}.part`, bytes);
+  renameSync(`${file}.part`, file);
+  return file;
+}
+
+async function broughtUpToDate(backup: Backup, migrationsFolder: string): Promise<Backup['rows']> {
+  const all = journalOf(migrationsFolder).entries.length;
+  if (backup.migrations > all)
+    throw new BackupError(
+      'This backup was made by a newer Ygrana. Bring this one up to date, then restore it.',
+    );
+  const folder = mkdtempSync(join(tmpdir(), 'ygrana-restore-'));
+  try {
+    const data = join(folder, 'db');
+    const then = await openDatabase(data, migrationsUpTo(backup.migrations, migrationsFolder, folder));
+    try {
+      await replaceRows(then.db, backup.rows);
+    } catch (error) {
+      throw new BackupError(
+        `This backup does not fit its own tables: ${reasonOf(error)}. Choose another copy.`,
+      );
+    } finally {
+      await then.close();
+    }
+    const today = await openDatabase(data, migrationsFolder);
+    try {
+      const rows = await readRows(today.db);
+      readThrough(rows);
+      return rows;
+    } finally {
+      await today.close();
+    }
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** The migrations as a kitchen of that day had them. */
+function migrationsUpTo(count: number, migrationsFolder: string, folder: string): string {
+  const target = join(folder, 'migrations');
+  cpSync(migrationsFolder, target, { recursive: true });
+  const journal = journalOf(target);
+  const entries = journal.entries.filter(({ idx }) => idx < count);
+  writeFileSync(join(target, 'meta/_journal.json'), JSON.stringify({ ...journal, entries }));
+  return target;
+}
+
+/** Rows that the database takes may still be nonsense to the kitchen. */
+function readThrough(rows: Backup['rows']): void {
+  const check = (
+    table: 'formulas' | 'versions' | 'vessels' | 'settings',
+    schema: typeof formulaSchema | typeof settingsSchema | typeof vesselSchema,
+  ): void => {
+    for (const row of rows[table] ?? []) {
+      const checked = schema.safeParse(row.content);
+      if (checked.success) continue;
+      const [issue] = checked.error.issues;
+      throw new BackupError(
+        `This backup holds something that is not understood: ${table}, at ${issue!.path.join('.')}, ${issue!.message}.`,
+      );
+    }
+  };
+  check('formulas', formulaSchema);
+  check('versions', formulaSchema);
+  check('vessels', vesselSchema);
+  check('settings', settingsSchema);
+}
+
+const reasonOf = (error: unknown): string => {
+  const cause = (error as { cause?: unknown }).cause ?? error;
+  return cause instanceof Error ? cause.message.split('\n')[0]! : 'a row cannot be read';
+};
