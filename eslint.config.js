@@ -5,6 +5,7 @@ import tseslint from 'typescript-eslint';
 /** Packages that core may use, each in one place only. */
 const CORE_PACKAGES = {
   'numeric-quantity': 'src/core/quantity/readNumber.ts',
+  papaparse: 'src/core/interchange/csv.ts',
   yalps: 'src/core/numeric/linearProgram.ts',
 };
 

@@ -103,3 +103,12 @@ export {
   type PrintStrip,
 } from './paper';
 export { newDressingSchema, type DressingRecord, type NewDressing } from './service';
+export {
+  DOCUMENT_FORMAT,
+  documentJsonSchema,
+  documentSchema,
+  readDocument,
+  type DocumentReading,
+  type ImportReport,
+  type KitchenDocument,
+} from './document';

@@ -8,6 +8,8 @@ import type { BackupPlace } from './backup/kitchenBackup';
 import { backupRoutes } from './features/backup/routes';
 import { batchRoutes } from './features/batches/routes';
 import { BatchStore } from './features/batches/store';
+import { documentRoutes } from './features/documents/routes';
+import { DocumentStore } from './features/documents/store';
 import { formulaRoutes } from './features/formulas/routes';
 import { FormulaStore } from './features/formulas/store';
 import { kitchenRoutes } from './features/kitchen/routes';
@@ -79,7 +81,12 @@ export function createApp(deps: AppDependencies): Express {
 
   const api = express.Router();
   api.use(originGuard(deps.hosts));
-  api.use(express.json({ limit: '512kb' }));
+  const small = express.json({ limit: '512kb' });
+  // A document may hold a whole shelf: it has a limit of its own.
+  api.use((request, response, next) => {
+    if (request.path === '/document') next();
+    else small(request, response, next);
+  });
   api.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store');
     next();
@@ -91,6 +98,11 @@ export function createApp(deps: AppDependencies): Express {
   if (deps.access) api.use(requireAccess(deps.access));
   const formulas = new FormulaStore(deps.db, deps.now);
   api.use('/formulas', formulaRoutes(formulas));
+  api.use(
+    documentRoutes(new DocumentStore(deps.db, deps.now), () => {
+      formulas.forget();
+    }),
+  );
   const kitchen = new KitchenStore(deps.db, deps.now);
   api.use(kitchenRoutes(kitchen));
   const hub = new LiveHub();

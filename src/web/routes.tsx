@@ -36,6 +36,18 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/serve/ServePage')).ServePage }),
       },
       {
+        path: 'formulas/:id/share',
+        lazy: async () => ({ Component: (await import('./features/share/SharePage')).SharePage }),
+      },
+      {
+        path: 'import',
+        lazy: async () => ({ Component: (await import('./features/share/ImportPage')).ImportPage }),
+      },
+      {
+        path: 'tables',
+        lazy: async () => ({ Component: (await import('./features/share/TablesPart')).TablesPart }),
+      },
+      {
         path: 'batches',
         lazy: async () => ({ Component: (await import('./features/batch/DayPage')).DayPage }),
       },

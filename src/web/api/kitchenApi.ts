@@ -12,6 +12,7 @@ import type {
   FreezeAnswer,
   FreezeRequest,
   Hand,
+  ImportReport,
   LogAnswer,
   MadeRecord,
   MeasureRecord,
@@ -208,6 +209,10 @@ export const kitchenApi = createApi({
       query: (body) => ({ url: 'dressings', method: 'POST', body }),
       invalidatesTags: ['Dressings'],
     }),
+    readDocument: build.mutation<ImportReport, unknown>({
+      query: (body) => ({ url: 'document', method: 'POST', body }),
+      invalidatesTags: ['Shelf', 'Made', 'Ingredients'],
+    }),
     timers: build.query<TimersAnswer, void>({ query: () => 'timers', providesTags: ['Timers'] }),
     startTimer: build.mutation<TimersAnswer, NewTimer>({
       query: (body) => ({ url: 'timers', method: 'POST', body }),
@@ -320,6 +325,7 @@ export const {
   useMoveFormulaMutation,
   useOwnIngredientsQuery,
   usePanelsQuery,
+  useReadDocumentMutation,
   usePantryQuery,
   useSaveCookMutation,
   useSaveIngredientMutation,

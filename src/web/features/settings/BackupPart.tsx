@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import type { ErrorBody } from '#contract';
+import { Link } from 'react-router';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
 
@@ -64,6 +65,20 @@ export function BackupPart() {
           }}
         />
       </div>
+      <p>
+        <Link to="/import" className="text-bottle underline">
+          Bring in a recipe or a document
+        </Link>
+        ,{' '}
+        <Link to="/tables" className="text-bottle underline">
+          tables for a spreadsheet
+        </Link>
+        ,{' '}
+        <a href="/api/document" download className="text-bottle underline">
+          all formulas as one document
+        </a>
+        .
+      </p>
       {done && <p role="status">{done}</p>}
       <Panel
         title="Replace the whole kitchen?"

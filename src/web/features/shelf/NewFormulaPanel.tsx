@@ -45,6 +45,12 @@ export function NewFormulaPanel({
       >
         From the pantry: find the amounts
       </Link>
+      <Link
+        to="/import"
+        className="mt-2 ml-2 inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-bottle hover:bg-mint sm:mt-0"
+      >
+        Bring in a recipe
+      </Link>
       <h3 className="font-name mt-5 mb-1 font-bold">Or start from a style</h3>
       <p className="mb-2 text-sm text-quiet">Invented amounts, to be changed at once.</p>
       <ul className="grid gap-1 sm:grid-cols-2">

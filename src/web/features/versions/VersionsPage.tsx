@@ -95,6 +95,9 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
         <section aria-label="Lineage" className="card p-4">
           <div className="mb-2 flex flex-wrap items-baseline justify-between gap-2">
             <h2 className="font-name text-lg font-bold">Lineage</h2>
+            <Link to={`/formulas/${id}/share`} className="ml-auto text-bottle underline">
+              Share it
+            </Link>
             <Link to={`/side-by-side?formula=${id}`} className="text-bottle underline">
               Taste two side by side
             </Link>

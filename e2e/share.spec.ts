@@ -1,0 +1,154 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './axe';
+import { startDemo } from './demoServer';
+
+const RECIPE = `Fell-side dressing
+Serves 6
+
+Ingredients
+90 ml rapeseed oil
+30 ml cider vinegar
+1,500 mg salt
+2 tbsp cloudberry vinegar
+1 tsp honey
+
+Method
+Stir the salt into the vinegar.
+Add the rest and shake.`;
+
+async function download(
+  page: Page,
+  press: () => Promise<void>,
+): Promise<{ name: string; text: string; path: string }> {
+  const waiting = page.waitForEvent('download');
+  await press();
+  const file = await waiting;
+  const path = await file.path();
+  return { name: file.suggestedFilename(), text: await readFile(path, 'utf8'), path };
+}
+
+test('a pasted recipe becomes a draft: doubts are asked for, the method is kept', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New formula' }).click();
+  await page.getByRole('link', { name: 'Bring in a recipe' }).click();
+  const box = page.getByLabel(/^Paste it/);
+  await box.fill('hello there, this is no recipe.');
+  await expect(page.getByText('No line of it begins with an amount')).toBeVisible();
+  await box.fill('{"half": ');
+  await expect(page.getByRole('alert')).toContainText('not whole');
+  await box.fill(RECIPE);
+  const lines = page.getByTestId('import-lines').getByRole('listitem');
+  await expect(lines).toHaveCount(5);
+  await expect(lines.nth(0)).toContainText('read');
+  await expect(lines.nth(3)).toContainText('not read');
+  await expect(page.getByTestId('import-says')).toContainText('to put right');
+  await expectAccessible(page);
+  // Put right where it stands; a reload loses nothing of what was pasted.
+  await page.reload();
+  await expect(lines).toHaveCount(5);
+  await page.getByLabel('Line: 2 tbsp cloudberry vinegar').fill('2 tbsp sherry vinegar');
+  await page.getByLabel('Line: 1,500 mg salt').fill('1.5 g salt');
+  await expect(page.getByTestId('import-says')).not.toContainText('to put right');
+  await expect(page.getByLabel('Name')).toHaveValue('Fell-side dressing');
+  await page.getByRole('button', { name: 'Make the draft' }).click();
+  await expect(page).toHaveURL(/compose/);
+  await expect(
+    page
+      .getByRole('textbox', { name: 'Name of the formula' })
+      .or(page.getByText('Fell-side dressing'))
+      .first(),
+  ).toBeVisible();
+  const id = /formulas\/([^/]+)/.exec(page.url())![1]!;
+  const record = (await (await page.request.get(`/api/formulas/${id}`)).json()) as {
+    formula: { additions: { note: string; ingredientId: string | null }[] };
+  };
+  expect(record.formula.additions.map(({ ingredientId }) => ingredientId)).toEqual([
+    'rapeseed',
+    'vin_cider5',
+    'salt_table',
+    'vin_sherry7',
+    'honey',
+  ]);
+  expect(record.formula.additions[0]!.note).toContain('Stir the salt into the vinegar.');
+});
+
+test('a formula goes out as text, recipe and table, and comes back', async ({ page }) => {
+  await page.goto('/formulas/walnut-cider/versions');
+  await page.getByRole('link', { name: 'Share it' }).click();
+  await expect(page.getByTestId('plain-text')).toContainText('90 ml Cider vinegar');
+  await expectAccessible(page);
+  const jsonLd = await download(page, () =>
+    page.getByRole('button', { name: 'Save Recipe, JSON-LD' }).click(),
+  );
+  expect(JSON.parse(jsonLd.text)).toMatchObject({ '@type': 'Recipe', name: 'Walnut & cider house' });
+  const table = await download(page, () => page.getByRole('button', { name: 'Save Table, CSV' }).click());
+  expect(table.name).toBe('walnut-cider-house.csv');
+  for (const [text, kind] of [
+    [jsonLd.text, 'JSON-LD'],
+    [`<html><script type="application/ld+json">${jsonLd.text}</script></html>`, 'a page'],
+    [table.text, 'CSV'],
+    [await page.getByTestId('plain-text').innerText(), 'plain text'],
+  ] as const) {
+    await page.goto('/import');
+    await page.getByLabel(/^Paste it/).fill(text);
+    await expect(page.getByTestId('import-lines').getByRole('listitem'), kind).toHaveCount(8);
+    await expect(page.getByTestId('import-says'), kind).not.toContainText('to put right');
+    await page.getByRole('button', { name: 'Clear' }).click();
+  }
+  // A document comes in whole; what is here already is not doubled.
+  const document = await (await page.request.get('/api/document?formula=walnut-cider')).text();
+  await page.getByLabel(/^Paste it/).fill(document);
+  await page.getByRole('button', { name: 'Bring it in' }).click();
+  await expect(page.getByTestId('import-report')).toContainText('1 here already');
+  await page.getByLabel(/^Paste it/).fill('{"ygranaDocument": 99}');
+  await page.getByRole('button', { name: 'Bring it in' }).click();
+  await expect(page.getByRole('alert')).toContainText('newer Ygrana');
+  await page.goto('/tables');
+  for (const [button, column] of [
+    ['Formulas', 'amount'],
+    ['Ingredients', 'gramsPerMl'],
+    ['Batches', 'plannedG'],
+    ['Log', 'what'],
+  ] as const) {
+    const { text } = await download(page, () =>
+      page.getByRole('button', { name: button, exact: true }).click(),
+    );
+    expect(text.split('\r\n')[0]).toContain(column);
+    expect(text.split('\r\n').length).toBeGreaterThan(2);
+    // No cell begins as a formula would.
+    expect(text).not.toMatch(/(^|,)"[=+@\t]/m);
+  }
+});
+
+test('a kitchen is saved, and comes back over another one', async ({ browser }) => {
+  test.setTimeout(120_000);
+  const server = await startDemo();
+  const page = await browser.newPage({ baseURL: server.address });
+  try {
+    await page.goto('/settings');
+    const saved = await download(page, () => page.getByRole('link', { name: 'Save a backup' }).click());
+    expect(saved.name).toMatch(/^kitchen-.*\.ygrana$/);
+    await page.getByLabel('Kitchen').or(page.getByLabel('Name of the kitchen')).first().fill('Another house');
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await expect(page.getByText('Another house').first()).toBeVisible();
+    // A foreign file is refused, and nothing is lost.
+    await page.getByLabel('Backup file').setInputFiles({
+      name: 'holiday.ygrana',
+      mimeType: 'application/gzip',
+      buffer: Buffer.from('no backup'),
+    });
+    await page.getByRole('button', { name: 'Replace it' }).click();
+    await expect(page.getByRole('alert')).toContainText('cannot be unpacked');
+    await page.getByRole('button', { name: 'Leave it as it is' }).click();
+    await expect(page.getByText('Another house').first()).toBeVisible();
+    await page.getByLabel('Backup file').setInputFiles(saved.path);
+    await expect(page.getByRole('heading', { name: 'Replace the whole kitchen?' })).toBeVisible();
+    await page.getByRole('button', { name: 'Replace it' }).click();
+    await expect(page.getByText('Tarn House').first()).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByTestId('shelf-count')).toContainText('10 formulas');
+  } finally {
+    await page.close();
+    await server.stop();
+  }
+});

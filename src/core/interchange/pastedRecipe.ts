@@ -1,0 +1,154 @@
+/**
+ * Free text to a draft: which lines are ingredients, which are headings, which are method. Every line that
+ * is not blank comes out in exactly one place; what is doubtful says so and is asked for.
+ */
+import { readLine, type AdditionLine, type ReadingContext } from '#core/formula';
+import { searchIngredients, type Ingredient } from '#core/ingredient';
+
+export type Confidence = 'sure' | 'check' | 'ask';
+
+export interface PastedLine {
+  /** As it stood there. */
+  readonly source: string;
+  /** From 1. */
+  readonly at: number;
+  readonly line: AdditionLine;
+  readonly confidence: Confidence;
+  /** What it may have meant, best first. */
+  readonly near: readonly Ingredient[];
+}
+
+export interface PastedRecipe {
+  /** Null where nothing looks like a name. */
+  readonly title: string | null;
+  readonly lines: readonly PastedLine[];
+  /** Method and remarks, in order, as they stood. */
+  readonly notes: readonly { readonly at: number; readonly text: string }[];
+  /** Headings that only part the text. */
+  readonly headings: readonly { readonly at: number; readonly text: string }[];
+}
+
+const BULLET = /^\s*(?:[-*•·–‣▪●○]|\[[ x]?\]|☐)\s+/i;
+const NUMBERED = /^\s*(?:step\s*)?\d{1,2}[.)]\s+/i;
+const INGREDIENT_HEADING =
+  /^(?:ingredients?|you(?:'|’)?ll need|you need|shopping list|what you need|zutaten|ingrédients)\b.{0,30}$/i;
+const METHOD_HEADING =
+  /^(?:method|directions?|instructions?|preparation|steps?|how to make(?: it)?|to make|procedure|zubereitung|préparation)\b(?!\s*\d).{0,30}$/i;
+const NOTE_HEADING =
+  /^(?:notes?|tips?|storage|to serve|serving|source|nutrition|equipment|variations?)\b.{0,30}$/i;
+const PART_HEADING = /^(?:for the|for|the)\s+[\w &'’-]{2,40}:?$/i;
+const FACT =
+  /^(?:makes|yields?|serves|servings?|prep(?:aration)?(?: time)?|cook(?:ing)?(?: time)?|total(?: time)?|rest(?:ing)?(?: time)?)\b[:\s]/i;
+/** What a cook is told to do begins with a verb. */
+const VERB =
+  /^(?:add|adjust|allow|beat|blend|blitz|bring|chill|chop|combine|cool|cover|crush|cut|dissolve|drain|dress|drizzle|emulsify|finish|fold|grate|grind|heat|keep|leave|let|mash|measure|mince|mix|peel|place|pour|press|process|pulse|put|reduce|refrigerate|remove|rest|rub|salt|season|serve|shake|simmer|slowly|stir|store|strain|taste|then|thin|toast|toss|trickle|use|wash|whisk|whizz|while|with)\b/i;
+/** The amount stands behind: "olive oil – 90 ml", "honey: 1 tsp", "salt (2 g)". */
+const BEHIND = /^(.{2,60}?)\s*(?:[:–—…]|\.{2,}|\s-\s|\t)\s*((?:~|about |ca\.? )?[\d¼½¾⅓⅔⅛⅜⅝⅞].{0,30})$/i;
+const IN_BRACKETS = /^([^\d(]{2,60}?)\s*\(((?:\d|[¼½¾⅓⅔⅛]).{0,20})\)\s*$/;
+const HAS_AMOUNT =
+  /^(?:~|about |ca\.? |approx\.? |scant |heaped |generous |level )?(?:[\d¼½¾⅓⅔⅛⅜⅝⅞]|an? |one |two |three |four |five |six |half |several |some |a few |juice |zest |pinch|dash|splash|handful|salt|pepper)/i;
+const LONG = 90;
+
+type Where = 'unknown' | 'ingredients' | 'method' | 'notes';
+
+export function readPasted(text: string, context: ReadingContext): PastedRecipe {
+  const lines: PastedLine[] = [];
+  const notes: { at: number; text: string }[] = [];
+  const headings: { at: number; text: string }[] = [];
+  let title: string | null = null;
+  let where: Where = 'unknown';
+  text.split(/\r\n|\r|\n/).forEach((raw, index) => {
+    const at = index + 1;
+    const source = raw.trim();
+    if (source === '') return;
+    const bare = source
+      .replace(/^#+\s*/, '')
+      .replace(/^\*\*(.*)\*\*:?$/, '$1')
+      .replace(/:$/, '')
+      .trim();
+    const heading = headingOf(bare);
+    if (heading) {
+      where = heading;
+      headings.push({ at, text: source });
+      return;
+    }
+    if (PART_HEADING.test(bare) && source.endsWith(':')) {
+      headings.push({ at, text: source });
+      return;
+    }
+    const item = source.replace(BULLET, '').trim();
+    const isStep = NUMBERED.test(item) && !BULLET.test(source);
+    if (where !== 'method' && where !== 'notes' && !isStep && !FACT.test(item)) {
+      const found = ingredientLine(item, source, at, where === 'ingredients', context);
+      if (found) {
+        lines.push(found);
+        return;
+      }
+    }
+    // The first words of all, where they are few and no sentence, are the name.
+    if (
+      title === null &&
+      lines.length === 0 &&
+      notes.length === 0 &&
+      where === 'unknown' &&
+      looksLikeTitle(bare)
+    ) {
+      title = bare;
+      return;
+    }
+    notes.push({ at, text: source });
+  });
+  return { title, lines, notes, headings };
+}
+
+function headingOf(bare: string): Where | null {
+  if (INGREDIENT_HEADING.test(bare)) return 'ingredients';
+  if (METHOD_HEADING.test(bare)) return 'method';
+  return NOTE_HEADING.test(bare) ? 'notes' : null;
+}
+
+const looksLikeTitle = (text: string): boolean =>
+  text.length <= 70 && !/[.!?]$/.test(text) && !VERB.test(text) && !FACT.test(text);
+
+/** Null where it is none: prose, or words that name nothing known outside a list of ingredients. */
+function ingredientLine(
+  item: string,
+  source: string,
+  at: number,
+  inList: boolean,
+  context: ReadingContext,
+): PastedLine | null {
+  const candidate = turned(item);
+  if (candidate.length > LONG && !inList) return null;
+  const line = readLine(plain(candidate), context);
+  const { reading } = line;
+  if (reading.status === 'read') {
+    if (!inList && VERB.test(item) && !HAS_AMOUNT.test(item)) return null;
+    const sure = reading.doubts.length === 0;
+    return { source, at, line, confidence: sure ? 'sure' : 'check', near: [] };
+  }
+  const sentence = VERB.test(item) || /[.!?]$/.test(item) || candidate.length > LONG;
+  if (!inList && (sentence || !HAS_AMOUNT.test(candidate))) return null;
+  if (inList && sentence && !HAS_AMOUNT.test(candidate)) return null;
+  const near = searchIngredients(line.ingredientText || candidate, context.catalogue, 4);
+  return { source, at, line, confidence: 'ask', near };
+}
+
+/** "Olive oil – 90 ml" → "90 ml olive oil". */
+function turned(item: string): string {
+  if (HAS_AMOUNT.test(item)) return item;
+  const found = BEHIND.exec(item) ?? IN_BRACKETS.exec(item);
+  return found ? `${found[2]!.trim()} ${found[1]!.trim()}` : item;
+}
+
+/** Words that say nothing of the amount. */
+const plain = (text: string): string =>
+  text
+    .replace(/^(?:~|about |approx\.? |approximately |ca\.? |roughly )/i, '')
+    .replace(/\s*\((?:optional|about [^)]*|or [^)]*|see [^)]*|\d[^)]*)\)/gi, '')
+    .replace(
+      /,?\s*\b(?:optional|divided|or to taste|plus more (?:to|for) \w+|if (?:liked|needed|using))\b.*$/i,
+      '',
+    )
+    .replace(/\*+/g, '')
+    .trim();

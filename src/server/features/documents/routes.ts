@@ -1,0 +1,36 @@
+import { json, Router } from 'express';
+import { z } from 'zod';
+import { documentJsonSchema, formulaIdSchema, readDocument } from '#contract';
+import { ApiError, parse } from '../../http/apiError';
+import type { DocumentStore } from './store';
+
+export const DOCUMENT_LIMIT = '32mb';
+const querySchema = z.strictObject({ formula: formulaIdSchema.optional() });
+
+/** Documents that others may read and write. Mounted before the small limit of other bodies. */
+export function documentRoutes(store: DocumentStore, onRead: () => void): Router {
+  const router = Router();
+
+  router.get('/document', async (request, response) => {
+    const { formula } = parse(querySchema, request.query, 'Formula id');
+    const document = await store.write(formula ? [formula] : null);
+    if (formula && document.formulas.length === 0)
+      throw new ApiError('not-found', 'This formula is not on the shelf.');
+    response.set('Content-Disposition', 'attachment; filename="ygrana.json"');
+    response.json(document);
+  });
+
+  router.get('/document/schema', (_request, response) => {
+    response.type('application/schema+json').send(JSON.stringify(documentJsonSchema(), null, 2));
+  });
+
+  router.post('/document', json({ limit: DOCUMENT_LIMIT }), async (request, response) => {
+    const reading = readDocument(request.body);
+    if (reading.status === 'refused') throw new ApiError('invalid', reading.message);
+    const report = await store.read(reading.document);
+    onRead();
+    response.status(201).json(report);
+  });
+
+  return router;
+}

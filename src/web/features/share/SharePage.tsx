@@ -1,0 +1,155 @@
+import { useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import type { FormulaId } from '#core/formula';
+import { toCsv, toJsonLd, toMarkdown, toPlainText, type RecipeText } from '#core/interchange';
+import { reckonFormula } from '#core/reckoning';
+import { formatVolume } from '../../format';
+import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
+import { useWorking } from '../../store/useWorking';
+import type { WorkingFormula } from '../../store/workingSlice';
+import { Button } from '../../ui/Button';
+import { FormulaPending, NameTape } from '../../ui/FormulaPage';
+import { FormulaStages } from '../../ui/FormulaStages';
+import { saveText } from './saveText';
+import { additionRows, ADDITION_HEADER } from './tables';
+
+/** A formula out of the kitchen, in forms that others can read. */
+export function SharePage() {
+  const id = useParams().id as FormulaId;
+  const { working, error, retry } = useWorking(id);
+  return working ? (
+    <Share key={id} working={working} />
+  ) : (
+    <FormulaPending error={error} retry={retry} what="the formula" />
+  );
+}
+
+function Share({ working }: { working: WorkingFormula }) {
+  const kitchen = useKitchen();
+  const { settings } = kitchen;
+  const { formula } = working;
+  const [copied, setCopied] = useState<string | null>(null);
+  const reckoning = useMemo(
+    () => reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen)),
+    [formula, kitchen],
+  );
+  const recipe = useMemo((): RecipeText => {
+    const counted = reckoning.additions.filter((entry) => entry.counted);
+    return {
+      name: formula.name,
+      yields: formatVolume(reckoning.totals.mixedVolumeMl, settings),
+      ingredients: counted.map(({ addition, reading }) => {
+        const name = reading.status === 'read' ? reading.ingredient.name : addition.ingredientText;
+        return `${addition.amountText} ${name}${addition.form ? `, ${addition.form}` : ''}`.trim();
+      }),
+      instructions: counted.flatMap(({ addition }) =>
+        addition.note ? addition.note.split('\n').filter(Boolean) : [],
+      ),
+    };
+  }, [reckoning, formula, settings]);
+  const file =
+    formula.name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '') || 'formula';
+  const plain = toPlainText(recipe);
+  const forms = [
+    { name: 'Plain text', says: 'for a message', text: plain, as: `${file}.txt`, type: 'text/plain' },
+    {
+      name: 'Markdown',
+      says: 'for notes',
+      text: toMarkdown(recipe),
+      as: `${file}.md`,
+      type: 'text/markdown',
+    },
+    {
+      ...{ name: 'Recipe, JSON-LD', says: 'schema.org, for other programs' },
+      ...{
+        text: JSON.stringify(toJsonLd(recipe), null, 2),
+        as: `${file}.jsonld`,
+        type: 'application/ld+json',
+      },
+    },
+    {
+      ...{ name: 'Table, CSV', says: 'for a spreadsheet; comes back through Bring in' },
+      ...{
+        text: toCsv([ADDITION_HEADER, ...additionRows(formula, reckoning)]),
+        as: `${file}.csv`,
+        type: 'text/csv',
+      },
+    },
+  ];
+  const copy = (name: string, text: string): void => {
+    void navigator.clipboard.writeText(text).then(
+      () => {
+        setCopied(`${name} is copied.`);
+      },
+      () => {
+        setCopied('This browser does not let a page copy. Save it instead.');
+      },
+    );
+  };
+  return (
+    <div className="grid gap-3">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <NameTape name={formula.name} detail="to others" />
+        <span className="ml-auto">
+          <FormulaStages id={working.id} />
+        </span>
+      </div>
+      <div className="grid gap-3.5 lg:grid-cols-2">
+        <section aria-label="Forms" className="card grid content-start gap-1 p-4">
+          <h2 className="font-name text-lg font-bold">As others can read it</h2>
+          <ul>
+            <li className="flex flex-wrap items-center gap-3 border-t border-rule py-2">
+              <span className="flex-1 basis-56">
+                <strong>Ygrana document</strong> with all versions, lossless
+              </span>
+              <a
+                href={`/api/document?formula=${working.id}`}
+                download={`${file}.ygrana.json`}
+                className="inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-bottle hover:bg-mint"
+              >
+                Save
+              </a>
+            </li>
+            {forms.map(({ name, says, text, as, type }) => (
+              <li key={name} className="flex flex-wrap items-center gap-3 border-t border-rule py-2">
+                <span className="flex-1 basis-56">
+                  <strong>{name}</strong>, {says}
+                </span>
+                <Button
+                  onClick={() => {
+                    saveText(text, as, type);
+                  }}
+                >
+                  Save<span className="sr-only"> {name}</span>
+                </Button>
+                <Button
+                  onClick={() => {
+                    copy(name, text);
+                  }}
+                >
+                  Copy<span className="sr-only"> {name}</span>
+                </Button>
+              </li>
+            ))}
+          </ul>
+          {copied && <p role="status">{copied}</p>}
+          <p className="text-sm text-quiet">
+            As it is composed now. Sheets, labels and the jar strip are printed at{' '}
+            <Link to={`/formulas/${working.id}/batch`} className="underline">
+              Batch
+            </Link>
+            .
+          </p>
+        </section>
+        <section aria-label="As plain text" className="card p-4">
+          <pre className="font-sans whitespace-pre-wrap" data-testid="plain-text">
+            {plain}
+          </pre>
+        </section>
+      </div>
+    </div>
+  );
+}
