@@ -22,8 +22,8 @@ export function useLive(listens: boolean): void {
     const onNews = ({ data }: MessageEvent<string>): void => {
       const news = JSON.parse(data) as News;
       if (news.about === 'everything') {
-        // A backup was restored: what this page shows is of another kitchen.
-        window.location.reload();
+        // A backup was restored: what this page shows may not be there any more.
+        window.location.assign('/');
         return;
       }
       dispatch(

@@ -330,10 +330,10 @@ function LineRow({
         )}
         {reading.status === 'unread' && reading.problem.code === 'unknown-ingredient' && (
           <a
-            href="/pantry?new=label"
+            href="/pantry"
             target="_blank"
             rel="noreferrer"
-            className="block text-sm text-bottle underline"
+            className="flex min-h-8 items-center text-sm text-bottle underline"
           >
             Enter it in the pantry as new
           </a>
