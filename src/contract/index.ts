@@ -112,3 +112,14 @@ export {
   type ImportReport,
   type KitchenDocument,
 } from './document';
+export {
+  EMPTY_PLAN,
+  planContentSchema,
+  putPlanSchema,
+  type PlanContent,
+  type PlanDish,
+  type PlanJob,
+  type PlanRecord,
+  type PlanService,
+  type PutPlan,
+} from './plan';

@@ -44,6 +44,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/share/ImportPage')).ImportPage }),
       },
       {
+        path: 'plan',
+        lazy: async () => ({ Component: (await import('./features/plan/PlanPage')).PlanPage }),
+      },
+      {
         path: 'tables',
         lazy: async () => ({ Component: (await import('./features/share/TablesPart')).TablesPart }),
       },

@@ -29,3 +29,6 @@ export {
   type Moment,
   type Timing,
 } from './whenToDress';
+export { conflictsOf, slackOf, waysOut, type Conflict, type Shortenable, type WayOut } from './conflicts';
+export { scheduleBackwards, type Crew, type Placed, type Schedule, type Task } from './schedule';
+export { dayTasks, type DayTask, type PlannedDish, type PlannedService, type SideJob } from './dayTasks';

@@ -30,6 +30,7 @@ export const TABLES = [
   'batches',
   'batch_events',
   'dressings',
+  'plans',
   'timers',
 ] as const;
 export type TableName = (typeof TABLES)[number];

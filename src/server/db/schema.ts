@@ -21,6 +21,7 @@ import type {
   NewPanel,
   OwnIngredient,
   PantryEntry,
+  PlanContent,
   Settings,
   Shelf,
   TrialBatch,
@@ -217,6 +218,14 @@ export const batchEvents = pgTable(
   },
   (table) => [index('events_of_batch').on(table.batchId)],
 );
+
+/** The plan of a day, kept whole. */
+export const plans = pgTable('plans', {
+  day: text('day').primaryKey(),
+  revision: integer('revision').notNull(),
+  content: jsonb('content').$type<PlanContent>().notNull(),
+  updatedAt: moment('updated_at').notNull(),
+});
 
 /** What dishes really took. */
 export const dressings = pgTable('dressings', {

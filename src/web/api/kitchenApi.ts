@@ -29,6 +29,8 @@ import type {
   OwnIngredient,
   PanelRecord,
   PantryEntry,
+  PlanRecord,
+  PutPlan,
   ScaleClaim,
   SessionState,
   Settings,
@@ -72,6 +74,7 @@ export const kitchenApi = createApi({
     'Panels',
     'Batches',
     'Dressings',
+    'Plans',
     'Session',
   ],
   endpoints: (build) => ({
@@ -97,6 +100,7 @@ export const kitchenApi = createApi({
               'Panels',
               'Batches',
               'Dressings',
+              'Plans',
             ]
           : [],
     }),
@@ -213,6 +217,23 @@ export const kitchenApi = createApi({
       query: (body) => ({ url: 'document', method: 'POST', body }),
       invalidatesTags: ['Shelf', 'Made', 'Ingredients'],
     }),
+    plan: build.query<PlanRecord, string>({ query: (day) => `plans/${day}`, providesTags: ['Plans'] }),
+    planDays: build.query<string[], void>({ query: () => 'plans', providesTags: ['Plans'] }),
+    savePlan: build.mutation<PlanRecord, PutPlan>({
+      query: (body) => ({ url: `plans/${body.day}`, method: 'PUT', body }),
+      // Shown at once; what another device has meanwhile is said, and fetched.
+      async onQueryStarted({ day, revision, content }, { dispatch, queryFulfilled }) {
+        const shown = dispatch(
+          kitchenApi.util.updateQueryData('plan', day, () => ({ day, revision: revision + 1, content })),
+        );
+        try {
+          await queryFulfilled;
+        } catch {
+          shown.undo();
+          dispatch(kitchenApi.util.invalidateTags(['Plans']));
+        }
+      },
+    }),
     timers: build.query<TimersAnswer, void>({ query: () => 'timers', providesTags: ['Timers'] }),
     startTimer: build.mutation<TimersAnswer, NewTimer>({
       query: (body) => ({ url: 'timers', method: 'POST', body }),
@@ -325,6 +346,9 @@ export const {
   useMoveFormulaMutation,
   useOwnIngredientsQuery,
   usePanelsQuery,
+  usePlanDaysQuery,
+  usePlanQuery,
+  useSavePlanMutation,
   useReadDocumentMutation,
   usePantryQuery,
   useSaveCookMutation,

@@ -11,6 +11,7 @@ const PLACES = [
   { to: '/batches', label: 'Batches' },
   { to: '/log', label: 'Log' },
   { to: '/measures', label: 'My measures' },
+  { to: '/plan', label: 'Service plan' },
   { to: '/settings', label: 'Settings' },
 ] as const;
 

@@ -1,6 +1,6 @@
 import { Router } from 'express';
-import { newDressingSchema } from '#contract';
-import { parse } from '../../http/apiError';
+import { daySchema, newDressingSchema, putPlanSchema } from '#contract';
+import { ApiError, parse } from '../../http/apiError';
 import type { ServiceStore } from './store';
 
 export function serviceRoutes(store: ServiceStore): Router {
@@ -8,6 +8,21 @@ export function serviceRoutes(store: ServiceStore): Router {
 
   router.get('/dressings', async (_request, response) => {
     response.json(await store.dressings());
+  });
+
+  router.get('/plans', async (_request, response) => {
+    response.json(await store.days());
+  });
+
+  router.get('/plans/:day', async (request, response) => {
+    response.json(await store.plan(parse(daySchema, request.params.day, 'Day')));
+  });
+
+  router.put('/plans/:day', async (request, response) => {
+    const plan = await store.savePlan(parse(putPlanSchema, request.body, 'Plan'));
+    if (!plan)
+      throw new ApiError('conflict', 'Somebody else changed this day meanwhile. Look at it as it is now.');
+    response.json(plan);
   });
 
   router.post('/dressings', async (request, response) => {

@@ -1,7 +1,7 @@
 import { desc, eq } from 'drizzle-orm';
-import type { DressingRecord, NewDressing } from '#contract';
+import { EMPTY_PLAN, type DressingRecord, type NewDressing, type PlanRecord, type PutPlan } from '#contract';
 import type { Database } from '../../db/client';
-import { dressings } from '../../db/schema';
+import { dressings, plans } from '../../db/schema';
 
 const MOST_AT_ONCE = 500;
 const iso = (value: string): string => new Date(value).toISOString();
@@ -21,6 +21,30 @@ export class ServiceStore {
       .orderBy(desc(dressings.createdAt))
       .limit(MOST_AT_ONCE);
     return rows.map(({ id, content, createdAt }) => ({ id, ...content, at: iso(createdAt) }));
+  }
+
+  async plan(day: string): Promise<PlanRecord> {
+    const [row] = await this.db.select().from(plans).where(eq(plans.day, day));
+    return { day, revision: row?.revision ?? 0, content: row?.content ?? EMPTY_PLAN };
+  }
+
+  /** Days that have services, the next first. */
+  async days(): Promise<string[]> {
+    const rows = await this.db.select().from(plans).orderBy(plans.day);
+    return rows.filter(({ content }) => content.services.length > 0).map(({ day }) => day);
+  }
+
+  /** Null where somebody else has changed it meanwhile. */
+  savePlan({ day, revision, content }: PutPlan): Promise<PlanRecord | null> {
+    const updatedAt = this.now().toISOString();
+    return this.db.transaction(async (tx) => {
+      const [row] = await tx.select().from(plans).where(eq(plans.day, day)).for('update');
+      if ((row?.revision ?? 0) !== revision) return null;
+      const values = { day, revision: revision + 1, content, updatedAt };
+      if (row) await tx.update(plans).set(values).where(eq(plans.day, day));
+      else await tx.insert(plans).values(values);
+      return { day, revision: revision + 1, content };
+    });
   }
 
   /** The same entry sent again is no second one. */

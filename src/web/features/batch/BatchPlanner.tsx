@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { daySchema, type VersionRecord } from '#contract';
 import { loadMaking, sayBatchProblem, snapshotOf, type BatchPlan, type BatchRequest } from '#core/batch';
 import type { VersionState } from '#core/trial';
@@ -16,7 +16,7 @@ import { LoadsAside } from './LoadsAside';
 import { PlanFields } from './PlanFields';
 import { PlanTable } from './PlanTable';
 import { PullTable } from './PullTable';
-import { today } from './today';
+import { today } from '../../day';
 import { useBatchPlan } from './useBatchPlan';
 
 interface PlannerProps {
@@ -122,7 +122,8 @@ function TakeOn({ working, version, draft, unread, toTaste, state, plan, request
   const { settings, pantry } = useKitchen();
   const navigate = useNavigate();
   const [begin, beginning] = useBeginBatchMutation();
-  const [day, setDay] = useState(today);
+  const [search] = useSearchParams();
+  const [day, setDay] = useState(() => search.get('day') ?? today());
   // One id for the try: sent again after a failure it is the same batch.
   const id = useRef(newId());
   const dayFits = daySchema.safeParse(day).success;

@@ -13,7 +13,7 @@ import { Orders } from './Orders';
 import { pullSheetOf, keepUntilOf } from './papers';
 import { PullTable } from './PullTable';
 import { pullOfBatches } from './stock';
-import { sayDay, today } from './today';
+import { sayDay, today } from '../../day';
 import { usePaper } from './usePaper';
 
 /** The batches of a day beside each other, with one pull list for all of them. */

@@ -8,7 +8,7 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { labelOf, pullSheetOf, sheetOf } from './papers';
 import { pullOfBatches } from './stock';
-import { sayDay } from './today';
+import { sayDay } from '../../day';
 import { usePaper } from './usePaper';
 
 /** Sheet, labels and pull list as PDF: at the batch, or before it. */

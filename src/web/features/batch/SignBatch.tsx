@@ -6,7 +6,7 @@ import { useCookHere } from '../../store/useCook';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { keepUntilOf } from './papers';
-import { sayDay } from './today';
+import { sayDay } from '../../day';
 import { useSay } from './useSay';
 
 /** Verdict, use by, and who records it. A record that is signed is only ever added to. */

@@ -8,7 +8,7 @@ import { sayDeed, type Step } from '#core/trial';
 import type { Vessel } from '#core/vessel';
 import { formatAmount, formatMass, formatMoment, formatMoney, formatVolume } from '../../format';
 import { sayNeeded, sayShort } from './PullTable';
-import { sayDay, today } from './today';
+import { sayDay, today } from '../../day';
 
 interface Around {
   readonly batch: BatchRecord;

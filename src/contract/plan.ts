@@ -1,0 +1,70 @@
+/** The plan of a day: services, dishes, side jobs, and what is ticked off. */
+import { z } from 'zod';
+import { DISH_KINDS, DRESSED, MOMENTS } from '#core/service';
+import { daySchema } from './batch';
+import { formulaIdSchema, nameSchema } from './formula';
+
+const idSchema = z.string().regex(/^[\w-]{1,40}$/);
+/** Minutes from midnight. */
+const minuteSchema = z
+  .int()
+  .min(0)
+  .max(24 * 60 - 1);
+const taskIdSchema = z.string().min(1).max(140);
+
+export const dishSchema = z.strictObject({
+  id: idSchema,
+  formulaId: formulaIdSchema,
+  version: z.int().min(1).nullable(),
+  kind: z.enum(DISH_KINDS),
+  dressed: z.enum(DRESSED),
+  servingG: z.number().gt(0, 'more than nothing').max(5000),
+  moment: z.enum(MOMENTS),
+  /** Made that day; else it stands in the fridge. */
+  fresh: z.boolean(),
+});
+export const serviceSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  at: minuteSchema,
+  covers: z.int().min(1, 'at least one').max(5000),
+  dishes: z.array(dishSchema).max(30),
+});
+export const jobSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  minutes: z.int().min(1, 'at least one').max(2880),
+  handsOn: z.boolean(),
+  tool: z.string().trim().min(1).max(60).nullable(),
+  serviceId: idSchema,
+  beforeMinutes: z.int().min(0).max(2880),
+});
+export const planContentSchema = z.strictObject({
+  cooks: z.int().min(1, 'at least one').max(20),
+  /** Nobody is there before, minutes from midnight. */
+  from: minuteSchema,
+  services: z.array(serviceSchema).max(20),
+  jobs: z.array(jobSchema).max(100),
+  /** When a task was ended, by its id. */
+  done: z.record(taskIdSchema, z.iso.datetime()),
+  /** Where a cook has put a task, minutes from midnight. */
+  moved: z.record(taskIdSchema, z.number().min(-1440).max(2880)),
+});
+export type PlanContent = z.infer<typeof planContentSchema>;
+export type PlanService = z.infer<typeof serviceSchema>;
+export type PlanDish = z.infer<typeof dishSchema>;
+export type PlanJob = z.infer<typeof jobSchema>;
+
+export const putPlanSchema = z.strictObject({
+  day: daySchema,
+  /** The one that was seen; 0: none yet. */
+  revision: z.int().min(0),
+  content: planContentSchema,
+});
+export type PutPlan = z.infer<typeof putPlanSchema>;
+export interface PlanRecord {
+  readonly day: string;
+  readonly revision: number;
+  readonly content: PlanContent;
+}
+export const EMPTY_PLAN: PlanContent = { cooks: 1, from: 420, services: [], jobs: [], done: {}, moved: {} };

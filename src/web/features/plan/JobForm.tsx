@@ -1,0 +1,118 @@
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import type { PlanContent } from '#contract';
+import { newId } from '../../store/device';
+import { Button, IconButton } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+
+/** What a kitchen does beside: estimates to start from. */
+const USUAL = [
+  { name: 'Boil potatoes', minutes: 30, handsOn: false },
+  { name: 'Roast beets under cover', minutes: 75, handsOn: false },
+  { name: 'Sweat onions under cover', minutes: 20, handsOn: false },
+  { name: 'Steam beans', minutes: 10, handsOn: false },
+  { name: 'Soak beans overnight', minutes: 600, handsOn: false },
+  { name: 'Wash and spin leaves', minutes: 15, handsOn: true },
+] as const;
+
+/** Side jobs: work or waiting that has to be over before a service. */
+export function JobForm({
+  content,
+  onChange,
+}: {
+  content: PlanContent;
+  onChange: (jobs: PlanContent['jobs']) => void;
+}) {
+  const { services, jobs } = content;
+  const [name, setName] = useState('');
+  const [minutes, setMinutes] = useState('30');
+  const [handsOn, setHandsOn] = useState(false);
+  const [serviceId, setServiceId] = useState('');
+  const service = services.find(({ id }) => id === serviceId) ?? services[0];
+  const count = Number(minutes);
+  const fits = minutes.trim() !== '' && Number.isInteger(count) && count >= 1 && count <= 2880;
+  if (!service) return null;
+  return (
+    <section aria-label="Side jobs" className="card grid grid-cols-1 content-start gap-2 p-4">
+      <h2 className="font-name text-lg font-bold">Side jobs</h2>
+      <ul data-testid="jobs">
+        {jobs.map((job) => (
+          <li key={job.id} className="flex items-center gap-3 border-t border-rule py-1">
+            <span className="flex-1">
+              {job.name}, {job.minutes} min {job.handsOn ? 'of work' : 'of waiting'}
+            </span>
+            <IconButton
+              label={`Without ${job.name}`}
+              onClick={() => {
+                onChange(jobs.filter(({ id }) => id !== job.id));
+              }}
+            >
+              <X size={16} aria-hidden />
+            </IconButton>
+          </li>
+        ))}
+      </ul>
+      <div className="flex flex-wrap gap-1">
+        {USUAL.map((job) => (
+          <Button
+            key={job.name}
+            className="text-sm"
+            onClick={() => {
+              setName(job.name);
+              setMinutes(String(job.minutes));
+              setHandsOn(job.handsOn);
+            }}
+          >
+            {job.name}
+          </Button>
+        ))}
+      </div>
+      <form
+        className="flex flex-wrap items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!fits || name.trim() === '') return;
+          onChange([
+            ...jobs,
+            {
+              ...{ id: newId(), name: name.trim(), minutes: count, handsOn, tool: null },
+              ...{ serviceId: service.id, beforeMinutes: 15 },
+            },
+          ]);
+          setName('');
+        }}
+      >
+        <Field label="Job" maxLength={120} value={name} onText={setName} className="flex-1 basis-40" />
+        <Field
+          label="Minutes"
+          inputMode="numeric"
+          value={minutes}
+          onText={setMinutes}
+          problem={fits ? null : '1 to 2880.'}
+          className="w-24"
+        />
+        <Choice
+          label="Work or waiting"
+          value={handsOn ? 'work' : 'waiting'}
+          options={[
+            { value: 'waiting', label: 'waiting' },
+            { value: 'work', label: 'work' },
+          ]}
+          onChange={(value) => {
+            setHandsOn(value === 'work');
+          }}
+        />
+        <Choice
+          label="Before which service"
+          value={service.id}
+          options={services.map(({ id, name: title }) => ({ value: id, label: `before ${title}` }))}
+          onChange={setServiceId}
+        />
+        <Button type="submit" disabled={!fits || name.trim() === ''}>
+          Add the job
+        </Button>
+      </form>
+    </section>
+  );
+}

@@ -1,0 +1,191 @@
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import type { PlanContent, PlanDish, PlanService, ShelfRecord } from '#contract';
+import { DISH_KINDS, DISHES, DRESSED, MOMENT_WORDS, MOMENTS, TIMING } from '#core/service';
+import { newId } from '../../store/device';
+import { Button, IconButton } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { readTime, sayTime } from './clock';
+
+interface ServiceFormProps {
+  readonly content: PlanContent;
+  readonly shelf: readonly ShelfRecord[];
+  readonly onChange: (services: PlanContent['services']) => void;
+}
+
+/** Services of the day, each with what is dressed at it. */
+export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
+  const [name, setName] = useState('Lunch');
+  const [time, setTime] = useState('12:00');
+  const [covers, setCovers] = useState('40');
+  const at = readTime(time);
+  const count = Number(covers);
+  const countFits = covers.trim() !== '' && Number.isInteger(count) && count >= 1 && count <= 5000;
+  const change = (id: string, patch: Partial<PlanService>): void => {
+    onChange(content.services.map((service) => (service.id === id ? { ...service, ...patch } : service)));
+  };
+  return (
+    <section aria-label="Services" className="card grid grid-cols-1 content-start gap-3 p-4">
+      <h2 className="font-name text-lg font-bold">Services</h2>
+      {content.services.map((service) => (
+        <div key={service.id} className="grid gap-2 border-t border-rule pt-2" data-testid="service">
+          <div className="flex items-center gap-3">
+            <strong className="flex-1">
+              {service.name}, {sayTime(service.at * 60)}, {service.covers} covers
+            </strong>
+            <IconButton
+              label={`Without ${service.name}`}
+              onClick={() => {
+                onChange(content.services.filter(({ id }) => id !== service.id));
+              }}
+            >
+              <X size={16} aria-hidden />
+            </IconButton>
+          </div>
+          {service.dishes.map((dish) => (
+            <DishRow
+              key={dish.id}
+              dish={dish}
+              name={shelf.find(({ id }) => id === dish.formulaId)?.formula.name ?? 'a dressing that is gone'}
+              onChange={(next) => {
+                change(service.id, {
+                  dishes: next
+                    ? service.dishes.map((one) => (one.id === dish.id ? next : one))
+                    : service.dishes.filter((one) => one.id !== dish.id),
+                });
+              }}
+            />
+          ))}
+          <AddDish
+            shelf={shelf}
+            onAdd={(dish) => {
+              change(service.id, { dishes: [...service.dishes, dish] });
+            }}
+          />
+        </div>
+      ))}
+      <form
+        className="flex flex-wrap items-end gap-3 border-t border-rule pt-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (at === null || !countFits || name.trim() === '') return;
+          onChange([...content.services, { id: newId(), name: name.trim(), at, covers: count, dishes: [] }]);
+        }}
+      >
+        <Field label="Service" maxLength={120} value={name} onText={setName} className="w-36" />
+        <Field
+          label="At"
+          value={time}
+          onText={setTime}
+          problem={at === null ? 'Such as 12:30.' : null}
+          className="w-24"
+        />
+        <Field
+          label="Covers"
+          inputMode="numeric"
+          value={covers}
+          onText={setCovers}
+          problem={countFits ? null : 'How many?'}
+          className="w-24"
+        />
+        <Button type="submit" disabled={at === null || !countFits || name.trim() === ''}>
+          Add the service
+        </Button>
+      </form>
+    </section>
+  );
+}
+
+function DishRow({
+  dish,
+  name,
+  onChange,
+}: {
+  dish: PlanDish;
+  name: string;
+  onChange: (next: PlanDish | null) => void;
+}) {
+  return (
+    <div className="grid gap-1 rounded-md border border-rule p-2 text-sm">
+      <div className="flex items-center gap-2">
+        <span className="flex-1">
+          <strong>{name}</strong> on {DISHES[dish.kind].name.toLowerCase()}, {dish.dressed}, {dish.servingG} g
+          each
+        </span>
+        <IconButton
+          label={`Without ${name}`}
+          onClick={() => {
+            onChange(null);
+          }}
+        >
+          <X size={16} aria-hidden />
+        </IconButton>
+      </div>
+      <div className="flex flex-wrap gap-2">
+        <Choice
+          label={`When ${name} goes on`}
+          value={dish.moment}
+          options={MOMENTS.map((value) => ({ value, label: MOMENT_WORDS[value] }))}
+          onChange={(moment) => {
+            onChange({ ...dish, moment });
+          }}
+        />
+        <Choice
+          label={`Where ${name} comes from`}
+          value={dish.fresh ? 'fresh' : 'fridge'}
+          options={[
+            { value: 'fresh', label: 'made that day' },
+            { value: 'fridge', label: 'from the fridge' },
+          ]}
+          onChange={(value) => {
+            onChange({ ...dish, fresh: value === 'fresh' });
+          }}
+        />
+      </div>
+    </div>
+  );
+}
+
+function AddDish({ shelf, onAdd }: { shelf: readonly ShelfRecord[]; onAdd: (dish: PlanDish) => void }) {
+  const dressings = shelf.filter((record) => record.shelf === 'shelf');
+  const [formulaId, setFormulaId] = useState('');
+  const [kind, setKind] = useState<PlanDish['kind']>('tender-leaves');
+  const [dressed, setDressed] = useState<PlanDish['dressed']>('normally');
+  const chosen = dressings.find(({ id }) => id === formulaId) ?? dressings[0];
+  if (!chosen) return <p className="text-quiet">There is no dressing on the shelf yet.</p>;
+  return (
+    <div className="flex flex-wrap gap-2">
+      <Choice
+        label="Dressing"
+        value={chosen.id as string}
+        options={dressings.map(({ id, formula }) => ({ value: id as string, label: formula.name }))}
+        onChange={setFormulaId}
+        className="max-w-52"
+      />
+      <Choice
+        label="On what"
+        value={kind}
+        options={DISH_KINDS.map((value) => ({ value, label: DISHES[value].name }))}
+        onChange={setKind}
+        className="max-w-48"
+      />
+      <Choice
+        label="How well dressed"
+        value={dressed}
+        options={DRESSED.map((value) => ({ value, label: value }))}
+        onChange={setDressed}
+      />
+      <Button
+        onClick={() => {
+          onAdd({
+            ...{ id: newId(), formulaId: chosen.id, version: null, kind, dressed },
+            ...{ servingG: DISHES[kind].servingG, moment: TIMING[kind].best, fresh: true },
+          });
+        }}
+      >
+        Add the dish
+      </Button>
+    </div>
+  );
+}

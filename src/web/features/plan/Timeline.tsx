@@ -1,0 +1,129 @@
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { DayPlan } from './usePlan';
+import { sayTime } from './clock';
+
+interface TimelineProps {
+  readonly placed: DayPlan['placed'];
+  readonly cooks: number;
+  readonly moved: Readonly<Record<string, number>>;
+  readonly nowS: number;
+  /** Null: back to where the plan would have it. */
+  readonly onMove: (taskId: string, minutes: number | null) => void;
+}
+
+const STEP_MIN = 5;
+const LANE_PX = 34;
+
+/** The day as bars: a lane for each pair of hands, one for what only takes time. Drag or arrow keys move a bar. */
+export function Timeline({ placed, cooks, moved, nowS, onMove }: TimelineProps) {
+  const box = useRef<HTMLDivElement>(null);
+  const [dragging, setDragging] = useState<{ id: string; fromX: number; byMin: number } | null>(null);
+  const from = Math.floor(Math.min(...placed.map(({ startS }) => startS)) / 1800) * 1800;
+  const to = Math.ceil(Math.max(...placed.map(({ endS }) => endS)) / 1800) * 1800;
+  const span = Math.max(1800, to - from);
+  const left = (seconds: number): string => `${((seconds - from) / span) * 100}%`;
+  const every = span > 8 * 3600 ? 7200 : span > 3 * 3600 ? 3600 : 1800;
+  const hours = Array.from(
+    { length: Math.floor(span / every) + 1 },
+    (_, i) => Math.ceil(from / every) * every + i * every,
+  ).filter((s) => s <= to);
+  const { waitingLane, waitingLanes } = waitingOf(placed);
+  const laneOf = ({ cook, task }: TimelineProps['placed'][number]): number =>
+    cook ?? cooks + (waitingLane.get(task.id) ?? 0);
+  const lanes = cooks + waitingLanes;
+  const key = (event: KeyboardEvent, id: string, startS: number): void => {
+    const by = event.key === 'ArrowLeft' ? -STEP_MIN : event.key === 'ArrowRight' ? STEP_MIN : null;
+    if (by !== null) {
+      event.preventDefault();
+      onMove(id, Math.round(startS / 60 / STEP_MIN) * STEP_MIN + by);
+    } else if (event.key === 'Delete' || event.key === 'Backspace') onMove(id, null);
+  };
+  const minutesOf = (event: PointerEvent, fromX: number): number => {
+    const width = box.current?.clientWidth ?? 1;
+    return Math.round((((event.clientX - fromX) / width) * span) / 60 / STEP_MIN) * STEP_MIN;
+  };
+  return (
+    <div className="overflow-x-auto pb-1">
+      <div
+        ref={box}
+        className="relative min-w-[640px]"
+        style={{ height: lanes * LANE_PX + 22 }}
+        data-testid="timeline"
+      >
+        {hours.map((s) => (
+          <span
+            key={s}
+            className="absolute top-0 bottom-0 border-l border-rule pl-1 text-2xs text-quiet"
+            style={{ left: left(s) }}
+          >
+            {sayTime(s)}
+          </span>
+        ))}
+        {nowS > from && nowS < to && (
+          <span
+            aria-hidden
+            className="absolute top-0 bottom-0 border-l-2 border-acid"
+            style={{ left: left(nowS) }}
+          />
+        )}
+        {placed.map((one) => {
+          const { task, startS, endS } = one;
+          const shift = dragging?.id === task.id ? dragging.byMin * 60 : 0;
+          const pinned = moved[task.id] !== undefined;
+          return (
+            <button
+              key={task.id}
+              type="button"
+              title={`${task.name}, ${sayTime(startS)} to ${sayTime(endS)}`}
+              aria-label={`${task.name}, ${sayTime(startS)} to ${sayTime(endS)}${pinned ? ', put there by hand; Delete lets it go' : ''}. Arrow keys move it.`}
+              className={`absolute touch-none overflow-hidden rounded border px-1 text-left text-2xs leading-tight whitespace-nowrap ${
+                task.handsOn ? 'border-bottle bg-bottle text-white' : 'border-edge bg-tape-soft text-ink'
+              } ${pinned ? 'outline-2 outline-acid' : ''}`}
+              style={{
+                left: left(startS + shift),
+                width: `max(24px, ${(task.seconds / span) * 100}%)`,
+                top: 20 + laneOf(one) * LANE_PX,
+                height: LANE_PX - 6,
+              }}
+              onKeyDown={(event) => {
+                key(event, task.id, startS);
+              }}
+              onPointerDown={(event) => {
+                event.currentTarget.setPointerCapture(event.pointerId);
+                setDragging({ id: task.id, fromX: event.clientX, byMin: 0 });
+              }}
+              onPointerMove={(event) => {
+                if (dragging?.id === task.id)
+                  setDragging({ ...dragging, byMin: minutesOf(event, dragging.fromX) });
+              }}
+              onPointerUp={(event) => {
+                const by = dragging?.id === task.id ? minutesOf(event, dragging.fromX) : 0;
+                setDragging(null);
+                if (by !== 0) onMove(task.id, Math.round(startS / 60) + by);
+              }}
+              onPointerCancel={() => {
+                setDragging(null);
+              }}
+            >
+              {task.name}
+            </button>
+          );
+        })}
+      </div>
+    </div>
+  );
+}
+
+/** What waits at the same time lies under each other. */
+function waitingOf(placed: TimelineProps['placed']) {
+  const ends: number[] = [];
+  const waitingLane = new Map<string, number>();
+  for (const { task, startS, endS, cook } of placed) {
+    if (cook !== null) continue;
+    const free = ends.findIndex((end) => end <= startS);
+    const lane = free < 0 ? ends.length : free;
+    ends[lane] = endS;
+    waitingLane.set(task.id, lane);
+  }
+  return { waitingLane, waitingLanes: ends.length };
+}
