@@ -18,9 +18,9 @@ test('a lunch is planned backwards, moved, ticked off, and goes out as a calenda
   await page.getByRole('button', { name: 'Add the dish' }).click();
   const list = page.getByTestId('to-do').getByRole('listitem');
   await expect(list.filter({ hasText: 'weigh out' })).toBeVisible();
-  // Half an hour to drink it, and eight minutes for the other half: dressed at 11:14.
+  // Half an hour to drink it, and eight minutes for the other half: shaken and dressed from 11:13.
   await expect(list.filter({ hasText: 'the other half' })).toContainText('11:52');
-  await expect(list.filter({ hasText: ': dress' })).toContainText('11:14');
+  await expect(list.filter({ hasText: ': shake and dress' })).toContainText('11:13');
   await expect(page.getByTestId('plan-sum')).toContainText('of waiting');
   await page.getByRole('button', { name: 'Boil potatoes' }).click();
   await page.getByLabel(/^Minutes/).fill('0');

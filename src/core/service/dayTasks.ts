@@ -101,9 +101,13 @@ function tasksOf(
       handsOn: false,
     });
   }
-  chain.push({ step: 'shake', name: 'shake', seconds: SHAKE_S, handsOn: true });
   const { firstS, lastMl } = dressingTimes(dish.kind, 1, dish.moment);
-  chain.push({ step: 'dress', name: 'dress', seconds: dressS(dish.covers), handsOn: true });
+  chain.push({
+    step: 'dress',
+    name: 'shake and dress',
+    seconds: SHAKE_S + dressS(dish.covers),
+    handsOn: true,
+  });
   if (firstS > 0) chain.push({ step: 'drink', name: 'drinks its dressing', seconds: firstS, handsOn: false });
   if (lastMl > 0)
     chain.push({

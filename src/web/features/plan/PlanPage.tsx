@@ -68,8 +68,10 @@ function Day({ day, revision, content, onDay }: DayProps) {
   const [before, setBefore] = useState<readonly PlanContent[]>([]);
   const [problem, setProblem] = useState<string | null>(null);
   const [dayText, setDayText] = useState(day);
-  const change = (patch: Partial<PlanContent>, remember = true): void => {
+  const change = (patch: Partial<PlanContent>): void => {
     const next = { ...content, ...patch };
+    // Leaving a field as it was is no change, and nothing to undo.
+    if (JSON.stringify(next) === JSON.stringify(content)) return;
     const checked = planContentSchema.safeParse(next);
     if (!checked.success) {
       const [issue] = checked.error.issues;
@@ -77,7 +79,7 @@ function Day({ day, revision, content, onDay }: DayProps) {
       return;
     }
     setProblem(null);
-    if (remember) setBefore([...before.slice(-30), content]);
+    setBefore([...before.slice(-30), content]);
     void save({ day, revision, content: checked.data });
   };
   const undo = (): void => {

@@ -13,6 +13,8 @@ interface TimelineProps {
 
 const STEP_MIN = 5;
 const LANE_PX = 34;
+const LEAST_BAR_PX = 26;
+const MOST_WIDE_PX = 6000;
 
 /** The day as bars: a lane for each pair of hands, one for what only takes time. Drag or arrow keys move a bar. */
 export function Timeline({ placed, cooks, moved, nowS, onMove }: TimelineProps) {
@@ -31,6 +33,9 @@ export function Timeline({ placed, cooks, moved, nowS, onMove }: TimelineProps) 
   const laneOf = ({ cook, task }: TimelineProps['placed'][number]): number =>
     cook ?? cooks + (waitingLane.get(task.id) ?? 0);
   const lanes = cooks + waitingLanes;
+  // The shortest bar is still one that a finger can take.
+  const shortest = Math.max(60, Math.min(...placed.map(({ task }) => task.seconds)));
+  const wide = Math.min(MOST_WIDE_PX, Math.ceil((span / shortest) * LEAST_BAR_PX));
   const key = (event: KeyboardEvent, id: string, startS: number): void => {
     const by = event.key === 'ArrowLeft' ? -STEP_MIN : event.key === 'ArrowRight' ? STEP_MIN : null;
     if (by !== null) {
@@ -47,7 +52,7 @@ export function Timeline({ placed, cooks, moved, nowS, onMove }: TimelineProps) 
       <div
         ref={box}
         className="relative min-w-[640px]"
-        style={{ height: lanes * LANE_PX + 22 }}
+        style={{ height: lanes * LANE_PX + 22, width: `max(100%, ${wide}px)` }}
         data-testid="timeline"
       >
         {hours.map((s) => (
