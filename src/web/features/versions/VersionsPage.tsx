@@ -119,7 +119,7 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
                   key={row.version.number}
                   row={row}
                   standings={(jars ?? [])
-                    .filter((jar) => jar.version === row.version.number)
+                    .filter((jar) => jar.version === row.version.number && jar.batch?.role !== 'load')
                     .map((jar) => standingOf(jar.events))}
                   isBase={row.version.number === baseVersion?.number}
                   onCompare={() => {
