@@ -124,6 +124,7 @@ const VIEWS = [
       await page.keyboard.press('t');
       await weigh(page, 1120);
       await page.waitForTimeout(1500);
+      await page.evaluate(() => window.scrollTo(0, 0));
     },
   },
   {

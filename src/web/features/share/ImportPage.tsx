@@ -287,7 +287,7 @@ function LineRow({
   return (
     <li className="grid gap-x-4 gap-y-1 border-t border-rule py-2 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <input
-        className="field"
+        className="field self-start"
         aria-label={`Line: ${line.source}`}
         maxLength={400}
         value={text}
