@@ -85,14 +85,3 @@ function largest(least: number, most: number, good: (value: number) => boolean):
   }
   return low;
 }
-
-/** The temperature of what is mixed, °C: by heat, oil holding less than water. */
-export function mixedC(
-  parts: readonly { readonly massG: number; readonly waterShare: number; readonly temperatureC: number }[],
-): number {
-  // 4.18 kJ/(kg K) for water, 2.0 for oil and dry things: handbook values as recalled.
-  const heat = ({ massG, waterShare }: (typeof parts)[number]): number =>
-    massG * (4.18 * waterShare + 2 * (1 - waterShare));
-  const total = parts.reduce((sum, part) => sum + heat(part), 0);
-  return total > 0 ? parts.reduce((sum, part) => sum + heat(part) * part.temperatureC, 0) / total : 0;
-}

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { boughtUnitOf, pluralOf } from './boughtUnits';
 import { coolingOf } from './cooling';
-import { mixedC } from './cooling';
 import { pullListOf, type StockFacts } from './pullList';
 import { sayCooling, sayCounted } from './sayBatch';
 import { thing } from './testing';
@@ -100,12 +99,6 @@ describe('getting cold', () => {
   it('never gets cold in a fridge that is not, and is cold where it is', () => {
     expect(coolingOf(300, { startC: 20, fridgeC: 6 })).toEqual({ status: 'never' });
     expect(coolingOf(300, { startC: 4, fridgeC: 3 })).toMatchObject({ seconds: 0, inTime: true });
-  });
-
-  it('mixes temperatures by heat, water holding twice what oil does', () => {
-    const oil = { massG: 100, waterShare: 0, temperatureC: 20 };
-    const water = { massG: 100, waterShare: 1, temperatureC: 5 };
-    expect(mixedC([oil, water])).toBeCloseTo((20 * 2 + 5 * 4.18) / 6.18, 9);
   });
 });
 

@@ -17,14 +17,7 @@ export {
   type TemperatureAt,
 } from './batchRecord';
 export { boughtUnitOf, countNeeded, pluralOf, type BoughtUnit } from './boughtUnits';
-export {
-  coolingOf,
-  COOLING_LIMITS,
-  mixedC,
-  type Cooling,
-  type CoolingSetting,
-  type WayToCool,
-} from './cooling';
+export { coolingOf, COOLING_LIMITS, type Cooling, type CoolingSetting, type WayToCool } from './cooling';
 export {
   heldBackOf,
   SCHOOLS,
@@ -39,6 +32,7 @@ export {
   hasOwnVessel,
   LOADS_AS,
   mixSecondsFor,
+  OPEN_FILL_SHARE,
   powerWPerL,
   splitIntoLoads,
   usualBatchTool,

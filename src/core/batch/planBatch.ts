@@ -4,7 +4,14 @@
  */
 import type { Rounding, RoundedLine, Work } from '#core/balance';
 import { mixedVolumeMlPerG } from '#core/composition';
-import { holdRequest, pourPlan, type HoldRequest, type PourPlan } from '#core/emulsion';
+import {
+  holdRequest,
+  pourPlan,
+  ROOM_C,
+  USUAL_HEIGHT_M,
+  type HoldRequest,
+  type PourPlan,
+} from '#core/emulsion';
 import type { Phase, Tool } from '#core/formula';
 import type { Ingredient, IngredientId } from '#core/ingredient';
 import { PALATE, PALATE_KEYS, palateOf, type Palate, type PalateKey, type Style } from '#core/palate';
@@ -267,7 +274,7 @@ function holdsOf(
   loads: readonly BatchLoad[],
   storage: Storage | null,
 ): BatchPlan['holds'] {
-  const temperatureC = mustBeCold ? cooling.fridgeC : 21;
+  const temperatureC = mustBeCold ? cooling.fridgeC : ROOM_C;
   const jarMl = lines.reduce((sum, { ingredient, massG }) => sum + massG * mixedVolumeMlPerG(ingredient), 0);
   const seconds = mixSecondsFor(tool, 1);
   const largest = loads.reduce((a, b) => (b.volumeMl > a.volumeMl ? b : a));
@@ -276,7 +283,7 @@ function holdsOf(
   return {
     jar: holdRequest(
       portionsOf(planned, ({ massG }) => massG),
-      { ...common, volumeMl: jarMl, heightM: 0.08 },
+      { ...common, volumeMl: jarMl, heightM: USUAL_HEIGHT_M },
     ),
     batch: holdRequest(
       portionsOf(planned, ({ plannedG, asideG }) => plannedG + asideG),

@@ -105,7 +105,7 @@ describe('a day worked backwards', () => {
     );
   });
 
-  it('begins as late as any schedule can: against trying every start there is', () => {
+  it('begins as late as a schedule possibly can: against trying every start there is', () => {
     const HORIZON = 12;
     const bestStart = (tasks: readonly Task[], cooks: number): number => {
       let best = -Infinity;

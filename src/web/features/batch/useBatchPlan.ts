@@ -1,6 +1,13 @@
 import { useMemo } from 'react';
 import type { VersionRecord } from '#contract';
-import { batchSize, usualBatchTool, type BatchAnswer, type BatchLine, type BatchRequest } from '#core/batch';
+import {
+  batchSize,
+  OPEN_FILL_SHARE,
+  usualBatchTool,
+  type BatchAnswer,
+  type BatchLine,
+  type BatchRequest,
+} from '#core/batch';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import type { Vessel } from '#core/vessel';
 import { readDecimal } from '../../readDecimal';
@@ -26,7 +33,6 @@ export const openVessels = (vessels: readonly Vessel[]): readonly Vessel[] =>
   vessels.filter(({ closes }) => !closes).sort((a, b) => a.brimfulVolumeMl - b.brimfulVolumeMl);
 
 const STORED_IN = 'tub_5000';
-const OPEN_SHARE = 0.7;
 
 /** The version read with this kitchen's things, and planned away from the page. */
 export function useBatchPlan(
@@ -79,7 +85,8 @@ export function useBatchPlan(
     const size = batchSize(lines, target, settings.batch.lossShare, (id) => stock.get(id)?.onHandG ?? null);
     const madeMl = size.status === 'sized' ? size.madeMl : 1000;
     const open = openVessels(vessels);
-    const roomy = open.find(({ brimfulVolumeMl }) => brimfulVolumeMl * OPEN_SHARE >= madeMl) ?? open.at(-1)!;
+    const roomy =
+      open.find(({ brimfulVolumeMl }) => brimfulVolumeMl * OPEN_FILL_SHARE >= madeMl) ?? open.at(-1)!;
     const request: BatchRequest = {
       ...{ lines, target, style, stock, lossShare: settings.batch.lossShare, school: now.school },
       ...{ holdBack: settings.batch.holdBack, scale: settings.batch.scale, loadsAs: now.loadsAs },

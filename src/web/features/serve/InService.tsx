@@ -13,7 +13,15 @@ import {
 import type { Formula, FormulaId } from '#core/formula';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import { sayCaution } from '#core/safety';
-import { dressingFor, dressingTimes, MOMENT_WORDS, MOMENTS, TIMING, type DressedEntry } from '#core/service';
+import {
+  coldClockOf,
+  dressingFor,
+  dressingTimes,
+  MOMENT_WORDS,
+  MOMENTS,
+  TIMING,
+  type DressedEntry,
+} from '#core/service';
 import { tipsFor } from '#core/trial';
 import { sayError, useStartTimerMutation } from '../../api/kitchenApi';
 import { formatAmount } from '../../format';
@@ -44,7 +52,6 @@ const SHOWN: ReadonlySet<string> = new Set([
   'menu_notice',
   'susceptible_guests',
 ]);
-const FOUR_HOURS_S = 4 * 3600;
 
 /** When it goes on, how long it holds on the line, and the clock of what has left the cold. */
 export function InService({
@@ -146,6 +153,7 @@ export function InService({
 function ColdClock({ formulaId, name }: { formulaId: FormulaId; name: string }) {
   const [start, starting] = useStartTimerMutation();
   const [said, setSaid] = useState<string | null>(null);
+  const clock = (): ReturnType<typeof coldClockOf> => coldClockOf(Date.now(), Date.now());
   return (
     <div className="grid gap-1">
       <Button
@@ -153,11 +161,11 @@ function ColdClock({ formulaId, name }: { formulaId: FormulaId; name: string }) 
         disabled={starting.isLoading}
         onClick={() => {
           const label = `${name}: throw away what stands out`.slice(0, 120);
-          void start({ id: newId(), label, seconds: FOUR_HOURS_S, formulaId, trialId: null })
+          void start({ id: newId(), label, seconds: clock().leftS, formulaId, trialId: null })
             .unwrap()
             .then(
               () => {
-                const until = new Date(Date.now() + FOUR_HOURS_S * 1000);
+                const until = new Date(clock().throwAwayAtMs);
                 setSaid(
                   `Out since now: throw it away at ${until.toLocaleTimeString(undefined, { timeStyle: 'short' })}. Back in the cold the clock runs on.`,
                 );
