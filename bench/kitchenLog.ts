@@ -1,15 +1,13 @@
 /** A kitchen that has logged for years: the first page of its log, and a search over all its notes. */
-import { join } from 'node:path';
-import { openDatabase } from '../src/server/db/client';
 import { trialEvents, trials } from '../src/server/db/schema';
 import {
   Client,
   dropFolder,
   formulaId,
-  migrationsFolder,
   openKitchen,
   sampleFormula,
   tempFolder,
+  openTables,
 } from '../src/server/testing/kitchen';
 import { percentile, printLine } from './measure';
 
@@ -20,7 +18,7 @@ const INSERTED_AT_ONCE = 1000;
 
 async function kitchenWith(entries: number): Promise<{ client: Client; stop: () => Promise<void> }> {
   const folder = tempFolder();
-  const { db, close } = await openDatabase(join(folder, 'db'), migrationsFolder);
+  const { db, close } = await openTables(folder);
   const by = { cookId: 'ida', deviceId: 'bench' };
   const at = (n: number): string => new Date(Date.UTC(2020, 0, 1) + n * 3_600_000).toISOString();
   const jars = Array.from({ length: entries / EVENTS_A_JAR }, (_, n) => ({

@@ -9,7 +9,8 @@ import { checkNode, ensureBuilt, ensureInstalled, fail, root } from './setup.mjs
 
 checkNode();
 ensureInstalled();
-ensureChromium();
+ensureFromDebian('Chromium', 'chromium', () => existsSync('/usr/bin/chromium'));
+ensureFromDebian('PostgreSQL', 'postgresql', () => existsSync('/usr/lib/postgresql'));
 
 const cache = join(root, '.cache');
 mkdirSync(cache, { recursive: true });
@@ -75,18 +76,17 @@ step('browser', [bin('@playwright/test/cli.js'), 'test', '--reporter=list,json']
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed > 0 || passed === 0 ? 1 : 0);
 
-/** Debian's Chromium; installed where we may, else said exactly. */
-function ensureChromium() {
-  if (existsSync('/usr/bin/chromium')) return;
-  const words = 'apt-get update && apt-get install -y chromium';
+/** What the tests need of Debian's; installed where we may, else said exactly. */
+function ensureFromDebian(name, packageName, isThere) {
+  if (isThere()) return;
+  const words = `apt-get update && apt-get install -y ${packageName}`;
   if (process.getuid?.() !== 0 || !existsSync('/usr/bin/apt-get')) {
-    fail(`The browser tests need Debian’s Chromium at /usr/bin/chromium. Install it as root:\n  ${words}`);
+    fail(`The tests need Debian’s ${name}. Install it as root:\n  ${words}`);
   }
-  console.log('Installing Debian’s Chromium (once)');
+  console.log(`Installing Debian’s ${name} (once)`);
   const apt = spawnSync('sh', ['-c', `${words} >/dev/null`], {
     stdio: ['ignore', 2, 2],
     env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
   });
-  if (apt.status !== 0 || !existsSync('/usr/bin/chromium'))
-    fail(`Installing Chromium failed. By hand:\n  ${words}`);
+  if (apt.status !== 0 || !isThere()) fail(`Installing ${name} failed. By hand:\n  ${words}`);
 }

@@ -19,6 +19,8 @@ export const ERROR_STATUS = {
   /** The instrument is not there, or not plugged in. */
   'no-instrument': 409,
   internal: 500,
+  /** The database is away for the moment. */
+  unavailable: 503,
 } as const;
 
 export type ErrorCode = keyof typeof ERROR_STATUS;

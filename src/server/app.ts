@@ -25,6 +25,7 @@ import { serviceRoutes } from './features/service/routes';
 import { ServiceStore } from './features/service/store';
 import { timerRoutes } from './features/timers/routes';
 import { TimerStore } from './features/timers/store';
+import type { Wire } from './db/wire';
 import { LiveHub } from './live/hub';
 import { liveRoutes } from './live/routes';
 import { trialRoutes } from './features/trials/routes';
@@ -35,6 +36,7 @@ import { hostGuard, originGuard } from './http/guards';
 
 export interface AppDependencies {
   readonly db: Database;
+  readonly wire: Wire;
   readonly now: () => Date;
   /** Host names with port that requests may ask for. */
   readonly hosts: ReadonlySet<string>;
@@ -96,16 +98,11 @@ export function createApp(deps: AppDependencies): Express {
   });
   api.use('/session', accessRoutes(deps.access));
   if (deps.access) api.use(requireAccess(deps.access));
-  const formulas = new FormulaStore(deps.db, deps.now);
-  api.use('/formulas', formulaRoutes(formulas));
-  api.use(
-    documentRoutes(new DocumentStore(deps.db, deps.now), () => {
-      formulas.forget();
-    }),
-  );
+  api.use('/formulas', formulaRoutes(new FormulaStore(deps.db, deps.now)));
+  api.use(documentRoutes(new DocumentStore(deps.db, deps.now)));
   const kitchen = new KitchenStore(deps.db, deps.now);
   api.use(kitchenRoutes(kitchen));
-  const hub = new LiveHub();
+  const hub = new LiveHub(deps.wire);
   const counter = new Counter(deps.instruments ?? NO_INSTRUMENTS, () => performance.now(), randomUUID());
   const jars = new TrialStore(deps.db, deps.now);
   const { instruments } = counter.answer;
@@ -115,13 +112,11 @@ export function createApp(deps: AppDependencies): Express {
   api.use(measureRoutes(new MeasureStore(deps.db, deps.now)));
   api.use(panelRoutes(new PanelStore(deps.db, deps.now)));
   api.use(deviceRoutes(counter));
-  api.use(serviceRoutes(new ServiceStore(deps.db, deps.now)));
+  api.use(serviceRoutes(new ServiceStore(deps.db, deps.now), hub));
   api.use(printRoutes(deps.now));
   if (deps.backups) {
     api.use(
       backupRoutes(deps.db, deps.backups, deps.now, () => {
-        formulas.forget();
-        jars.forget();
         hub.tell({ about: 'everything' });
       }),
     );

@@ -6,7 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { ErrorBody, ShelfRecord, Standings, TrialRecord } from '#contract';
 import { restoreFromFile, saveToFile } from './backup/commandLine';
 import { BackupError, TABLES, unpack, type Backup } from './backup/format';
-import { openDatabase } from './db/client';
+import { found } from './db/client';
 import type { RunningKitchen } from './start';
 import {
   Client,
@@ -15,6 +15,8 @@ import {
   openKitchen,
   sampleFormula,
   tempFolder,
+  openTables,
+  databaseOf,
 } from './testing/kitchen';
 
 const folders = [tempFolder(), tempFolder()];
@@ -55,13 +57,14 @@ const names = async (kitchen: RunningKitchen): Promise<readonly string[]> =>
 describe('a backup', () => {
   it('holds every table there is', async () => {
     await demo.stop();
-    const { db, close } = await openDatabase(join(folders[0]!, 'db'), migrationsFolder);
-    const { rows } = await db.execute<{ name: string }>(
+    const { db, close } = await openTables(folders[0]!);
+    const rows = await found<{ name: string }>(
+      db,
       sql`select table_name as name from information_schema.tables where table_schema = 'public' and table_type = 'BASE TABLE'`,
     );
     await close();
     demo = await openKitchen(folders[0]!, { demo: true, now });
-    expect(rows.map(({ name }) => name).sort()).toEqual([...TABLES].sort());
+    expect(rows.map(({ name }) => name).sort()).toEqual([...TABLES, 'secrets'].sort());
     const { rows: saved, kitchen } = unpack(await save(demo));
     expect(kitchen).toBe('Tarn House');
     expect(Object.keys(saved).sort()).toEqual([...TABLES].sort());
@@ -165,18 +168,21 @@ it('a backup of the first day is brought up to date', async () => {
 });
 
 describe('from the command line', () => {
-  const at = (folder: string) => ({ dataFolder: folder, migrationsFolder, now });
+  const at = async (folder: string) => ({
+    ...(await databaseOf(folder)),
+    ...{ dataFolder: folder, migrationsFolder, now },
+  });
   it('asks the running server, and works on the folder where none runs', async () => {
     const file = join(folders[1]!, 'saved.ygrana');
-    expect(await saveToFile(file, at(folders[0]!))).toContain('is saved in');
-    expect(await restoreFromFile(file, at(folders[1]!))).toContain('10 formulas');
+    expect(await saveToFile(file, await at(folders[0]!))).toContain('is saved in');
+    expect(await restoreFromFile(file, await at(folders[1]!))).toContain('10 formulas');
     expect(await names(empty)).toHaveLength(10);
     await empty.stop();
     const closed = join(folders[1]!, 'closed.ygrana');
-    expect(await saveToFile(closed, at(folders[1]!))).toContain('closed.ygrana');
+    expect(await saveToFile(closed, await at(folders[1]!))).toContain('closed.ygrana');
     const third = tempFolder();
     try {
-      expect(await restoreFromFile(closed, at(third))).toContain('What was there before lies in');
+      expect(await restoreFromFile(closed, await at(third))).toContain('What was there before lies in');
       const kitchen = await openKitchen(third, { now });
       expect(await names(kitchen)).toHaveLength(10);
       await kitchen.stop();
@@ -186,9 +192,9 @@ describe('from the command line', () => {
     }
   });
   it('says what is wrong', async () => {
-    await expect(restoreFromFile('/nowhere/at.all', at(folders[0]!))).rejects.toThrow(/cannot be read/);
+    await expect(restoreFromFile('/nowhere/at.all', await at(folders[0]!))).rejects.toThrow(/cannot be read/);
     const file = join(folders[0]!, 'broken.ygrana');
     writeFileSync(file, 'no');
-    await expect(restoreFromFile(file, at(folders[0]!))).rejects.toThrow(/cannot be unpacked/);
+    await expect(restoreFromFile(file, await at(folders[0]!))).rejects.toThrow(/cannot be unpacked/);
   });
 });

@@ -1,4 +1,3 @@
-import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
@@ -14,16 +13,15 @@ import { exactly } from '#core/quantity';
 import { judgePortions } from '#core/reckoning';
 import type { Step } from '#core/trial';
 import { planOf, requestOf, vesselOf } from '../core/batch/testing';
-import { openDatabase } from './db/client';
 import { simulatedInstruments } from './devices/simulated';
 import type { RunningKitchen } from './start';
 import {
   Client,
   dropFolder,
-  migrationsFolder,
   openKitchen,
   sampleFormula,
   tempFolder,
+  openTables,
   type Refused,
 } from './testing/kitchen';
 
@@ -301,7 +299,7 @@ describe('paper over HTTP', () => {
 
 it('a batch cannot be edited away: the database itself refuses', async () => {
   await kitchen.stop();
-  const { db, close } = await openDatabase(join(folder, 'db'), migrationsFolder);
+  const { db, close } = await openTables(folder);
   for (const statement of [
     sql`update batches set version = 2`,
     sql`delete from batches`,

@@ -1,15 +1,14 @@
 import { sql } from 'drizzle-orm';
-import { join } from 'node:path';
 import { expect, it } from 'vitest';
-import { openDatabase } from './db/client';
-import { dropFolder, migrationsFolder, tempFolder } from './testing/kitchen';
+import { found } from './db/client';
+import { dropFolder, tempFolder, openTables } from './testing/kitchen';
 
 /** What the README says a power cut can cost rests on these; a new engine that changes them must change it. */
 it('shows how durable the embedded engine is: it commits in order, and leaves flushing to the operating system', async () => {
   const folder = tempFolder();
-  const { db, close } = await openDatabase(join(folder, 'db'), migrationsFolder);
+  const { db, close } = await openTables(folder);
   const setting = async (name: string): Promise<unknown> =>
-    Object.values((await db.execute(sql.raw(`SHOW ${name}`))).rows[0]!)[0];
+    Object.values((await found<object>(db, sql.raw(`SHOW ${name}`)))[0]!)[0];
   try {
     expect({
       fsync: await setting('fsync'),

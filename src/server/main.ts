@@ -5,6 +5,7 @@ import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { restoreFromFile, saveToFile } from './backup/commandLine';
 import { BackupError } from './backup/format';
+import { DatabaseError } from './db/client';
 import { simulatedInstruments } from './devices/simulated';
 import { startKitchen, StartError, type RunningKitchen } from './start';
 
@@ -25,9 +26,11 @@ async function main(): Promise<void> {
   // Beside the bundle when built, beside the source when run from it.
   const migrationsFolder = firstThatExists(join(here, 'migrations'), join(here, 'db/migrations'));
   const passcode = process.env.YGRANA_PASSCODE ? { passcode: process.env.YGRANA_PASSCODE } : {};
+  const { DATABASE_URL } = process.env;
+  const database = DATABASE_URL ? { databaseUrl: DATABASE_URL } : {};
   const now = (): Date => new Date();
   if (values.save !== undefined || values.restore !== undefined) {
-    const at = { dataFolder, migrationsFolder, ...passcode, now };
+    const at = { dataFolder, migrationsFolder, ...passcode, ...database, now };
     console.log(
       values.save === undefined
         ? await restoreFromFile(resolve(values.restore!), at)
@@ -48,6 +51,7 @@ async function main(): Promise<void> {
       .filter(Boolean),
     demo: values.demo,
     ...passcode,
+    ...database,
     // A simulated scale in a real kitchen would invent weights: only the demonstration has one.
     ...(values.demo ? { instruments: simulatedInstruments(Date.now() % 2 ** 31) } : {}),
     migrationsFolder,
@@ -96,6 +100,7 @@ function stopOnSignal(kitchen: RunningKitchen): void {
 }
 
 main().catch((error: unknown) => {
-  console.error(error instanceof StartError || error instanceof BackupError ? error.message : error);
+  const told = [StartError, BackupError, DatabaseError].some((kind) => error instanceof kind);
+  console.error(told ? (error as Error).message : error);
   process.exit(1);
 });

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import type { RequestHandler } from 'express';
 import { createApp } from './app';
 import { Access, sessionSecret } from './http/access';
-import { openDatabase } from './db/client';
+import { openDatabase, type Database, type OpenDatabase } from './db/client';
 import { lockFolder } from './db/folderLock';
 import { loadBatches } from './demo/demoBatches';
 import { loadJars } from './demo/demoJars';
@@ -18,6 +18,8 @@ import { TrialStore } from './features/trials/store';
 
 export interface StartOptions {
   readonly dataFolder: string;
+  /** A PostgreSQL server that several processes may share; left out: the embedded one in the folder. */
+  readonly databaseUrl?: string;
   readonly host: string;
   readonly port: number;
   /** Further names the kitchen answers to, with port where it differs. */
@@ -45,7 +47,7 @@ const SHORTEST_PASSCODE = 8;
 export class StartError extends Error {}
 
 export async function startKitchen(options: StartOptions): Promise<RunningKitchen> {
-  const { host, say } = options;
+  const { host } = options;
   if (!isLoopback(host) && !options.passcode) {
     throw new StartError(
       `HOST is ${host}: others on the network could reach the kitchen, and anybody could change it. Set a passcode first: YGRANA_PASSCODE='some words' HOST=${host} npm start`,
@@ -60,42 +62,20 @@ export async function startKitchen(options: StartOptions): Promise<RunningKitche
   const server = createServer();
   const port = await listen(server, options);
   const address = `http://${shownHost}:${port}`;
-  const undo: (() => Promise<void> | void)[] = [() => closeServer(server)];
+  const undo: Undo = [() => closeServer(server)];
   const stop = async (): Promise<void> => {
     for (const step of undo.splice(0).reverse()) await step();
   };
   try {
-    const lock = lockFolder(options.dataFolder, address, options.now());
-    if (lock.status === 'taken') {
-      throw new StartError(
-        `The kitchen in ${options.dataFolder} is already open: process ${lock.owner.pid} at ${lock.owner.address}, since ${lock.owner.since}. Use that one, or stop it first.`,
-      );
-    }
-    undo.push(lock.release);
-    say(`Opening the kitchen in ${options.dataFolder} (the first time takes some seconds)`);
-    const database = await openDatabase(join(options.dataFolder, 'db'), options.migrationsFolder);
-    undo.push(database.close);
-    const formulas = new FormulaStore(database.db, options.now);
-    const kitchen = new KitchenStore(database.db, options.now);
-    await kitchen.addStartingVessels();
-    await formulas.emptyBin();
-    if (options.demo) {
-      const loaded = await loadDemo(formulas, kitchen);
-      if (loaded > 0) {
-        await loadJars((at) => new TrialStore(database.db, () => at), options.now());
-        await loadBatches((at) => {
-          const jars = new TrialStore(database.db, () => at);
-          return { jars, batches: new BatchStore(database.db, () => at, jars) };
-        }, options.now());
-        say(`Put ${loaded} formulas on the demo shelf`);
-      }
-    }
+    const database = await open(options, address, undo);
+    await database.alone(() => furnish(database.db, options));
     const access = options.passcode
-      ? new Access(options.passcode, sessionSecret(options.dataFolder), options.now)
+      ? new Access(options.passcode, await sessionSecret(database.db), options.now)
       : null;
     const app = createApp({
       access,
       db: database.db,
+      wire: database.wire,
       now: options.now,
       hosts: hostNames(host, port, options.extraHosts),
       log: (error) => console.error(error),
@@ -114,6 +94,44 @@ export async function startKitchen(options: StartOptions): Promise<RunningKitche
     await stop();
     throw error;
   }
+}
+
+type Undo = (() => Promise<void> | void)[];
+
+/** A folder has one owner; a server may have many. */
+async function open(options: StartOptions, address: string, undo: Undo): Promise<OpenDatabase> {
+  const { dataFolder, databaseUrl, migrationsFolder, say } = options;
+  if (databaseUrl === undefined) {
+    const lock = lockFolder(dataFolder, address, options.now());
+    if (lock.status === 'taken') {
+      throw new StartError(
+        `The kitchen in ${dataFolder} is already open: process ${lock.owner.pid} at ${lock.owner.address}, since ${lock.owner.since}. Use that one, or stop it first.`,
+      );
+    }
+    undo.push(lock.release);
+    say(`Opening the kitchen in ${dataFolder} (the first time takes some seconds)`);
+  } else say('Opening the kitchen on the PostgreSQL server of DATABASE_URL');
+  const place = databaseUrl === undefined ? { folder: join(dataFolder, 'db') } : { url: databaseUrl };
+  const database = await openDatabase(place, migrationsFolder);
+  undo.push(database.close);
+  return database;
+}
+
+/** What a kitchen has from the first day on. */
+async function furnish(db: Database, { now, demo, say }: StartOptions): Promise<void> {
+  const formulas = new FormulaStore(db, now);
+  const kitchen = new KitchenStore(db, now);
+  await kitchen.addStartingVessels();
+  await formulas.emptyBin();
+  if (!demo) return;
+  const loaded = await loadDemo(formulas, kitchen);
+  if (loaded === 0) return;
+  await loadJars((at) => new TrialStore(db, () => at), now());
+  await loadBatches((at) => {
+    const jars = new TrialStore(db, () => at);
+    return { jars, batches: new BatchStore(db, () => at, jars) };
+  }, now());
+  say(`Put ${loaded} formulas on the demo shelf`);
 }
 
 /** The port is taken before the folder, so that a taken port costs nothing; until the app is there, callers are asked to wait. */

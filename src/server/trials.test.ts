@@ -1,18 +1,17 @@
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { FormulaRecord, TrialRecord } from '#contract';
-import { openDatabase } from './db/client';
+import { found } from './db/client';
 import type { RunningKitchen } from './start';
 import {
   Client,
   dropFolder,
-  migrationsFolder,
   openKitchen,
   sampleFormula,
   tempFolder,
+  openTables,
   type Refused,
 } from './testing/kitchen';
-import { join } from 'node:path';
 
 const folder = tempFolder();
 let kitchen: RunningKitchen;
@@ -78,7 +77,7 @@ describe('jars over HTTP', () => {
 
   it('cannot be edited away: the database itself refuses', async () => {
     await kitchen.stop();
-    const { db, close } = await openDatabase(join(folder, 'db'), migrationsFolder);
+    const { db, close } = await openTables(folder);
     const refused = async (statement: ReturnType<typeof sql>): Promise<string> => {
       try {
         await db.execute(statement);
@@ -91,10 +90,11 @@ describe('jars over HTTP', () => {
     expect(await refused(sql`delete from trial_events`)).toContain('add a correction');
     expect(await refused(sql`delete from trials`)).toContain('add a correction');
     for (const table of ['measures', 'panels', 'panel_answers', 'trials', 'trial_events']) {
-      const triggers = await db.execute<{ n: string }>(
+      const [triggers] = await found<{ n: string }>(
+        db,
         sql`select count(*) as n from pg_trigger where tgrelid = ${table}::regclass and not tgisinternal`,
       );
-      expect(Number(triggers.rows[0]!.n), table).toBe(1);
+      expect(Number(triggers!.n), table).toBe(1);
     }
     await db.execute(sql`insert into panels values ('p', '{}'::jsonb, now())`);
     expect(await refused(sql`update panels set content = '{}'::jsonb`)).toContain('add a correction');

@@ -10,6 +10,8 @@ import { restoreKitchen, saveKitchen, type Restored } from './kitchenBackup';
 export interface CommandOptions {
   readonly dataFolder: string;
   readonly migrationsFolder: string;
+  /** The kitchen on a PostgreSQL server instead. */
+  readonly databaseUrl?: string;
   /** Of a kitchen that asks for one. */
   readonly passcode?: string;
   readonly now: () => Date;
@@ -24,7 +26,7 @@ export async function saveToFile(file: string, options: CommandOptions): Promise
   );
   writeFileSync(`${file}.part`, bytes);
   renameSync(`${file}.part`, file);
-  return `The kitchen in ${options.dataFolder} is saved in ${file} (${Math.ceil(bytes.length / 1024)} kB).`;
+  return `The kitchen ${whereOf(options)} is saved in ${file} (${Math.ceil(bytes.length / 1024)} kB).`;
 }
 
 export async function restoreFromFile(file: string, options: CommandOptions): Promise<string> {
@@ -42,22 +44,37 @@ export async function restoreFromFile(file: string, options: CommandOptions): Pr
   return `${done.kitchen || 'The kitchen'} of ${done.madeAt.slice(0, 10)} is restored: ${done.formulas} formulas, ${done.jars} jars, ${done.batches} batches. What was there before lies in ${done.asideFile}.`;
 }
 
+const whereOf = ({ dataFolder, databaseUrl }: CommandOptions): string =>
+  databaseUrl === undefined ? `in ${dataFolder}` : 'on the server of DATABASE_URL';
+
 type Ask = (method: 'GET' | 'POST', path: string, body?: Buffer) => Promise<Response>;
 type Place = Parameters<typeof saveKitchen>[1];
 type Db = Parameters<typeof saveKitchen>[0];
 
 async function atKitchen<T>(
-  { dataFolder, migrationsFolder, passcode, now }: CommandOptions,
+  { dataFolder, databaseUrl, migrationsFolder, passcode, now }: CommandOptions,
   running: (ask: Ask) => Promise<T>,
   closed: (db: Db, place: Place) => Promise<T>,
 ): Promise<T> {
+  const place = { migrationsFolder, asideFolder: join(dataFolder, 'aside') };
+  if (databaseUrl !== undefined) {
+    const database = await openDatabase({ url: databaseUrl }, migrationsFolder);
+    try {
+      const done = await closed(database.db, place);
+      // The kitchens that are open on it look anew.
+      await database.wire.send({ about: 'everything' });
+      return done;
+    } finally {
+      await database.close();
+    }
+  }
   const lock = lockFolder(dataFolder, 'a backup', now());
   if (lock.status === 'taken')
     return running(asker(lock.owner.address, await cookieFor(lock.owner.address, passcode)));
   try {
-    const database = await openDatabase(join(dataFolder, 'db'), migrationsFolder);
+    const database = await openDatabase({ folder: join(dataFolder, 'db') }, migrationsFolder);
     try {
-      return await closed(database.db, { migrationsFolder, asideFolder: join(dataFolder, 'aside') });
+      return await closed(database.db, place);
     } finally {
       await database.close();
     }

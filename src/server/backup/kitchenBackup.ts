@@ -3,11 +3,11 @@
  * temporary folder at the state of its own day, brought up to date there and read through; only then the
  * kitchen's rows are replaced, in one transaction, after a backup of them was laid aside.
  */
-import { cpSync, mkdirSync, mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { formulaSchema, settingsSchema, vesselSchema } from '#contract';
-import { openDatabase, type Database } from '../db/client';
+import { journalOf, openDatabase, type Database } from '../db/client';
 import { BackupError, pack, unpack, type Backup } from './format';
 import { readRows, replaceRows } from './rows';
 
@@ -17,18 +17,10 @@ export interface BackupPlace {
   readonly asideFolder: string;
 }
 
-interface Journal {
-  readonly entries: readonly { readonly idx: number }[];
-}
-const journalOf = (folder: string): Journal =>
-  JSON.parse(readFileSync(join(folder, 'meta/_journal.json'), 'utf8')) as Journal;
+export const saveKitchen = async (db: Database, place: BackupPlace, now: Date): Promise<Buffer> =>
+  packed(await readRows(db), place, now);
 
-export async function saveKitchen(
-  db: Database,
-  { migrationsFolder }: BackupPlace,
-  now: Date,
-): Promise<Buffer> {
-  const rows = await readRows(db);
+function packed(rows: Backup['rows'], { migrationsFolder }: BackupPlace, now: Date): Buffer {
   const settings = rows.settings?.[0]?.content as { kitchenName?: string } | undefined;
   return pack({
     migrations: journalOf(migrationsFolder).entries.length,
@@ -57,8 +49,10 @@ export async function restoreKitchen(
 ): Promise<Restored> {
   const backup = unpack(bytes);
   const rows = await broughtUpToDate(backup, place.migrationsFolder);
-  const asideFile = layAside(await saveKitchen(db, place, now), place, now);
-  await replaceRows(db, rows);
+  let asideFile = '';
+  await replaceRows(db, rows, (there) => {
+    asideFile = layAside(packed(there, place, now), place, now);
+  });
   return {
     ...{ kitchen: backup.kitchen, madeAt: backup.madeAt, asideFile },
     formulas: rows.formulas?.length ?? 0,
@@ -85,7 +79,10 @@ async function broughtUpToDate(backup: Backup, migrationsFolder: string): Promis
   const folder = mkdtempSync(join(tmpdir(), 'ygrana-restore-'));
   try {
     const data = join(folder, 'db');
-    const then = await openDatabase(data, migrationsUpTo(backup.migrations, migrationsFolder, folder));
+    const then = await openDatabase(
+      { folder: data },
+      migrationsUpTo(backup.migrations, migrationsFolder, folder),
+    );
     try {
       await replaceRows(then.db, backup.rows);
     } catch (error) {
@@ -95,7 +92,7 @@ async function broughtUpToDate(backup: Backup, migrationsFolder: string): Promis
     } finally {
       await then.close();
     }
-    const today = await openDatabase(data, migrationsFolder);
+    const today = await openDatabase({ folder: data }, migrationsFolder);
     try {
       const rows = await readRows(today.db);
       readThrough(rows);

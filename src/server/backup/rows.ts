@@ -1,50 +1,57 @@
 /** Rows out of and into the tables, as the database writes and reads them itself. */
 import { sql } from 'drizzle-orm';
-import type { Database } from '../db/client';
+import { found, type Database } from '../db/client';
 import { TABLES, type Backup, type TableName } from './format';
 
 type Executes = Pick<Database, 'execute'>;
 type Rows = Backup['rows'];
 const CHUNK = 500;
 
-const found = async <T>(db: Executes, query: ReturnType<typeof sql>): Promise<readonly T[]> =>
-  ((await db.execute(query)) as unknown as { rows: readonly T[] }).rows;
-
 /** Every table at one moment. */
-export function readRows(db: Database): Promise<Rows> {
-  return db.transaction(
-    async (tx) => {
-      const rows: Record<string, Record<string, unknown>[]> = {};
-      for (const table of TABLES) {
-        if (!(await exists(tx, table))) continue;
-        const all = await found<{ row: Record<string, unknown> }>(
-          tx,
-          sql`select to_jsonb(t) as row from ${sql.identifier(table)} t`,
-        );
-        const columns = new Set(await columnsOf(tx, table));
-        rows[table] = all.map(({ row }) =>
-          Object.fromEntries(Object.entries(row).filter(([name]) => columns.has(name))),
-        );
-      }
-      return rows;
-    },
-    { isolationLevel: 'repeatable read' },
-  );
+export const readRows = (db: Database): Promise<Rows> =>
+  db.transaction((tx) => readTables(tx), { isolationLevel: 'repeatable read' });
+
+async function readTables(tx: Executes): Promise<Rows> {
+  const rows: Record<string, Record<string, unknown>[]> = {};
+  for (const table of await present(tx)) {
+    const all = await found<{ row: Record<string, unknown> }>(
+      tx,
+      sql`select to_jsonb(t) as row from ${sql.identifier(table)} t`,
+    );
+    const columns = new Set(await columnsOf(tx, table));
+    rows[table] = all.map(({ row }) =>
+      Object.fromEntries(Object.entries(row).filter(([name]) => columns.has(name))),
+    );
+  }
+  return rows;
 }
 
-/** Everything that is there goes, everything that is given comes: both, or neither. */
-export function replaceRows(db: Database, rows: Rows): Promise<void> {
+/**
+ * Everything that is there goes, everything that is given comes: both, or neither.
+ * @param before told what is there; nothing can be written between that and its end
+ */
+export function replaceRows(
+  db: Database,
+  rows: Rows,
+  before: (rows: Rows) => void = () => undefined,
+): Promise<void> {
   return db.transaction(async (tx) => {
-    const present: TableName[] = [];
-    for (const table of TABLES) if (await exists(tx, table)) present.push(table);
-    await tx.execute(
-      sql`truncate ${sql.join(
-        present.map((table) => sql.identifier(table)),
-        sql`, `,
-      )}`,
+    const tables = await present(tx);
+    const names = sql.join(
+      tables.map((table) => sql.identifier(table)),
+      sql`, `,
     );
-    for (const table of present) await insertRows(tx, table, rows[table] ?? []);
+    await tx.execute(sql`lock table ${names} in access exclusive mode`);
+    before(await readTables(tx));
+    await tx.execute(sql`truncate ${names}`);
+    for (const table of tables) await insertRows(tx, table, rows[table] ?? []);
   });
+}
+
+async function present(db: Executes): Promise<readonly TableName[]> {
+  const there: TableName[] = [];
+  for (const table of TABLES) if (await exists(db, table)) there.push(table);
+  return there;
 }
 
 async function insertRows(

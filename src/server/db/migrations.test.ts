@@ -5,8 +5,7 @@ import { expect, it } from 'vitest';
 import { DEFAULT_SETTINGS, formulaSchema, settingsSchema } from '#contract';
 import { FormulaStore } from '../features/formulas/store';
 import { KitchenStore } from '../features/kitchen/store';
-import { dropFolder, formulaId, migrationsFolder, tempFolder } from '../testing/kitchen';
-import { openDatabase } from './client';
+import { dropFolder, formulaId, migrationsFolder, tempFolder, openTables } from '../testing/kitchen';
 
 /** The migrations up to and including number `last`, as a kitchen of that time had them. */
 function migrationsUpTo(last: number, folder: string): string {
@@ -24,9 +23,8 @@ function migrationsUpTo(last: number, folder: string): string {
 
 it('brings a kitchen of the first day up to date: every field is there, versions know their parents', async () => {
   const folder = tempFolder();
-  const data = join(folder, 'db');
   try {
-    const first = await openDatabase(data, migrationsUpTo(0, folder));
+    const first = await openTables(folder, migrationsUpTo(0, folder));
     const addition = {
       id: 'one',
       amountText: '30 ml',
@@ -65,7 +63,7 @@ it('brings a kitchen of the first day up to date: every field is there, versions
     await first.db.execute(sql`insert into settings values ('kitchen', ${settings}::jsonb, ${at})`);
     await first.close();
 
-    const now = await openDatabase(data, migrationsFolder);
+    const now = await openTables(folder);
     const store = new FormulaStore(now.db, () => new Date(at));
     const record = (await store.get(formulaId('old')))!;
     expect(formulaSchema.safeParse(record.formula).error?.issues ?? []).toEqual([]);

@@ -219,6 +219,12 @@ export const batchEvents = pgTable(
   (table) => [index('events_of_batch').on(table.batchId)],
 );
 
+/** What the kitchen keeps to itself; in no backup. */
+export const secrets = pgTable('secrets', {
+  name: text('name').primaryKey(),
+  value: text('value').notNull(),
+});
+
 /** The plan of a day, kept whole. */
 export const plans = pgTable('plans', {
   day: text('day').primaryKey(),

@@ -1,14 +1,15 @@
 /**
  * Letting others in: one passcode for the kitchen, and a signed cookie for who gave it. The cookie
- * holds an expiry and a mark of the passcode under a secret kept in the data folder, so that it
- * survives a restart and ends when the passcode changes.
+ * holds an expiry and a mark of the passcode under a secret kept in the database, so that it holds at
+ * every process of the kitchen, survives a restart and ends when the passcode changes.
  */
 import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { Router, type Request, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
+import { eq } from 'drizzle-orm';
 import { signInSchema, type SessionState } from '#contract';
+import type { Database } from '../db/client';
+import { secrets } from '../db/schema';
 import { ApiError, parse } from './apiError';
 
 const COOKIE = 'ygrana_session';
@@ -16,12 +17,12 @@ const SESSION_DAYS = 30;
 const DAY_MS = 86_400_000;
 const TRIES = { windowMs: 10 * 60_000, limit: 10 };
 
-export function sessionSecret(dataFolder: string): Buffer {
-  const file = join(dataFolder, 'session-secret');
-  if (existsSync(file)) return readFileSync(file);
-  const secret = randomBytes(32);
-  writeFileSync(file, secret, { mode: 0o600 });
-  return secret;
+/** Made once, by whoever asks first. */
+export async function sessionSecret(db: Database): Promise<Buffer> {
+  const fresh = randomBytes(32).toString('base64');
+  await db.insert(secrets).values({ name: 'session', value: fresh }).onConflictDoNothing();
+  const [row] = await db.select().from(secrets).where(eq(secrets.name, 'session'));
+  return Buffer.from(row!.value, 'base64');
 }
 
 export class Access {

@@ -45,6 +45,33 @@ export const handleErrors =
     response.status(ERROR_STATUS[known.code]).json(body);
   };
 
+/** PostgreSQL's own codes: https://www.postgresql.org/docs/current/errcodes-appendix.html */
+const THERE_ALREADY = '23505';
+/** Two changes met: the one that is answered so was undone whole. */
+const MET = new Set(['40001', '40P01']);
+const UNREACHABLE = /^(?:08...|57P0[123]|53300|ECONNREFUSED|ECONNRESET|EPIPE|ENOTFOUND|ETIMEDOUT)$/;
+
+function fromDatabase(error: unknown): ApiError | null {
+  const cause = (error as { cause?: unknown } | null)?.cause ?? error;
+  const { code = '', message = '' } = (cause ?? {}) as { code?: string; message?: string };
+  if (code === THERE_ALREADY)
+    return new ApiError('exists', 'Something else already has this id, or was written a moment before.');
+  if (MET.has(code))
+    return new ApiError(
+      'unavailable',
+      'Somebody else changed the same at the same moment. What was typed is kept; try again.',
+    );
+  if (
+    UNREACHABLE.test(code) ||
+    /connection terminated|timeout exceeded when trying to connect/i.test(message)
+  )
+    return new ApiError(
+      'unavailable',
+      'The kitchen’s database does not answer just now. What was typed is kept; try again in a moment.',
+    );
+  return null;
+}
+
 function normalise(error: unknown): ApiError {
   if (error instanceof ApiError) return error;
   const type = (error as { type?: string } | null)?.type;
@@ -55,5 +82,8 @@ function normalise(error: unknown): ApiError {
   if (error instanceof URIError || type?.startsWith('encoding') || type?.startsWith('charset')) {
     return new ApiError('invalid', 'The address or its encoding cannot be read.');
   }
-  return new ApiError('internal', 'Something went wrong here. What was typed is kept; try again.');
+  return (
+    fromDatabase(error) ??
+    new ApiError('internal', 'Something went wrong here. What was typed is kept; try again.')
+  );
 }

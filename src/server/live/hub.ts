@@ -1,12 +1,30 @@
+import type { Wire } from '../db/wire';
+
 /** Tells every open screen that something it may show has changed; what it is, it asks for. */
 export type News =
   | { readonly about: 'trials'; readonly formulaId: string }
   | { readonly about: 'timers' }
+  | { readonly about: 'plan'; readonly day: string }
+  /** News may have been missed. */
+  | { readonly about: 'gap' }
   /** A backup was restored: nothing that is shown holds any more. */
   | { readonly about: 'everything' };
 
+/** The screens of this process; what it is told here, the other processes on the same database are told too. */
 export class LiveHub {
   private readonly listeners = new Set<(news: News) => void>();
+
+  constructor(private readonly wire: Wire) {
+    wire.hear(
+      (news) => {
+        // Only ever written by another hub, below.
+        this.spread(news as News);
+      },
+      () => {
+        this.spread({ about: 'gap' });
+      },
+    );
+  }
 
   listen(listener: (news: News) => void): () => void {
     this.listeners.add(listener);
@@ -16,6 +34,11 @@ export class LiveHub {
   }
 
   tell(news: News): void {
+    this.spread(news);
+    void this.wire.send(news);
+  }
+
+  private spread(news: News): void {
     for (const listener of this.listeners) listener(news);
   }
 }

@@ -1,11 +1,13 @@
-/** A real kitchen for tests: HTTP on a free port, an embedded database in a folder of its own. */
+/** A real kitchen for tests: HTTP on a free port, a database of its own, in a folder or on a server. */
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
+import pg from 'pg';
 import type { ErrorBody } from '#contract';
 import type { Addition, AdditionId, Formula, FormulaId, VesselId } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import { emptyFormula } from '#core/formula';
+import { openDatabase, type OpenDatabase } from '../db/client';
 import { startKitchen, type RunningKitchen, type StartOptions } from '../start';
 
 export const migrationsFolder = join(import.meta.dirname, '../db/migrations');
@@ -15,12 +17,41 @@ export const dropFolder = (folder: string): void => {
   rmSync(folder, { recursive: true, force: true });
 };
 
-export function openKitchen(
+/** Where the tests run on a PostgreSQL server instead of the embedded one. */
+const server = process.env.YGRANA_TEST_SERVER;
+export const onServer = server !== undefined;
+
+/** On a server each data folder has a database of its own, made when it is first asked for. */
+export async function databaseOf(dataFolder: string): Promise<{ databaseUrl?: string }> {
+  if (server === undefined) return {};
+  const name = basename(dataFolder)
+    .toLowerCase()
+    .replace(/[^a-z0-9]/g, '_');
+  const client = new pg.Client({ connectionString: `${server}/postgres` });
+  await client.connect();
+  const { rowCount } = await client.query('select 1 from pg_database where datname = $1', [name]);
+  // Whoever comes second finds it there.
+  if (rowCount === 0) await client.query(`create database ${name}`).catch(() => undefined);
+  await client.end();
+  return { databaseUrl: `${server}/${name}` };
+}
+
+/** The database of a kitchen that is closed, to look into its tables. */
+export async function openTables(dataFolder: string, migrations = migrationsFolder): Promise<OpenDatabase> {
+  const { databaseUrl } = await databaseOf(dataFolder);
+  return openDatabase(
+    databaseUrl === undefined ? { folder: join(dataFolder, 'db') } : { url: databaseUrl },
+    migrations,
+  );
+}
+
+export async function openKitchen(
   dataFolder: string,
   options: Partial<StartOptions> = {},
 ): Promise<RunningKitchen> {
   return startKitchen({
     dataFolder,
+    ...(await databaseOf(dataFolder)),
     host: '127.0.0.1',
     port: 0,
     extraHosts: [],

@@ -8,9 +8,24 @@ import { useAppDispatch } from './store';
 type News =
   | { readonly about: 'trials'; readonly formulaId: FormulaId }
   | { readonly about: 'timers' }
+  | { readonly about: 'plan' }
+  | { readonly about: 'gap' }
   | { readonly about: 'everything' };
 
 const QUIET_MS = 2000;
+
+function tagsOf(news: Exclude<News, { about: 'everything' }>) {
+  switch (news.about) {
+    case 'timers':
+      return ['Timers'] as const;
+    case 'plan':
+      return ['Plans'] as const;
+    case 'gap':
+      return ['Trials', 'Timers', 'Batches', 'Plans'] as const;
+    case 'trials':
+      return [{ type: 'Trials', id: news.formulaId }, 'Batches'] as const;
+  }
+}
 
 /** Open while the page is looked at: a browser has only few connections to give. */
 export function useLive(listens: boolean): void {
@@ -26,11 +41,7 @@ export function useLive(listens: boolean): void {
         window.location.assign('/');
         return;
       }
-      dispatch(
-        kitchenApi.util.invalidateTags(
-          news.about === 'timers' ? ['Timers'] : [{ type: 'Trials', id: news.formulaId }, 'Batches'],
-        ),
-      );
+      dispatch(kitchenApi.util.invalidateTags([...tagsOf(news)]));
       if (news.about !== 'trials') return;
       // Step follows step at the counter: the whole kitchen's jars are asked for once it is quiet.
       clearTimeout(quiet);
@@ -43,7 +54,7 @@ export function useLive(listens: boolean): void {
       source.addEventListener('news', onNews);
       source.addEventListener('open', () => {
         // Whatever was told while nobody listened.
-        if (opened) dispatch(kitchenApi.util.invalidateTags(['Trials', 'Timers', 'Batches']));
+        if (opened) dispatch(kitchenApi.util.invalidateTags([...tagsOf({ about: 'gap' })]));
         opened = true;
         void resumeOutbox();
       });

@@ -20,9 +20,9 @@ import {
 } from '#core/batch';
 import type { FormulaId } from '#core/formula';
 import { merged, stepStates, trialLines } from '#core/trial';
-import type { Database } from '../../db/client';
+import { lockInside, type Database } from '../../db/client';
 import { batchEvents, batches, formulas, trials, versions } from '../../db/schema';
-import type { TrialStore } from '../trials/store';
+import { TrialStore } from '../trials/store';
 
 export type BatchOutcome =
   | { readonly status: 'recorded'; readonly batch: BatchRecord }
@@ -74,7 +74,15 @@ export class BatchStore {
   }
 
   /** The batch and its loads come to be together, or not at all. Sent again it is the same batch. */
-  async begin({ id, formulaId, version, day, plan, loads, by }: NewBatch): Promise<BatchOutcome> {
+  begin(batch: NewBatch): Promise<BatchOutcome> {
+    // Two batches of one day must not take the same number.
+    return this.holding(`batches of ${batch.day}`, (inside, tx) => inside.beginInside(tx, batch));
+  }
+
+  private async beginInside(
+    tx: Database,
+    { id, formulaId, version, day, plan, loads, by }: NewBatch,
+  ): Promise<BatchOutcome> {
     const known = await this.get(id);
     if (known)
       return known.formulaId === formulaId && known.version === version
@@ -88,38 +96,54 @@ export class BatchStore {
     if ((await this.jars.byIds(loads.map(({ trialId }) => trialId))).length > 0)
       return { status: 'id-taken' };
     const createdAt = this.now().toISOString();
-    await this.db.transaction(async (tx) => {
-      const [last] = await tx
-        .select({ place: sql<number>`coalesce(max(${batches.place}), 0)` })
-        .from(batches)
-        .where(eq(batches.day, day));
-      const place = Number(last!.place) + 1;
-      await tx.insert(batches).values({ id, formulaId, version, day, place, plan, by, createdAt });
-      await tx.insert(trials).values(
-        loads.map(({ trialId, making }, i) => ({
-          ...{ id: trialId, formulaId, version, vesselId: plan.mixingVesselId, styleId: plan.styleId },
-          ...{ lines: [], making, by, createdAt },
-          batch: { batchId: id, role: 'load', load: i + 1, of: loads.length } satisfies TrialBatch,
-        })),
-      );
-    });
+    const [last] = await tx
+      .select({ place: sql<number>`coalesce(max(${batches.place}), 0)` })
+      .from(batches)
+      .where(eq(batches.day, day));
+    const place = Number(last!.place) + 1;
+    await tx.insert(batches).values({ id, formulaId, version, day, place, plan, by, createdAt });
+    await tx.insert(trials).values(
+      loads.map(({ trialId, making }, i) => ({
+        ...{ id: trialId, formulaId, version, vesselId: plan.mixingVesselId, styleId: plan.styleId },
+        ...{ lines: [], making, by, createdAt },
+        batch: { batchId: id, role: 'load', load: i + 1, of: loads.length } satisfies TrialBatch,
+      })),
+    );
     return { status: 'recorded', batch: (await this.get(id))! };
   }
 
   /** The same event sent again is no second event. */
-  async append(batchId: string, { id, event, by }: NewBatchEvent): Promise<BatchOutcome> {
-    const batch = await this.get(batchId);
-    if (!batch) return { status: 'no-batch' };
-    const known = batch.events.some((logged) => logged.id === id);
-    if (!known) {
-      const refused = refusal(batch, event);
-      if (refused) return refused;
-    }
-    return this.record(batchId, id, event, by);
+  append(batchId: string, { id, event, by }: NewBatchEvent): Promise<BatchOutcome> {
+    return this.holding(`batch ${batchId}`, async (inside) => {
+      const batch = await inside.get(batchId);
+      if (!batch) return { status: 'no-batch' };
+      const known = batch.events.some((logged) => logged.id === id);
+      if (!known) {
+        const refused = refusal(batch, event);
+        if (refused) return refused;
+      }
+      return inside.record(batchId, id, event, by);
+    });
   }
 
   /** What all loads hold, together, becomes one jar. */
-  async combine(batchId: string, { trialId, vesselId, by }: Combine): Promise<BatchOutcome> {
+  combine(batchId: string, combine: Combine): Promise<BatchOutcome> {
+    return this.holding(`batch ${batchId}`, (inside, tx) => inside.combineInside(tx, batchId, combine));
+  }
+
+  /** All of the work or none of it, and nobody else on what has this name meanwhile. */
+  private holding<T>(name: string, work: (inside: BatchStore, tx: Database) => Promise<T>): Promise<T> {
+    return this.db.transaction(async (tx) => {
+      await lockInside(tx, name);
+      return work(new BatchStore(tx, this.now, new TrialStore(tx, this.now)), tx);
+    });
+  }
+
+  private async combineInside(
+    tx: Database,
+    batchId: string,
+    { trialId, vesselId, by }: Combine,
+  ): Promise<BatchOutcome> {
     const batch = await this.get(batchId);
     if (!batch) return { status: 'no-batch' };
     if (batch.whole) return batch.whole.id === trialId ? { status: 'recorded', batch } : { status: 'closed' };
@@ -133,24 +157,13 @@ export class BatchStore {
     const lines = merged(batch.loads.flatMap((load) => trialLines(load.lines, load.events)));
     if (lines.length === 0) return { status: 'not-weighed' };
     const createdAt = this.now().toISOString();
-    await this.db.transaction(async (tx) => {
-      await tx.insert(trials).values({
-        ...{
-          id: trialId,
-          formulaId,
-          version,
-          vesselId,
-          styleId: batch.plan.styleId,
-          lines,
-          making: null,
-          by,
-        },
-        createdAt,
-        batch: { batchId, role: 'whole', load: 0, of: batch.loads.length } satisfies TrialBatch,
-      });
-      const event: BatchEvent = { kind: 'combined', trialId };
-      await tx.insert(batchEvents).values({ id: trialId, batchId, event, by, createdAt });
+    await tx.insert(trials).values({
+      ...{ id: trialId, formulaId, version, vesselId, styleId: batch.plan.styleId, lines, making: null, by },
+      createdAt,
+      batch: { batchId, role: 'whole', load: 0, of: batch.loads.length } satisfies TrialBatch,
     });
+    const event: BatchEvent = { kind: 'combined', trialId };
+    await tx.insert(batchEvents).values({ id: trialId, batchId, event, by, createdAt });
     return { status: 'recorded', batch: (await this.get(batchId))! };
   }
 

@@ -8,7 +8,7 @@ export const DOCUMENT_LIMIT = '32mb';
 const querySchema = z.strictObject({ formula: formulaIdSchema.optional() });
 
 /** Documents that others may read and write. Mounted before the small limit of other bodies. */
-export function documentRoutes(store: DocumentStore, onRead: () => void): Router {
+export function documentRoutes(store: DocumentStore): Router {
   const router = Router();
 
   router.get('/document', async (request, response) => {
@@ -27,9 +27,7 @@ export function documentRoutes(store: DocumentStore, onRead: () => void): Router
   router.post('/document', json({ limit: DOCUMENT_LIMIT }), async (request, response) => {
     const reading = readDocument(request.body);
     if (reading.status === 'refused') throw new ApiError('invalid', reading.message);
-    const report = await store.read(reading.document);
-    onRead();
-    response.status(201).json(report);
+    response.status(201).json(await store.read(reading.document));
   });
 
   return router;

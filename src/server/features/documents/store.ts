@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { asc, inArray } from 'drizzle-orm';
 import { DOCUMENT_FORMAT, type ImportReport, type KitchenDocument } from '#contract';
 import { diffFormulas, isEmptyDiff, type FormulaId } from '#core/formula';
-import type { Database } from '../../db/client';
+import { lockInside, type Database } from '../../db/client';
 import { formulas, ingredients, versions } from '../../db/schema';
 
 type Entry = KitchenDocument['formulas'][number];
@@ -44,6 +44,7 @@ export class DocumentStore {
   /** All of it or nothing; brought in twice it is there once. */
   read(document: KitchenDocument): Promise<ImportReport> {
     return this.db.transaction(async (tx) => {
+      await lockInside(tx, 'documents brought in');
       const known = await tx.select().from(formulas);
       const frozen = await tx.select().from(versions);
       const report = { added: [] as string[], same: [] as string[], beside: [] as string[] };

@@ -17,12 +17,11 @@ const missing = (): ApiError =>
 
 export function formulaRoutes(store: FormulaStore): Router {
   const router = Router();
-  const startedAt = Date.now().toString(36);
 
   router.get('/', async (request, response) => {
     const { json, tag } = await store.list();
     // Unchanged since the page last asked: nothing to send.
-    response.set({ 'Cache-Control': 'private, no-cache', ETag: `"${startedAt}-${tag}"` });
+    response.set({ 'Cache-Control': 'private, no-cache', ETag: `"${tag}"` });
     if (request.fresh) response.status(304).end();
     else response.type('application/json').send(json);
   });

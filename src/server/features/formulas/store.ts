@@ -40,7 +40,6 @@ export type FreezeOutcome =
   | { readonly status: 'not-found' }
   | { readonly status: 'moved-on'; readonly record: FormulaRecord };
 
-type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 type FormulaRow = typeof formulas.$inferSelect;
 type VersionRow = typeof versions.$inferSelect;
 
@@ -49,30 +48,33 @@ const BIN_DAYS = 30;
 
 /** Formulas and their versions. Time is given, never taken. */
 export class FormulaStore {
-  private readonly shelfList = new ShelfList();
+  private readonly shelfList: ShelfList;
 
   constructor(
     private readonly db: Database,
     private readonly now: () => Date,
-  ) {}
-
-  /** What was remembered is out of date. */
-  forget(): void {
-    this.shelfList.forget();
+  ) {
+    this.shelfList = new ShelfList(db, (ids) => this.shelfRecords(ids));
   }
 
-  /** The whole shelf as JSON text, and a tag that changes with it. One process owns the folder, so it may be kept. */
-  async list(): Promise<{ json: string; tag: string }> {
-    if (!this.shelfList.isFilled) {
-      const rows = await this.db.select().from(formulas).orderBy(formulas.createdAt, formulas.id);
-      const all = await this.db.select().from(versions);
-      const byFormula = new Map<FormulaId, VersionRow[]>();
-      for (const version of all) {
-        byFormula.set(version.formulaId, [...(byFormula.get(version.formulaId) ?? []), version]);
-      }
-      this.shelfList.fill(rows.map((row) => toShelfRecord(row, byFormula.get(row.id) ?? [])));
-    }
+  /** The whole shelf as JSON text, and a tag that changes with it. */
+  list(): Promise<{ json: string; tag: string }> {
     return this.shelfList.answer();
+  }
+
+  private async shelfRecords(ids: readonly FormulaId[]): Promise<ShelfRecord[]> {
+    const rows = await this.db
+      .select()
+      .from(formulas)
+      .where(inArray(formulas.id, [...ids]));
+    const all = await this.db
+      .select()
+      .from(versions)
+      .where(inArray(versions.formulaId, [...ids]));
+    const byFormula = new Map<FormulaId, VersionRow[]>();
+    for (const version of all)
+      byFormula.set(version.formulaId, [...(byFormula.get(version.formulaId) ?? []), version]);
+    return rows.map((row) => toShelfRecord(row, byFormula.get(row.id) ?? []));
   }
 
   get(id: FormulaId): Promise<FormulaRecord | null> {
@@ -88,12 +90,13 @@ export class FormulaStore {
       .insert(formulas)
       .values({ id, revision: 0, content, createdAt: at, updatedAt: at })
       .onConflictDoNothing();
-    const record = await this.listed(id);
+    const record = await readRecord(this.db, id);
     return record && isEmptyDiff(diffFormulas(record.formula, content)) ? record : null;
   }
 
   async change(id: FormulaId, { idempotencyKey, diff }: ChangeRequest): Promise<ChangeOutcome> {
-    const outcome = await this.db.transaction(async (tx): Promise<ChangeOutcome> => {
+    return this.db.transaction(async (tx): Promise<ChangeOutcome> => {
+      await hold(tx, id);
       const record = await readRecord(tx, id);
       if (!record) return { status: 'not-found' };
       const seen = await tx
@@ -112,8 +115,6 @@ export class FormulaStore {
         .values({ key: idempotencyKey, formulaId: id, revision, createdAt: this.now().toISOString() });
       return { status: 'applied', record: (await readRecord(tx, id))! };
     });
-    await this.listed(id);
-    return outcome;
   }
 
   async versions(id: FormulaId): Promise<VersionRecord[]> {
@@ -132,7 +133,8 @@ export class FormulaStore {
 
   /** Makes the next version of what the cook saw; the working formula then grows from it. */
   async freeze(id: FormulaId, revision: number, note: string, by: By): Promise<FreezeOutcome> {
-    const outcome = await this.db.transaction(async (tx): Promise<FreezeOutcome> => {
+    return this.db.transaction(async (tx): Promise<FreezeOutcome> => {
+      await hold(tx, id);
       const record = await readRecord(tx, id);
       if (!record) return { status: 'not-found' };
       if (record.revision !== revision) return { status: 'moved-on', record };
@@ -153,15 +155,13 @@ export class FormulaStore {
       await this.write(tx, record, { ...record.formula, basedOnVersion: row.number });
       return { status: 'frozen', version: toVersion(row), record: (await readRecord(tx, id))! };
     });
-    await this.listed(id);
-    return outcome;
   }
 
   /** Puts a formula on the shelf, into the archive or into the bin. Nothing is destroyed by it. */
   async move(id: FormulaId, shelf: Shelf): Promise<FormulaRecord | null> {
     const at = this.now().toISOString();
     await this.db.update(formulas).set({ shelf, shelfSince: at }).where(eq(formulas.id, id));
-    return this.listed(id);
+    return readRecord(this.db, id);
   }
 
   /** Empties what has lain in the bin for {@link BIN_DAYS} days. */
@@ -183,28 +183,22 @@ export class FormulaStore {
     return row!.count === 0;
   }
 
-  private async write(tx: Transaction, record: FormulaRecord, content: Formula): Promise<number> {
+  private async write(tx: Database, record: FormulaRecord, content: Formula): Promise<number> {
     const revision = record.revision + 1;
     const updatedAt = this.now().toISOString();
     await tx.update(formulas).set({ content, revision, updatedAt }).where(eq(formulas.id, record.id));
     return revision;
-  }
-
-  /** Reads a formula after a change and brings the kept list up to it. */
-  private async listed(id: FormulaId): Promise<FormulaRecord | null> {
-    const record = await readRecord(this.db, id);
-    if (record) {
-      const { baseVersion, ...rest } = record;
-      this.shelfList.put({ ...rest, changed: isChanged(record.formula, baseVersion?.formula) });
-    }
-    return record;
   }
 }
 
 const isChanged = (working: Formula, base: Formula | undefined): boolean =>
   base !== undefined && !sameContent(base, working);
 
-async function readRecord(db: Database | Transaction, id: FormulaId): Promise<FormulaRecord | null> {
+/** Until the transaction ends, nobody else changes this formula: what is read is what is written over. */
+const hold = (tx: Database, id: FormulaId): Promise<unknown> =>
+  tx.select({ id: formulas.id }).from(formulas).where(eq(formulas.id, id)).for('update');
+
+async function readRecord(db: Database, id: FormulaId): Promise<FormulaRecord | null> {
   const [row] = await db.select().from(formulas).where(eq(formulas.id, id));
   if (!row) return null;
   const [latest] = await db

@@ -1,9 +1,10 @@
 import { Router } from 'express';
 import { daySchema, newDressingSchema, putPlanSchema } from '#contract';
 import { ApiError, parse } from '../../http/apiError';
+import type { LiveHub } from '../../live/hub';
 import type { ServiceStore } from './store';
 
-export function serviceRoutes(store: ServiceStore): Router {
+export function serviceRoutes(store: ServiceStore, hub: LiveHub): Router {
   const router = Router();
 
   router.get('/dressings', async (_request, response) => {
@@ -22,6 +23,7 @@ export function serviceRoutes(store: ServiceStore): Router {
     const plan = await store.savePlan(parse(putPlanSchema, request.body, 'Plan'));
     if (!plan)
       throw new ApiError('conflict', 'Somebody else changed this day meanwhile. Look at it as it is now.');
+    hub.tell({ about: 'plan', day: plan.day });
     response.json(plan);
   });
 

@@ -1,6 +1,6 @@
 import { desc, eq } from 'drizzle-orm';
 import { EMPTY_PLAN, type DressingRecord, type NewDressing, type PlanRecord, type PutPlan } from '#contract';
-import type { Database } from '../../db/client';
+import { lockInside, type Database } from '../../db/client';
 import { dressings, plans } from '../../db/schema';
 
 const MOST_AT_ONCE = 500;
@@ -38,7 +38,8 @@ export class ServiceStore {
   savePlan({ day, revision, content }: PutPlan): Promise<PlanRecord | null> {
     const updatedAt = this.now().toISOString();
     return this.db.transaction(async (tx) => {
-      const [row] = await tx.select().from(plans).where(eq(plans.day, day)).for('update');
+      await lockInside(tx, `plan of ${day}`);
+      const [row] = await tx.select().from(plans).where(eq(plans.day, day));
       if ((row?.revision ?? 0) !== revision) return null;
       const values = { day, revision: revision + 1, content, updatedAt };
       if (row) await tx.update(plans).set(values).where(eq(plans.day, day));

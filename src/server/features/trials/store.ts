@@ -10,9 +10,10 @@ import type {
   TrialRecord,
 } from '#contract';
 import type { FormulaId } from '#core/formula';
-import { standingOf, versionState, type Standing } from '#core/trial';
+import { versionState, type Standing } from '#core/trial';
 import type { Database } from '../../db/client';
 import { formulas, trialEvents, trials, versions } from '../../db/schema';
+import { KeptStandings } from './standings';
 
 export type TrialOutcome =
   | { readonly status: 'recorded'; readonly trial: TrialRecord }
@@ -36,10 +37,14 @@ const isoTime = (value: string): string => new Date(value).toISOString();
 
 /** Jars and their events: appended, never changed. Time is given, never taken. */
 export class TrialStore {
+  private readonly standings: KeptStandings;
+
   constructor(
     private readonly db: Database,
     private readonly now: () => Date,
-  ) {}
+  ) {
+    this.standings = new KeptStandings(db, (ids) => this.byIds(ids));
+  }
 
   /** Newest first. */
   async ofFormula(formulaId: FormulaId): Promise<TrialRecord[]> {
@@ -51,23 +56,11 @@ export class TrialStore {
     return this.withEvents(rows);
   }
 
-  private standings: Map<string, { formulaId: string; version: number; standing: Standing }> | null = null;
-
-  /** What was remembered is out of date. */
-  forget(): void {
-    this.standings = null;
-  }
-
-  /** How every version stands. Read through once, then kept up with each event. */
+  /** How every version stands. */
   async allStandings(provenAfter: number): Promise<Standings> {
-    if (!this.standings) {
-      const all = await this.withEvents(await this.db.select().from(trials));
-      this.standings = new Map();
-      for (const trial of all) this.remember(trial);
-    }
     const found: Record<string, Record<number, Standing[]>> = {};
-    for (const { formulaId, version, standing } of this.standings.values()) {
-      ((found[formulaId] ??= {})[version] ??= []).push(standing);
+    for (const { formulaId, version, standing } of await this.standings.all()) {
+      if (standing) ((found[formulaId] ??= {})[version] ??= []).push(standing);
     }
     return Object.fromEntries(
       Object.entries(found).map(([id, versions]) => [
@@ -77,12 +70,6 @@ export class TrialStore {
         ),
       ]),
     );
-  }
-
-  private remember({ id, formulaId, version, events, batch }: TrialRecord): void {
-    // A load is a part of a making, not one of its own.
-    if (batch?.role === 'load') return;
-    this.standings?.set(id, { formulaId, version, standing: standingOf(events) });
   }
 
   /** What happened in the whole kitchen, newest first, a page at a time. Words are looked for in the notes. */
@@ -157,7 +144,6 @@ export class TrialStore {
       .values({ ...checked, createdAt })
       .onConflictDoNothing();
     const trial = await this.get(id);
-    if (trial) this.remember(trial);
     return trial && trial.formulaId === formulaId && trial.version === version
       ? { status: 'recorded', trial }
       : { status: 'id-taken' };
@@ -175,9 +161,7 @@ export class TrialStore {
       .onConflictDoNothing();
     const [row] = await this.db.select().from(trialEvents).where(eq(trialEvents.id, id));
     if (row?.trialId !== trialId) return { status: 'id-taken' };
-    const trial = (await this.get(trialId))!;
-    this.remember(trial);
-    return { status: 'recorded', trial };
+    return { status: 'recorded', trial: (await this.get(trialId))! };
   }
 
   /** Those of the given ids that are known here. */

@@ -1,0 +1,99 @@
+/** News between the processes that share a database. */
+import type pg from 'pg';
+
+export interface Wire {
+  /** To all the others, never back to oneself. */
+  readonly send: (news: unknown) => Promise<void>;
+  /** @param onGap told when something may have been missed */
+  readonly hear: (onNews: (news: unknown) => void, onGap: () => void) => void;
+  readonly close: () => Promise<void>;
+}
+
+/** One process owns the folder: there is nobody to tell. */
+export class EmbeddedWire implements Wire {
+  send(): Promise<void> {
+    return Promise.resolve();
+  }
+  hear(): void {
+    // Nobody else speaks.
+  }
+  close(): Promise<void> {
+    return Promise.resolve();
+  }
+}
+
+const CHANNEL = 'ygrana_news';
+const AGAIN_MS = 1000;
+
+/** LISTEN and NOTIFY on a connection of its own, which is opened again when it breaks. */
+export class ServerWire implements Wire {
+  private client: pg.Client | null = null;
+  private again: NodeJS.Timeout | null = null;
+  private closed = false;
+  private onNews: (news: unknown) => void = () => undefined;
+  private onGap: () => void = () => undefined;
+
+  private constructor(
+    private readonly newClient: () => pg.Client,
+    private readonly self: string,
+  ) {}
+
+  static async open(newClient: () => pg.Client, self: string): Promise<ServerWire> {
+    const wire = new ServerWire(newClient, self);
+    await wire.connect();
+    return wire;
+  }
+
+  async send(news: unknown): Promise<void> {
+    const payload = JSON.stringify({ from: this.self, news });
+    // Where the connection is broken, the others most likely are too, and look anew when they are back.
+    await this.client?.query('select pg_notify($1, $2)', [CHANNEL, payload]).catch(() => undefined);
+  }
+
+  hear(onNews: (news: unknown) => void, onGap: () => void): void {
+    this.onNews = onNews;
+    this.onGap = onGap;
+  }
+
+  async close(): Promise<void> {
+    this.closed = true;
+    if (this.again) clearTimeout(this.again);
+    await this.client?.end().catch(() => undefined);
+    this.client = null;
+  }
+
+  private async connect(): Promise<void> {
+    const client = this.newClient();
+    client.on('notification', ({ payload }) => {
+      this.read(payload ?? '');
+    });
+    client.on('error', () => undefined);
+    client.on('end', () => {
+      if (this.client !== client) return;
+      this.client = null;
+      this.reconnect();
+    });
+    await client.connect();
+    await client.query(`listen ${CHANNEL}`);
+    this.client = client;
+  }
+
+  private reconnect(): void {
+    if (this.closed) return;
+    this.again = setTimeout(() => {
+      this.connect().then(
+        () => {
+          this.onGap();
+        },
+        () => {
+          this.reconnect();
+        },
+      );
+    }, AGAIN_MS);
+  }
+
+  private read(payload: string): void {
+    const { from, news } = JSON.parse(payload) as { from: string; news: unknown };
+    if (from !== this.self) this.onNews(news);
+  }
+}
