@@ -27,7 +27,7 @@ export const daySchema = z
   .regex(/^\d{4}-\d{2}-\d{2}$/, 'must be a day such as 2026-05-31')
   .refine((text) => !Number.isNaN(Date.parse(text)), 'is no day of the calendar');
 
-const snapshotSchema: z.ZodType<BatchSnapshot> = z.strictObject({
+export const snapshotSchema: z.ZodType<BatchSnapshot> = z.strictObject({
   target: z.string().max(200),
   scaleFactor: amount.gt(0),
   madeMl: amount.gt(0),

@@ -1,4 +1,5 @@
 export { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, NOBODY } from './defaults';
+export { OPERATIONS, openApiDocument, type Operation, type Restored } from './api';
 export { ERROR_STATUS, type ErrorBody, type ErrorCode } from './errors';
 export {
   additionIdSchema,

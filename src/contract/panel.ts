@@ -8,16 +8,17 @@ import { trialIdSchema } from './trial';
 const sampleSchema = z.strictObject({ formulaId: formulaIdSchema, version: z.int().min(1) });
 export const MOST_TASTERS = 60;
 
+export const newPanelShape = {
+  id: trialIdSchema,
+  kind: z.enum(TEST_KINDS),
+  a: sampleSchema,
+  b: sampleSchema,
+  tasters: z.int().min(1, 'at least one taster').max(MOST_TASTERS, `at most ${MOST_TASTERS} tasters`),
+  seed: z.int().min(0).max(4_294_967_295),
+  by: bySchema,
+};
 export const newPanelSchema = z
-  .strictObject({
-    id: trialIdSchema,
-    kind: z.enum(TEST_KINDS),
-    a: sampleSchema,
-    b: sampleSchema,
-    tasters: z.int().min(1, 'at least one taster').max(MOST_TASTERS, `at most ${MOST_TASTERS} tasters`),
-    seed: z.int().min(0).max(4_294_967_295),
-    by: bySchema,
-  })
+  .strictObject(newPanelShape)
   .refine(({ a, b }) => a.formulaId !== b.formulaId || a.version !== b.version, {
     path: ['b'],
     message: 'must be another dressing than the first',

@@ -22,7 +22,7 @@ import { bySchema, formulaIdSchema, ingredientIdSchema, vesselIdSchema, type By 
 export const trialIdSchema = z.string().regex(/^[\w-]{1,64}$/, 'must be 1-64 letters, digits, _ or -');
 const grams = z.number().finite().gt(0, 'more than nothing').max(1_000_000);
 
-const lineSchema: z.ZodType<TrialLine> = z.strictObject({
+export const lineSchema: z.ZodType<TrialLine> = z.strictObject({
   ingredientId: ingredientIdSchema,
   form: z.string().max(200),
   massG: grams,

@@ -3,6 +3,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
+import { openApiDocument } from '#contract';
 import type { Database } from './db/client';
 import type { BackupPlace } from './backup/kitchenBackup';
 import { backupRoutes } from './features/backup/routes';
@@ -95,6 +96,9 @@ export function createApp(deps: AppDependencies): Express {
   });
   api.get('/health', (_request, response) => {
     response.json({ status: 'ok' });
+  });
+  api.get('/openapi.json', (_request, response) => {
+    response.json(openApiDocument());
   });
   api.use('/session', accessRoutes(deps.access));
   if (deps.access) api.use(requireAccess(deps.access));

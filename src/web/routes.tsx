@@ -52,6 +52,12 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/share/TablesPart')).TablesPart }),
       },
       {
+        path: 'toolmakers',
+        lazy: async () => ({
+          Component: (await import('./features/share/ToolmakersPage')).ToolmakersPage,
+        }),
+      },
+      {
         path: 'batches',
         lazy: async () => ({ Component: (await import('./features/batch/DayPage')).DayPage }),
       },

@@ -72,7 +72,8 @@ export interface LoadLog {
   readonly events: readonly LoggedEvent[];
 }
 
-export type BatchState = 'planned' | 'weighing' | 'weighed' | 'combined' | 'signed' | 'called-off';
+export const BATCH_STATES = ['planned', 'weighing', 'weighed', 'combined', 'signed', 'called-off'] as const;
+export type BatchState = (typeof BATCH_STATES)[number];
 
 export function batchStateOf(loads: readonly LoadLog[], log: readonly LoggedBatchEvent[]): BatchState {
   if (latestOf(log, 'called-off')) return 'called-off';

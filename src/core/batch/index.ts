@@ -9,6 +9,7 @@ export {
   tastedRight,
   TEMPERATURES_AT,
   type BatchEvent,
+  BATCH_STATES,
   type BatchState,
   type LoadDeviation,
   type LoadLog,

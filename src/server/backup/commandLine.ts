@@ -1,11 +1,11 @@
 /** Backup and restore from the command line: by the running server where there is one, else on the folder itself. */
 import { readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { ErrorBody } from '#contract';
+import type { ErrorBody, Restored } from '#contract';
 import { openDatabase } from '../db/client';
 import { lockFolder } from '../db/folderLock';
 import { BackupError } from './format';
-import { restoreKitchen, saveKitchen, type Restored } from './kitchenBackup';
+import { restoreKitchen, saveKitchen } from './kitchenBackup';
 
 export interface CommandOptions {
   readonly dataFolder: string;

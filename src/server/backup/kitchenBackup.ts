@@ -6,7 +6,7 @@
 import { cpSync, mkdirSync, mkdtempSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { formulaSchema, settingsSchema, vesselSchema } from '#contract';
+import { formulaSchema, settingsSchema, vesselSchema, type Restored } from '#contract';
 import { journalOf, openDatabase, type Database } from '../db/client';
 import { BackupError, pack, unpack, type Backup } from './format';
 import { readRows, replaceRows } from './rows';
@@ -28,16 +28,6 @@ function packed(rows: Backup['rows'], { migrationsFolder }: BackupPlace, now: Da
     kitchen: settings?.kitchenName ?? '',
     rows,
   });
-}
-
-export interface Restored {
-  readonly kitchen: string;
-  readonly madeAt: string;
-  readonly formulas: number;
-  readonly jars: number;
-  readonly batches: number;
-  /** What was there before lies here. */
-  readonly asideFile: string;
 }
 
 /** @throws BackupError where the file is refused: then nothing was changed */

@@ -8,6 +8,7 @@ import type { Addition, AdditionId, Formula, FormulaId, VesselId } from '#core/f
 import type { IngredientId } from '#core/ingredient';
 import { emptyFormula } from '#core/formula';
 import { openDatabase, type OpenDatabase } from '../db/client';
+import { agrees } from './agrees';
 import { startKitchen, type RunningKitchen, type StartOptions } from '../start';
 
 export const migrationsFolder = join(import.meta.dirname, '../db/migrations');
@@ -101,7 +102,9 @@ export class Client {
       ...(body === undefined ? {} : { body }),
     });
     const text = await response.text();
-    return { status: response.status, body: (text ? JSON.parse(text) : null) as T };
+    const answer: unknown = text ? JSON.parse(text) : null;
+    agrees({ method, path, sent: body, status: response.status, answer });
+    return { status: response.status, body: answer as T };
   }
 }
 

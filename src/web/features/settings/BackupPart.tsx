@@ -77,6 +77,10 @@ export function BackupPart() {
         <a href="/api/document" download className="text-bottle underline">
           all formulas as one document
         </a>
+        ,{' '}
+        <Link to="/toolmakers" className="text-bottle underline">
+          for tools of your own
+        </Link>
         .
       </p>
       {done && <p role="status">{done}</p>}

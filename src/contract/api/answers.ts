@@ -1,0 +1,187 @@
+/** What the kitchen answers, as schemas: the types say the same to the compiler, these to whoever reads the API. */
+import { z } from 'zod';
+import {
+  SHELVES,
+  bySchema,
+  formulaIdSchema,
+  formulaSchema,
+  ingredientIdSchema,
+  versionSchema,
+  vesselIdSchema,
+} from '../formula';
+import type { FormulaRecord, FreezeAnswer, MadeRecord, ShelfRecord } from '../formula';
+import { batchEventSchema, daySchema, snapshotSchema, type BatchRecord } from '../batch';
+import { INSTRUMENTS, type DevicesAnswer } from '../device';
+import type { ImportReport } from '../document';
+import { ERROR_STATUS, type ErrorBody, type ErrorCode } from '../errors';
+import { newMeasureSchema, type MeasureRecord } from '../measure';
+import { newAnswerSchema, newPanelShape, type PanelRecord } from '../panel';
+import { planContentSchema, type PlanRecord } from '../plan';
+import { newDressingSchema, type DressingRecord } from '../service';
+import type { SessionState } from '../session';
+import { newTimerSchema, type TimersAnswer } from '../timer';
+import { lineSchema, makingPlanSchema, trialEventSchema, trialIdSchema } from '../trial';
+import type { LogAnswer, Standings, TrialRecord } from '../trial';
+import { VERSION_STATES } from '#core/trial';
+import { BATCH_STATES } from '#core/batch';
+
+const moment = z.iso.datetime();
+const count = z.int().min(0);
+
+const workedOn = {
+  id: formulaIdSchema,
+  revision: count.describe('Goes up with every change; say the one you saw when you change it'),
+  formula: formulaSchema,
+  shelf: z.enum(SHELVES),
+  latestNumber: count.describe('The highest version number given so far'),
+  createdAt: moment,
+  updatedAt: moment,
+};
+export const formulaRecordSchema: z.ZodType<FormulaRecord> = z.strictObject({
+  ...workedOn,
+  baseVersion: versionSchema.nullable().describe('The version the working changes grew from'),
+});
+export const shelfRecordSchema: z.ZodType<ShelfRecord> = z.strictObject({
+  ...workedOn,
+  changed: z.boolean().describe('Working changes differ from the version they grew from'),
+});
+export const freezeAnswerSchema: z.ZodType<FreezeAnswer> = z.strictObject({
+  version: versionSchema,
+  record: formulaRecordSchema,
+});
+export const madeRecordSchema: z.ZodType<MadeRecord> = z.strictObject({
+  formulaId: formulaIdSchema,
+  number: z.int().min(1),
+  latest: z.int().min(1),
+  formula: formulaSchema,
+});
+
+const logged = {
+  id: trialIdSchema,
+  event: trialEventSchema,
+  by: bySchema,
+  at: moment,
+};
+export const trialRecordSchema: z.ZodType<TrialRecord> = z.strictObject({
+  id: trialIdSchema,
+  formulaId: formulaIdSchema,
+  version: z.int().min(1),
+  vesselId: vesselIdSchema,
+  styleId: z.string().nullable(),
+  lines: z.array(lineSchema),
+  making: makingPlanSchema.nullable(),
+  batch: z
+    .strictObject({
+      batchId: trialIdSchema,
+      role: z.enum(['load', 'whole']),
+      load: count,
+      of: z.int().min(1),
+    })
+    .nullable()
+    .describe('A load of a batch, or all its loads together; null: a jar of its own'),
+  by: bySchema,
+  at: moment,
+  events: z.array(z.strictObject(logged)).describe('In the order they happened; only ever added to'),
+});
+export const logAnswerSchema: z.ZodType<LogAnswer> = z.strictObject({
+  entries: z.array(
+    z.strictObject({
+      ...logged,
+      place: z.int().min(1),
+      trialId: trialIdSchema,
+      formulaId: formulaIdSchema,
+      formulaName: z.string().nullable(),
+      version: z.int().min(1),
+    }),
+  ),
+  next: z.int().nullable().describe('Ask for what is before it; null at the end'),
+});
+export const standingsSchema: z.ZodType<Standings> = z.record(
+  z.string(),
+  z.record(z.string(), z.strictObject({ state: z.enum(VERSION_STATES), right: count, made: count })),
+);
+
+export const batchRecordSchema: z.ZodType<BatchRecord> = z.strictObject({
+  id: trialIdSchema,
+  number: z.string().describe('Such as 20261126-02'),
+  formulaId: formulaIdSchema,
+  formulaName: z.string().nullable(),
+  version: z.int().min(1),
+  day: daySchema,
+  plan: snapshotSchema,
+  by: bySchema,
+  at: moment,
+  state: z.enum(BATCH_STATES),
+  loads: z.array(trialRecordSchema),
+  whole: trialRecordSchema.nullable(),
+  events: z.array(
+    z.strictObject({
+      ...{ id: trialIdSchema, by: bySchema, at: moment },
+      event: z.union([
+        batchEventSchema,
+        z.strictObject({ kind: z.literal('combined'), trialId: trialIdSchema }),
+      ]),
+    }),
+  ),
+});
+
+export const measureRecordSchema: z.ZodType<MeasureRecord> = newMeasureSchema.extend({ at: moment });
+export const panelRecordSchema: z.ZodType<PanelRecord> = z.strictObject({
+  ...newPanelShape,
+  at: moment,
+  answers: z.array(newAnswerSchema.extend({ at: moment })),
+});
+export const dressingRecordSchema: z.ZodType<DressingRecord> = newDressingSchema.extend({ at: moment });
+export const timersAnswerSchema: z.ZodType<TimersAnswer> = z.strictObject({
+  now: moment.describe('The kitchen’s clock'),
+  timers: z.array(newTimerSchema.extend({ startedAt: moment })),
+});
+export const planRecordSchema: z.ZodType<PlanRecord> = z.strictObject({
+  day: daySchema,
+  revision: count,
+  content: planContentSchema,
+});
+
+const claim = z.strictObject({ trialId: trialIdSchema, screenId: z.string(), label: z.string() }).nullable();
+export const devicesAnswerSchema: z.ZodType<DevicesAnswer> = z.strictObject({
+  instruments: z.array(
+    z.strictObject({
+      id: z.string(),
+      instrument: z.enum(INSTRUMENTS),
+      name: z.string(),
+      source: z.enum(['simulated', 'device']),
+      readability: z.number(),
+      capacity: z.number(),
+    }),
+  ),
+  claim,
+});
+export const importReportSchema: z.ZodType<ImportReport> = z.strictObject({
+  added: z.array(z.string()),
+  same: z.array(z.string()),
+  beside: z.array(z.string()),
+  ingredientsAdded: count,
+  ingredientsKept: z.array(z.string()),
+});
+export const restoredSchema = z.strictObject({
+  kitchen: z.string(),
+  madeAt: moment,
+  formulas: count,
+  jars: count,
+  batches: count,
+  asideFile: z.string().describe('What was there before lies here, on the kitchen’s machine'),
+});
+export type Restored = z.infer<typeof restoredSchema>;
+export const sessionStateSchema: z.ZodType<SessionState> = z.strictObject({
+  needed: z.boolean(),
+  signedIn: z.boolean(),
+});
+export const pantrySchema = (entry: z.ZodType): z.ZodType => z.record(ingredientIdSchema, entry);
+export const okSchema = z.strictObject({ status: z.literal('ok') });
+export const errorSchema: z.ZodType<ErrorBody> = z.strictObject({
+  error: z.strictObject({
+    code: z.enum(Object.keys(ERROR_STATUS) as [ErrorCode, ...ErrorCode[]]),
+    message: z.string().describe('What is wrong and what to do, to be shown as it is'),
+    details: z.unknown().optional(),
+  }),
+});

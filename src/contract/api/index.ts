@@ -1,0 +1,3 @@
+export { OPERATIONS, type Operation } from './operations';
+export { openApiDocument } from './openApi';
+export type { Restored } from './answers';
