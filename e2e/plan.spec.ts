@@ -6,7 +6,7 @@ import { expectAccessible } from './axe';
 test.setTimeout(90_000);
 
 test('a lunch is planned backwards, moved, ticked off, and goes out as a calendar', async ({ page }) => {
-  await page.goto('/plan?day=2026-12-12');
+  await page.goto('/plan?day=2031-06-14');
   await expect(page.getByText('Nothing is planned for this day.')).toBeVisible();
   await page.getByLabel(/^At/).fill('noon');
   await expect(page.getByText('Such as 12:30.')).toBeVisible();
@@ -70,6 +70,103 @@ test('a lunch is planned backwards, moved, ticked off, and goes out as a calenda
   await expect(page.getByRole('status').filter({ hasText: 'no calendar that can be read' })).toBeVisible();
   await page.getByLabel('Calendar file').setInputFiles(await file.path());
   await expect(page.getByTestId('service')).toHaveCount(2);
-  await page.getByRole('link', { name: 'Plan its batch' }).click();
-  await expect(page.getByLabel('For the day')).toHaveValue('2026-12-12');
+  await page.getByRole('link', { name: 'Plan its batch by hand' }).click();
+  await expect(page.getByLabel('For the day')).toHaveValue('2031-06-14');
+});
+
+test('what the services need becomes batches of the day with one pull list, once', async ({ page }) => {
+  await page.goto('/plan?day=2031-06-21');
+  await page.getByLabel(/^At/).fill('12:00');
+  await page.getByRole('button', { name: 'Add the service' }).click();
+  for (const [dressing, dish] of [
+    ['Walnut & cider house', 'Slaw, shredded cabbage'],
+    ['Buttermilk & dill', 'Tender leaves'],
+  ]) {
+    await page.getByRole('combobox', { name: 'Dressing', exact: true }).click();
+    await page.getByRole('option', { name: dressing }).click();
+    await page.getByRole('combobox', { name: 'On what' }).click();
+    await page.getByRole('option', { name: dish }).click();
+    await page.getByRole('button', { name: 'Add the dish' }).click();
+    await expect(page.getByTestId('service')).toContainText(`${dressing} on`);
+  }
+  const needs = page.getByTestId('day-needs');
+  await expect(needs.getByRole('listitem')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Take on 2 batches' }).click();
+  await expect(page.getByText('All of it is taken on.')).toBeVisible();
+  await expect(needs).toContainText('20310621-01');
+  await expect(needs).toContainText('20310621-02');
+  // Where more is needed afterwards, only that is offered.
+  await page.getByRole('combobox', { name: 'Dressing', exact: true }).click();
+  await page.getByRole('option', { name: 'Buttermilk & dill' }).click();
+  await page.getByRole('button', { name: 'Add the dish' }).click();
+  await expect(page.getByRole('button', { name: 'Take on the batch' })).toBeVisible();
+  await expect(needs).toContainText('still to take on');
+  await expectAccessible(page);
+  await page.getByRole('link', { name: 'Batches and pull list of the day' }).click();
+  await expect(page.getByTestId('day-batches').getByRole('row')).toHaveCount(3);
+  await expect(page.getByRole('button', { name: 'Print the pull list' })).toBeVisible();
+});
+
+test('what runs late moves the rest, and says what is at risk; it outlives a reload', async ({ page }) => {
+  await page.clock.install({ time: new Date('2031-06-28T09:00:00') });
+  await page.goto('/plan?day=2031-06-28');
+  await page.getByLabel(/^At/).fill('12:00');
+  await page.getByRole('button', { name: 'Add the service' }).click();
+  await page.getByRole('combobox', { name: 'Dressing', exact: true }).click();
+  await page.getByRole('option', { name: 'Buttermilk & dill' }).click();
+  await page.getByRole('button', { name: 'Add the dish' }).click();
+  const list = page.getByTestId('to-do').getByRole('listitem');
+  await expect(list.filter({ hasText: 'weigh out' })).toBeVisible();
+  await expect(page.getByTestId('conflicts')).toBeHidden();
+  const dress = list.filter({ hasText: 'shake and dress' });
+  const planned = (await dress.textContent())!;
+  await page.getByRole('button', { name: /^Begin: .*fetch/ }).click();
+  await expect(list.filter({ hasText: 'fetch' })).toContainText(/runs, \d+ min left/);
+  await page.reload();
+  await expect(list.filter({ hasText: 'fetch' })).toContainText('runs');
+  // Near noon it still runs: everything after it moves, and lunch is late.
+  await page.clock.setSystemTime(new Date('2031-06-28T11:55:00'));
+  await page.clock.runFor(61_000);
+  await expect(list.filter({ hasText: 'fetch' })).toContainText('should be done');
+  await expect(page.getByTestId('at-risk')).toContainText(/Lunch at 1[23]:\d\d, .+ late/);
+  await expect(page.getByTestId('at-risk')).toContainText('weigh out');
+  await expect(page.getByTestId('conflicts')).toContainText('serve');
+  await expect(dress).not.toHaveText(planned);
+  await expect(dress).toContainText('later than planned');
+  await expectAccessible(page);
+  // By mistake: not begun after all, and undone again.
+  await page.getByRole('button', { name: /^Not begun after all/ }).click();
+  await expect(page.getByTestId('conflicts')).toContainText('should have begun');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(list.filter({ hasText: 'fetch' })).toContainText('should be done');
+});
+
+test('a week: what stands in the fridge is made once for several days; another week takes it over', async ({
+  page,
+}) => {
+  for (const day of ['2031-07-07', '2031-07-08']) {
+    await page.goto(`/plan?day=${day}`);
+    await page.getByRole('button', { name: 'Add the service' }).click();
+    await page.getByRole('combobox', { name: 'Dressing', exact: true }).click();
+    await page.getByRole('option', { name: 'Walnut & cider house' }).click();
+    await page.getByRole('button', { name: 'Add the dish' }).click();
+    await page.getByRole('combobox', { name: 'Where Walnut & cider house comes from' }).click();
+    await page.getByRole('option', { name: 'from the fridge' }).click();
+    await expect(page.getByTestId('day-needs')).toContainText('from the fridge');
+  }
+  await page.getByRole('link', { name: 'The week', exact: true }).click();
+  await expect(page.getByRole('heading', { name: /^Week of Mon/ })).toBeVisible();
+  await expect(page.getByTestId('week').getByRole('row')).toHaveCount(8);
+  const batches = page.getByTestId('week-batches').getByRole('listitem');
+  await expect(batches).toHaveCount(1);
+  await expect(batches).toContainText('Tue 8; keeps');
+  await page.getByRole('button', { name: 'Take on the batch' }).click();
+  await expect(batches).toContainText('20310707-01');
+  await expectAccessible(page);
+  await page.getByRole('link', { name: 'The week after' }).click();
+  await expect(page.getByText('Nothing is planned in this week.')).toBeVisible();
+  await page.getByRole('button', { name: 'As last week, on 2 empty days' }).click();
+  await expect(page.getByTestId('week')).toContainText('Lunch, 40');
+  await page.goto('/plan/week?from=never');
+  await expect(page.getByRole('heading', { name: /^Week of/ })).toBeVisible();
 });

@@ -147,7 +147,7 @@ const VIEWS = [
   },
   {
     name: 'plan',
-    path: '/plan?day=2026-12-12',
+    path: '/plan?day=2031-06-14',
     size: WIDE,
     before: async (page) => {
       await page.getByRole('button', { name: 'Add the service' }).click();

@@ -45,6 +45,8 @@ export const planContentSchema = z.strictObject({
   from: minuteSchema,
   services: z.array(serviceSchema).max(20),
   jobs: z.array(jobSchema).max(100),
+  /** When a task was begun that takes its time, by its id. */
+  begun: z.record(taskIdSchema, z.iso.datetime()).default({}),
   /** When a task was ended, by its id. */
   done: z.record(taskIdSchema, z.iso.datetime()),
   /** Where a cook has put a task, minutes from midnight. */
@@ -67,4 +69,7 @@ export interface PlanRecord {
   readonly revision: number;
   readonly content: PlanContent;
 }
-export const EMPTY_PLAN: PlanContent = { cooks: 1, from: 420, services: [], jobs: [], done: {}, moved: {} };
+export const EMPTY_PLAN: PlanContent = {
+  ...{ cooks: 1, from: 420, services: [], jobs: [] },
+  ...{ begun: {}, done: {}, moved: {} },
+};

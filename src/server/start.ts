@@ -9,11 +9,13 @@ import { openDatabase, type Database, type OpenDatabase } from './db/client';
 import { lockFolder } from './db/folderLock';
 import { loadBatches } from './demo/demoBatches';
 import { loadJars } from './demo/demoJars';
+import { loadPlans } from './demo/demoPlans';
 import { BatchStore } from './features/batches/store';
 import { loadDemo } from './demo/loadDemo';
 import type { Instruments } from './devices/counter';
 import { FormulaStore } from './features/formulas/store';
 import { KitchenStore } from './features/kitchen/store';
+import { ServiceStore } from './features/service/store';
 import { TrialStore } from './features/trials/store';
 
 export interface StartOptions {
@@ -131,6 +133,7 @@ async function furnish(db: Database, { now, demo, say }: StartOptions): Promise<
     const jars = new TrialStore(db, () => at);
     return { jars, batches: new BatchStore(db, () => at, jars) };
   }, now());
+  await loadPlans(new ServiceStore(db, now), now().toISOString().slice(0, 10));
   say(`Put ${loaded} formulas on the demo shelf`);
 }
 

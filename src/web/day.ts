@@ -12,3 +12,10 @@ export const sayDay = (day: string): string =>
     month: 'long',
     year: 'numeric',
   });
+
+/** So many days after. */
+export const daysAfter = (day: string, days: number): string =>
+  new Date(Date.parse(day) + days * 86_400_000).toISOString().slice(0, 10);
+
+/** The Monday of its week (ISO 8601). */
+export const mondayOf = (day: string): string => daysAfter(day, -((new Date(day).getUTCDay() + 6) % 7));

@@ -48,6 +48,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/plan/PlanPage')).PlanPage }),
       },
       {
+        path: 'plan/week',
+        lazy: async () => ({ Component: (await import('./features/plan/WeekPage')).WeekPage }),
+      },
+      {
         path: 'tables',
         lazy: async () => ({ Component: (await import('./features/share/TablesPart')).TablesPart }),
       },

@@ -187,6 +187,7 @@ export const OPERATIONS: readonly Operation[] = [
       'The plan of a day; of an empty one, an empty plan with revision 0.',
       planRecordSchema,
     ),
+    get('/weeks/{day}', 'The plans of seven days from the given one.', z.array(planRecordSchema)),
     put(
       '/plans/{day}',
       'Keeps the plan of a day, if the revision you saw is still the last.',

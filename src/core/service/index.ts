@@ -29,6 +29,19 @@ export {
   type Moment,
   type Timing,
 } from './whenToDress';
-export { conflictsOf, slackOf, waysOut, type Conflict, type Shortenable, type WayOut } from './conflicts';
+export {
+  beginsAt,
+  clashesOf,
+  conflictsOf,
+  slackOf,
+  waysOut,
+  type Clash,
+  type Conflict,
+  type Hours,
+  type Shortenable,
+  type WayOut,
+} from './conflicts';
+export { forecastDay, type Forecast, type Late } from './slip';
+export { weekBatches, type DayNeed, type WeekBatch } from './weekBatches';
 export { scheduleBackwards, type Crew, type Placed, type Schedule, type Task } from './schedule';
 export { dayTasks, type DayTask, type PlannedDish, type PlannedService, type SideJob } from './dayTasks';

@@ -199,21 +199,24 @@ describe('what does not fit', () => {
   it('is named with how late it is, and the cheapest ways out', () => {
     const fromS = NOON - 95 * MIN;
     const placed = placedOf(day);
-    expect(conflictsOf(placed, fromS).map(({ task: { id } }) => id)).toEqual(['mix']);
-    const ways = waysOut(day, { cooks: 1 }, fromS, [{ taskId: 'rest', leastS: 15 * MIN }]);
+    expect(conflictsOf(placed, { nowS: fromS, opensS: 0 }).map(({ task: { id } }) => id)).toEqual(['mix']);
+    const ways = waysOut(day, { cooks: 1 }, { nowS: fromS, opensS: 0 }, [
+      { taskId: 'rest', leastS: 15 * MIN },
+    ]);
     expect(ways[0]).toEqual({ kind: 'shorten', taskId: 'rest', toS: 15 * MIN });
     // A second cook does not help while there is one blender.
     expect(ways.map(({ kind }) => kind)).toEqual(['shorten', 'serve-later']);
     const { byS } = ways.at(-1) as { byS: number };
     const later = day.map((one) => (one.dueS === null ? one : { ...one, dueS: one.dueS + byS }));
-    expect(conflictsOf(placedOf(later), fromS)).toEqual([]);
+    expect(conflictsOf(placedOf(later), { nowS: fromS, opensS: 0 })).toEqual([]);
   });
   it('has none where all fits, and slack says how much earlier it could be', () => {
     const fromS = NOON - 5 * 3600;
     const placed = placedOf(day);
-    expect(conflictsOf(placed, fromS)).toEqual([]);
-    for (const one of placed) expect(slackOf(placed, fromS).get(one.task.id)!).toBeGreaterThan(0);
+    expect(conflictsOf(placed, { nowS: fromS, opensS: 0 })).toEqual([]);
+    for (const one of placed)
+      expect(slackOf(placed, { nowS: fromS, opensS: 0 }).get(one.task.id)!).toBeGreaterThan(0);
     // Mix begins at 10:20 at the latest; at 10:10 it could.
-    expect(slackOf(placed, NOON - 110 * MIN).get('mix')).toBe(10 * MIN);
+    expect(slackOf(placed, { nowS: NOON - 110 * MIN, opensS: 0 }).get('mix')).toBe(10 * MIN);
   });
 });

@@ -28,8 +28,8 @@ export interface Crew {
   readonly tools?: Readonly<Partial<Record<string, number>>>;
 }
 
-export interface Placed {
-  readonly task: Task;
+export interface Placed<T extends Task = Task> {
+  readonly task: T;
   readonly startS: number;
   readonly endS: number;
   /** From 0; null: nobody stands by it. */

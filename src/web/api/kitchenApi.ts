@@ -75,6 +75,7 @@ export const kitchenApi = createApi({
     'Batches',
     'Dressings',
     'Plans',
+    'PlanWeeks',
     'Session',
   ],
   endpoints: (build) => ({
@@ -101,6 +102,7 @@ export const kitchenApi = createApi({
               'Batches',
               'Dressings',
               'Plans',
+              'PlanWeeks',
             ]
           : [],
     }),
@@ -218,7 +220,10 @@ export const kitchenApi = createApi({
       invalidatesTags: ['Shelf', 'Made', 'Ingredients'],
     }),
     plan: build.query<PlanRecord, string>({ query: (day) => `plans/${day}`, providesTags: ['Plans'] }),
-    planDays: build.query<string[], void>({ query: () => 'plans', providesTags: ['Plans'] }),
+    planWeek: build.query<PlanRecord[], string>({
+      query: (day) => `weeks/${day}`,
+      providesTags: ['Plans', 'PlanWeeks'],
+    }),
     savePlan: build.mutation<PlanRecord, PutPlan>({
       query: (body) => ({ url: `plans/${body.day}`, method: 'PUT', body }),
       // Shown at once; what another device has meanwhile is said, and fetched.
@@ -228,6 +233,7 @@ export const kitchenApi = createApi({
         );
         try {
           await queryFulfilled;
+          dispatch(kitchenApi.util.invalidateTags(['PlanWeeks']));
         } catch {
           shown.undo();
           dispatch(kitchenApi.util.invalidateTags(['Plans']));
@@ -346,7 +352,7 @@ export const {
   useMoveFormulaMutation,
   useOwnIngredientsQuery,
   usePanelsQuery,
-  usePlanDaysQuery,
+  usePlanWeekQuery,
   usePlanQuery,
   useSavePlanMutation,
   useReadDocumentMutation,

@@ -19,6 +19,10 @@ export function serviceRoutes(store: ServiceStore, hub: LiveHub): Router {
     response.json(await store.plan(parse(daySchema, request.params.day, 'Day')));
   });
 
+  router.get('/weeks/:day', async (request, response) => {
+    response.json(await store.week(parse(daySchema, request.params.day, 'Day')));
+  });
+
   router.put('/plans/:day', async (request, response) => {
     const plan = await store.savePlan(parse(putPlanSchema, request.body, 'Plan'));
     if (!plan)

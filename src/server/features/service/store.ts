@@ -1,4 +1,4 @@
-import { desc, eq } from 'drizzle-orm';
+import { desc, eq, inArray } from 'drizzle-orm';
 import { EMPTY_PLAN, type DressingRecord, type NewDressing, type PlanRecord, type PutPlan } from '#contract';
 import { lockInside, type Database } from '../../db/client';
 import { dressings, plans } from '../../db/schema';
@@ -32,6 +32,18 @@ export class ServiceStore {
   async days(): Promise<string[]> {
     const rows = await this.db.select().from(plans).orderBy(plans.day);
     return rows.filter(({ content }) => content.services.length > 0).map(({ day }) => day);
+  }
+
+  /** Seven days from the given one, in their order. */
+  async week(first: string): Promise<PlanRecord[]> {
+    const days = Array.from({ length: 7 }, (_, i) =>
+      new Date(Date.parse(first) + i * 86_400_000).toISOString().slice(0, 10),
+    );
+    const rows = await this.db.select().from(plans).where(inArray(plans.day, days));
+    return days.map((day) => {
+      const row = rows.find((one) => one.day === day);
+      return { day, revision: row?.revision ?? 0, content: row?.content ?? EMPTY_PLAN };
+    });
   }
 
   /** Null where somebody else has changed it meanwhile. */

@@ -11,6 +11,7 @@ import {
   useVersionsQuery,
 } from '../../api/kitchenApi';
 import { formatVolume } from '../../format';
+import { usualVersion } from '../../store/batchPlanning';
 import { byNow } from '../../store/device';
 import { useKitchen } from '../../store/kitchen';
 import { useAppDispatch } from '../../store/store';
@@ -49,9 +50,9 @@ function Bench({ working, versions }: { working: WorkingFormula; versions: reado
   const batches = useBatchesOfFormulaQuery(working.id).data ?? [];
   const newestFirst = [...versions].sort((a, b) => b.number - a.number);
   const stateOf = (number: number) => standings?.[number]?.state ?? 'draft';
-  const asked = newestFirst.find(({ number }) => number === draft.version);
-  const usual = newestFirst.find(({ number }) => stateOf(number) === 'proven') ?? newestFirst[0];
-  const version = asked ?? usual ?? null;
+  const usual = usualVersion(standings, newestFirst[0]?.number ?? 0);
+  const numbered = (number: number | null) => newestFirst.find((one) => one.number === number);
+  const version = numbered(draft.version) ?? numbered(usual) ?? null;
   const changed = working.baseVersion === null || !sameContent(working.baseVersion.formula, working.formula);
   return (
     <div className="grid gap-3">

@@ -1,12 +1,13 @@
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { daySchema, type VersionRecord } from '#contract';
-import { loadMaking, sayBatchProblem, snapshotOf, type BatchPlan, type BatchRequest } from '#core/batch';
+import { sayBatchProblem, type BatchPlan, type BatchRequest } from '#core/batch';
 import type { VersionState } from '#core/trial';
 import { sayError, useBeginBatchMutation } from '../../api/kitchenApi';
 import { formatMass, formatVolume } from '../../format';
-import { byNow, newId } from '../../store/device';
-import { entryOf, useKitchen } from '../../store/kitchen';
+import { newBatchOf } from '../../store/batchPlanning';
+import { newId } from '../../store/device';
+import { useKitchen } from '../../store/kitchen';
 import type { WorkingFormula } from '../../store/workingSlice';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -128,26 +129,10 @@ function TakeOn({ working, version, draft, unread, toTaste, state, plan, request
   const id = useRef(newId());
   const dayFits = daySchema.safeParse(day).success;
   const take = async (): Promise<void> => {
-    const bottles = Object.fromEntries(
-      plan.lines.flatMap(({ ingredient }) => {
-        const { label } = entryOf(pantry, ingredient.id).bottle;
-        return label === '' ? [] : [[ingredient.id, label]];
-      }),
-    );
+    const target = sayTarget(draft, settings.servingVolumeMl);
+    const about = { id: id.current, formulaId: working.id, version, state, day, target };
     try {
-      const batch = await begin({
-        ...{ id: id.current, formulaId: working.id, version: version.number, day, by: byNow() },
-        plan: snapshotOf(plan, request, {
-          ...{ target: sayTarget(draft, settings.servingVolumeMl), toTaste: [...toTaste] },
-          ...{ styleId: version.formula.styleId, versionState: state, unreadCount: unread.length },
-        }),
-        loads: plan.loads.map((load, i) => ({
-          trialId: `${id.current}-${i + 1}`,
-          making: loadMaking(plan, load, {
-            ...{ tool: request.tool, roomC: null, bottles, vessel: request.mixingVessel, unread },
-          }),
-        })),
-      }).unwrap();
+      const batch = await begin(newBatchOf(about, plan, request, { toTaste, unread }, pantry)).unwrap();
       void navigate(`/formulas/${working.id}/batch/${batch.id}`);
     } catch {
       // Said below; the plan and the id stay.

@@ -4,6 +4,7 @@ import { ordersByVersion } from '#core/batch';
 import { useFormulasQuery, useStandingsQuery } from '../../api/kitchenApi';
 import { formatVolume } from '../../format';
 import { readDecimal } from '../../readDecimal';
+import { usualVersion } from '../../store/batchPlanning';
 import { useKitchen } from '../../store/kitchen';
 import { useKept } from '../../store/useKept';
 import { Button, IconButton } from '../../ui/Button';
@@ -27,18 +28,12 @@ export function Orders({ day }: { day: string }) {
   const [lines, setLines] = useKept<readonly OrderLine[]>(`orders-${day}`, []);
   const [chosen, setChosen] = useState('');
   const formulaId = chosen || (formulas[0]?.id ?? '');
-  const versionOf = (id: string, latest: number): number => {
-    const proven = Object.entries(standings[id] ?? {})
-      .filter(([, { state }]) => state === 'proven')
-      .map(([number]) => Number(number));
-    return proven.length > 0 ? Math.max(...proven) : latest;
-  };
   const read = lines.map(({ jars, jarMl }) => ({ jars: readDecimal(jars), jarMl: readDecimal(jarMl) }));
   const fine = lines.flatMap((line, i) => {
     const { jars, jarMl } = read[i]!;
     const formula = formulas.find(({ id }) => id === line.formulaId);
     if (!formula || jars === null || jarMl === null || !(jars > 0 && jarMl > 0)) return [];
-    const version = versionOf(formula.id, formula.latestNumber);
+    const version = usualVersion(standings[formula.id], formula.latestNumber);
     return [{ formulaId: line.formulaId, version, jars, jarMl, fillShare: 1 }];
   });
   const needed = ordersByVersion(fine);

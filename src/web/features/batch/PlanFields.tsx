@@ -16,7 +16,7 @@ import type { Kitchen } from '../../store/kitchen';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { TARGET_KINDS, TARGET_WORDS, type BatchDraft, type DraftProblems } from './draft';
-import { openVessels } from './useBatchPlan';
+import { openVessels } from '../../store/batchPlanning';
 
 interface PlanFieldsProps {
   readonly draft: BatchDraft;

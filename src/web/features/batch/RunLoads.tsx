@@ -16,7 +16,7 @@ import { useKitchen } from '../../store/kitchen';
 import { useAppSelector } from '../../store/store';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { openVessels } from './useBatchPlan';
+import { openVessels } from '../../store/batchPlanning';
 import { useSay } from './useSay';
 
 const DEVIATION_WORDS = {

@@ -1,52 +1,58 @@
 import { Link } from 'react-router';
-import type { PlanContent, Settings, ShelfRecord } from '#contract';
-import { dressingFor } from '#core/service';
+import type { PlanContent, ShelfRecord } from '#contract';
 import { formatVolume } from '../../format';
+import type { Kitchen } from '../../store/kitchen';
+import { litresFor, needsOf, useTakeOn } from './takeOn';
+import { TakeOnButton, TakenOn } from './TakenOn';
+import { nameIn } from './usePlan';
 
-/** How much of each dressing the day takes, and the way to its batch. */
-export function DayNeeds({
-  day,
-  content,
-  shelf,
-  settings,
-}: {
-  day: string;
-  content: PlanContent;
-  shelf: readonly ShelfRecord[];
-  settings: Settings;
-}) {
-  const needs = new Map<string, { ml: number; highMl: number }>();
-  for (const { covers, dishes } of content.services) {
-    for (const { formulaId, kind, servingG, dressed } of dishes) {
-      const need = dressingFor(kind, servingG * covers, dressed);
-      const before = needs.get(formulaId) ?? { ml: 0, highMl: 0 };
-      needs.set(formulaId, { ml: before.ml + need.ml, highMl: before.highMl + need.highMl });
-    }
-  }
-  if (needs.size === 0) return <div />;
+interface DayNeedsProps {
+  readonly day: string;
+  readonly content: PlanContent;
+  readonly shelf: readonly ShelfRecord[];
+  readonly kitchen: Kitchen;
+}
+
+/** How much of each dressing the day takes; what is made that day becomes batches. */
+export function DayNeeds({ day, content, shelf, kitchen }: DayNeedsProps) {
+  const { settings } = kitchen;
+  const all = needsOf(content);
+  const fresh = needsOf(content, true);
+  const nameOf = nameIn(shelf);
+  const taking = useTakeOn(
+    fresh.map(({ formulaId, highMl }) => ({ formulaId, day, volumeMl: highMl })),
+    kitchen,
+    nameOf,
+  );
+  if (all.length === 0) return <div />;
   return (
     <section aria-label="What the day needs" className="card grid content-start gap-1 p-4">
       <h2 className="font-name text-lg font-bold">What the day needs</h2>
       <ul data-testid="day-needs">
-        {[...needs].map(([id, { ml, highMl }]) => {
-          const record = shelf.find((one) => one.id === id);
-          const litres = Math.ceil(highMl / 100) / 10;
+        {all.map(({ formulaId, ml, highMl }) => {
+          const covered = taking.covered.find((one) => one.formulaId === formulaId);
           return (
-            <li key={id} className="border-t border-rule py-1.5">
-              <strong>{record?.formula.name ?? 'a dressing that is gone'}</strong>:{' '}
-              {formatVolume(ml, settings)}, up to {formatVolume(highMl, settings)}
-              {record && (
+            <li key={formulaId} className="border-t border-rule py-1.5">
+              <strong>{nameOf(formulaId)}</strong>: {formatVolume(ml, settings)}, up to{' '}
+              {formatVolume(highMl, settings)}
+              {covered ? (
+                <TakenOn covered={covered} settings={settings} />
+              ) : (
+                <span className="block text-sm text-quiet">from the fridge</span>
+              )}
+              {covered && covered.missingMl > 0 && (
                 <Link
-                  to={`/formulas/${id}/batch?by=volume&amount=${litres}&day=${day}`}
-                  className="flex min-h-8 items-center font-semibold text-bottle underline"
+                  to={`/formulas/${formulaId}/batch?by=volume&amount=${litresFor(covered.missingMl)}&day=${day}`}
+                  className="flex min-h-8 items-center text-bottle underline"
                 >
-                  Plan its batch
+                  Plan its batch by hand
                 </Link>
               )}
             </li>
           );
         })}
       </ul>
+      <TakeOnButton taking={taking} />
       <Link to={`/batches?day=${day}`} className="flex min-h-8 items-center text-bottle underline">
         Batches and pull list of the day
       </Link>

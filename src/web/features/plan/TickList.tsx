@@ -1,54 +1,75 @@
 import type { PlanContent } from '#contract';
 import { sayDuration } from '#core/emulsion';
-import { sayTime } from './clock';
-import type { DayPlan } from './usePlan';
+import type { DayTask, Placed } from '#core/service';
+import { Button } from '../../ui/Button';
+import { sayTime, secondsOfDay } from './clock';
+import type { DayPlan } from './planDay';
 
 interface TickListProps {
   readonly day: string;
   readonly plan: DayPlan;
   readonly content: PlanContent;
-  readonly onDone: (done: PlanContent['done']) => void;
+  readonly now: Date;
+  readonly onChange: (patch: Pick<PlanContent, 'done'> | Pick<PlanContent, 'begun'>) => void;
 }
 
 const NARROW_S = 15 * 60;
 
-/** What comes next, to tick off; it outlives a reload. */
-export function TickList({ plan, content, onDone }: TickListProps) {
-  const behind = Object.entries(content.done)
-    .filter(([id]) => plan.names.has(id))
+/** What comes next, to begin and to tick off; it outlives a reload. */
+export function TickList({ day, plan, content, now, onChange }: TickListProps) {
+  const { begun, done } = content;
+  const behind = Object.entries(done)
+    .filter(([id]) => plan.tasks.has(id))
     .sort(([, a], [, b]) => a.localeCompare(b));
+  const isFree = ({ after }: DayTask): boolean => after.every((id) => done[id] !== undefined);
   return (
     <section aria-label="To do" className="card grid content-start gap-1 p-4">
       <h2 className="font-name text-lg font-bold">To do</h2>
       {plan.placed.length === 0 && behind.length === 0 && <p className="text-quiet">Nothing yet.</p>}
       <ol data-testid="to-do">
-        {plan.placed.map(({ task, startS, endS }) => {
-          const slack = plan.slack.get(task.id) ?? 0;
-          return (
-            <li key={task.id} className="border-t border-rule">
-              <label className="flex min-h-11 cursor-pointer items-center gap-3 py-1">
-                <input
-                  type="checkbox"
-                  className="size-5 accent-bottle"
-                  checked={false}
-                  onChange={() => {
-                    onDone({ ...content.done, [task.id]: new Date().toISOString() });
+        {plan.placed.map((one) => (
+          <li key={one.task.id} className="flex items-center gap-2 border-t border-rule">
+            <label className="flex min-h-11 flex-1 cursor-pointer items-center gap-3 py-1">
+              <input
+                type="checkbox"
+                className="size-5 accent-bottle"
+                checked={false}
+                onChange={() => {
+                  onChange({ done: { ...done, [one.task.id]: new Date().toISOString() } });
+                }}
+              />
+              <TaskWords
+                {...one}
+                runs={begun[one.task.id] !== undefined}
+                slackS={plan.slack.get(one.task.id) ?? 0}
+                movedS={plan.movedS.get(one.task.id) ?? 0}
+                nowS={secondsOfDay(day, now)}
+              />
+            </label>
+            {begun[one.task.id] !== undefined ? (
+              <Button
+                aria-label={`Not begun after all: ${one.task.name}`}
+                onClick={() => {
+                  const { [one.task.id]: _gone, ...rest } = begun;
+                  onChange({ begun: rest });
+                }}
+              >
+                Not begun
+              </Button>
+            ) : (
+              isFree(one.task) && (
+                <Button
+                  aria-label={`Begin: ${one.task.name}`}
+                  onClick={() => {
+                    onChange({ begun: { ...begun, [one.task.id]: new Date().toISOString() } });
                   }}
-                />
-                <span className="w-14 font-semibold">{sayTime(startS)}</span>
-                <span className="flex-1">
-                  {task.name}
-                  {!task.handsOn && <span className="text-quiet"> until {sayTime(endS)}, waiting</span>}
-                </span>
-                <span
-                  className={`text-sm whitespace-nowrap ${slack < NARROW_S ? 'font-semibold text-acid-ink' : 'text-quiet'}`}
                 >
-                  {slack < 60 ? 'no time to lose' : `${sayDuration(slack)} to spare`}
-                </span>
-              </label>
-            </li>
-          );
-        })}
+                  Begin
+                </Button>
+              )
+            )}
+          </li>
+        ))}
         {behind.map(([id, at]) => (
           <li key={id} className="border-t border-rule text-quiet">
             <label className="flex min-h-11 cursor-pointer items-center gap-3 py-1">
@@ -57,18 +78,53 @@ export function TickList({ plan, content, onDone }: TickListProps) {
                 className="size-5 accent-bottle"
                 checked
                 onChange={() => {
-                  const { [id]: _gone, ...rest } = content.done;
-                  onDone(rest);
+                  const { [id]: _gone, ...rest } = done;
+                  onChange({ done: rest });
                 }}
               />
-              <span className="w-14">
-                {new Date(at).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}
-              </span>
-              <span className="flex-1 line-through">{plan.names.get(id)}</span>
+              <span className="w-14">{sayTime(secondsOfDay(day, new Date(at)))}</span>
+              <span className="flex-1 line-through">{plan.tasks.get(id)?.name}</span>
             </label>
           </li>
         ))}
       </ol>
     </section>
+  );
+}
+
+interface TaskWordsProps extends Placed<DayTask> {
+  readonly runs: boolean;
+  readonly slackS: number;
+  readonly movedS: number;
+  readonly nowS: number;
+}
+
+function TaskWords({ task, startS, endS, runs, slackS, movedS, nowS }: TaskWordsProps) {
+  const planned = startS + task.seconds;
+  return (
+    <>
+      <span className="w-14 font-semibold">{sayTime(startS)}</span>
+      <span className="flex-1">
+        {task.name}
+        {!task.handsOn && <span className="text-quiet"> until {sayTime(endS)}, waiting</span>}
+      </span>
+      {runs ? (
+        <strong className="text-sm whitespace-nowrap text-bottle">
+          {planned > nowS + 30
+            ? `runs, ${sayDuration(Math.round((planned - nowS) / 60) * 60)} left`
+            : 'should be done'}
+        </strong>
+      ) : movedS >= 60 ? (
+        <strong className="text-sm whitespace-nowrap text-acid-ink">
+          {sayDuration(Math.round(movedS / 60) * 60)} later than planned
+        </strong>
+      ) : (
+        <span
+          className={`text-sm whitespace-nowrap ${slackS < NARROW_S ? 'font-semibold text-acid-ink' : 'text-quiet'}`}
+        >
+          {slackS < 60 ? 'no time to lose' : `${sayDuration(Math.round(slackS / 60) * 60)} to spare`}
+        </span>
+      )}
+    </>
   );
 }

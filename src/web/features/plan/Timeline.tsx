@@ -1,11 +1,13 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { DayPlan } from './usePlan';
+import type { DayPlan } from './planDay';
 import { sayTime } from './clock';
 
 interface TimelineProps {
   readonly placed: DayPlan['placed'];
   readonly cooks: number;
   readonly moved: Readonly<Record<string, number>>;
+  /** What runs stays where it was begun. */
+  readonly begun: Readonly<Record<string, string>>;
   readonly nowS: number;
   /** Null: back to where the plan would have it. */
   readonly onMove: (taskId: string, minutes: number | null) => void;
@@ -17,7 +19,7 @@ const LEAST_BAR_PX = 26;
 const MOST_WIDE_PX = 6000;
 
 /** The day as bars: a lane for each pair of hands, one for what only takes time. Drag or arrow keys move a bar. */
-export function Timeline({ placed, cooks, moved, nowS, onMove }: TimelineProps) {
+export function Timeline({ placed, cooks, moved, begun, nowS, onMove }: TimelineProps) {
   const box = useRef<HTMLDivElement>(null);
   const [dragging, setDragging] = useState<{ id: string; fromX: number; byMin: number } | null>(null);
   const from = Math.floor(Math.min(...placed.map(({ startS }) => startS)) / 1800) * 1800;
@@ -74,26 +76,29 @@ export function Timeline({ placed, cooks, moved, nowS, onMove }: TimelineProps) 
         {placed.map((one) => {
           const { task, startS, endS } = one;
           const shift = dragging?.id === task.id ? dragging.byMin * 60 : 0;
-          const pinned = moved[task.id] !== undefined;
+          const runs = begun[task.id] !== undefined;
+          const pinned = !runs && moved[task.id] !== undefined;
           return (
             <button
               key={task.id}
               type="button"
               title={`${task.name}, ${sayTime(startS)} to ${sayTime(endS)}`}
-              aria-label={`${task.name}, ${sayTime(startS)} to ${sayTime(endS)}${pinned ? ', put there by hand; Delete lets it go' : ''}. Arrow keys move it.`}
+              aria-label={`${task.name}, ${sayTime(startS)} to ${sayTime(endS)}${pinned ? ', put there by hand; Delete lets it go' : ''}${runs ? ', runs.' : '. Arrow keys move it.'}`}
               className={`absolute touch-none overflow-hidden rounded border px-1 text-left text-2xs leading-tight whitespace-nowrap ${
                 task.handsOn ? 'border-bottle bg-bottle text-white' : 'border-edge bg-tape-soft text-ink'
-              } ${pinned ? 'outline-2 outline-acid' : ''}`}
+              } ${pinned ? 'outline-2 outline-acid' : ''} ${runs ? 'outline-3 outline-oil' : ''}`}
               style={{
                 left: left(startS + shift),
-                width: `max(24px, ${(task.seconds / span) * 100}%)`,
+                width: `max(24px, ${((endS - startS) / span) * 100}%)`,
                 top: 20 + laneOf(one) * LANE_PX,
                 height: LANE_PX - 6,
               }}
               onKeyDown={(event) => {
+                if (runs) return;
                 key(event, task.id, startS);
               }}
               onPointerDown={(event) => {
+                if (runs) return;
                 event.currentTarget.setPointerCapture(event.pointerId);
                 setDragging({ id: task.id, fromX: event.clientX, byMin: 0 });
               }}

@@ -4,6 +4,7 @@ import type { VersionRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { useDressingsQuery, useStandingsQuery, useVersionsQuery } from '../../api/kitchenApi';
+import { usualVersion } from '../../store/batchPlanning';
 import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
 import { useWorking } from '../../store/useWorking';
 import type { WorkingFormula } from '../../store/workingSlice';
@@ -39,7 +40,8 @@ function Serve({ working, versions }: { working: WorkingFormula; versions: reado
   );
   const dish = useDish();
   const newest = [...versions].sort((a, b) => b.number - a.number);
-  const version = newest.find(({ number }) => standings?.[number]?.state === 'proven') ?? newest[0] ?? null;
+  const usual = usualVersion(standings, newest[0]?.number ?? 0);
+  const version = newest.find(({ number }) => number === usual) ?? null;
   // A dressing that was never frozen can be served, too: as it is composed.
   const formula = version?.formula ?? working.formula;
   const read = useMemo(() => {

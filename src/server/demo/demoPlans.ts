@@ -1,0 +1,61 @@
+/** The coming days of the invented kitchen: lunches and two dinners. */
+import { EMPTY_PLAN, type PlanContent, type PlanDish, type PlanService } from '#contract';
+import type { FormulaId } from '#core/formula';
+import { DISHES, TIMING } from '#core/service';
+import type { ServiceStore } from '../features/service/store';
+
+type Dish = readonly [formulaId: string, kind: PlanDish['kind'], fresh: boolean];
+const service = (
+  id: string,
+  name: string,
+  hour: number,
+  covers: number,
+  dishes: readonly Dish[],
+): PlanService => ({
+  ...{ id, name, at: hour * 60, covers },
+  dishes: dishes.map(([formulaId, kind, fresh], i) => ({
+    ...{ id: `${id}-${i + 1}`, formulaId: formulaId as FormulaId, version: null, kind, fresh },
+    ...{ dressed: 'normally', servingG: DISHES[kind].servingG, moment: TIMING[kind].best },
+  })),
+});
+
+/** By how many days from today. */
+const DEMO_DAYS: Readonly<Record<number, Partial<PlanContent>>> = {
+  1: {
+    services: [
+      service('lunch-1', 'Lunch', 12, 32, [
+        ['walnut-cider', 'slaw', true],
+        ['buttermilk-dill', 'tender-leaves', true],
+      ]),
+    ],
+    jobs: [
+      {
+        ...{ id: 'beans-1', name: 'Soak the beans overnight', minutes: 720, handsOn: false, tool: null },
+        ...{ serviceId: 'lunch-1', beforeMinutes: 120 },
+      },
+    ],
+  },
+  2: {
+    cooks: 2,
+    services: [
+      service('lunch-2', 'Lunch', 12, 40, [['walnut-cider', 'sturdy-leaves', false]]),
+      service('dinner-2', 'Dinner', 19, 24, [['caraway-beet', 'warm-potato', true]]),
+    ],
+  },
+  3: {
+    services: [
+      service('lunch-3', 'Lunch', 12, 40, [
+        ['walnut-cider', 'tender-leaves', false],
+        ['date-tahini', 'cooked', true],
+      ]),
+    ],
+  },
+};
+
+/** @param today YYYY-MM-DD */
+export async function loadPlans(store: ServiceStore, today: string): Promise<void> {
+  for (const [days, content] of Object.entries(DEMO_DAYS)) {
+    const day = new Date(Date.parse(today) + Number(days) * 86_400_000).toISOString().slice(0, 10);
+    await store.savePlan({ day, revision: 0, content: { ...EMPTY_PLAN, ...content } });
+  }
+}

@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import type { PlanContent } from '#contract';
+import { Button } from '../../ui/Button';
+import { calendarOf, servicesFrom } from './calendar';
+
+/** Out as a calendar, and services in from one. */
+export function CalendarTools({
+  day,
+  content,
+  onServices,
+}: {
+  day: string;
+  content: PlanContent;
+  onServices: (services: PlanContent['services']) => void;
+}) {
+  const [said, setSaid] = useState<string | null>(null);
+  const save = (): void => {
+    const url = URL.createObjectURL(
+      new Blob([calendarOf(day, content)], { type: 'text/calendar;charset=utf-8' }),
+    );
+    const link = document.createElement('a');
+    link.href = url;
+    link.download = `services-${day}.ics`;
+    link.click();
+    setTimeout(() => {
+      URL.revokeObjectURL(url);
+    }, 60_000);
+  };
+  const open = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    try {
+      const found = servicesFrom(await file.text(), day);
+      if (found.length > 0) onServices(found);
+      setSaid(
+        found.length > 0
+          ? `${found.length} services of ${day} brought in.`
+          : `There is nothing on ${day} in this calendar.`,
+      );
+    } catch {
+      setSaid('This is no calendar that can be read (iCalendar, .ics). Nothing was changed.');
+    }
+  };
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <Button disabled={content.services.length === 0} onClick={save}>
+        Save as calendar
+      </Button>
+      <label className="inline-flex min-h-8 cursor-pointer items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-bottle hover:bg-mint has-focus-visible:outline-3 has-focus-visible:outline-bottle">
+        Services from a calendar…
+        <input
+          type="file"
+          aria-label="Calendar file"
+          accept=".ics,text/calendar"
+          className="sr-only"
+          onChange={({ target }) => {
+            void open(target.files?.[0]);
+            target.value = '';
+          }}
+        />
+      </label>
+      {said && (
+        <span role="status" className="text-sm">
+          {said}
+        </span>
+      )}
+    </div>
+  );
+}

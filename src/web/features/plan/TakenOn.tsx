@@ -1,0 +1,58 @@
+import { Link } from 'react-router';
+import type { Settings } from '#contract';
+import { STATE_WORDS } from '#core/batch';
+import { formatVolume } from '../../format';
+import { Button } from '../../ui/Button';
+import { litresFor, type Covered, type TakingOn } from './takeOn';
+
+/** The batches that are there for it. */
+export function TakenOn({ covered, settings }: { covered: Covered; settings: Settings }) {
+  return (
+    <span className="block text-sm">
+      {covered.batches.map(({ id, formulaId, number, plan, state }) => (
+        <span key={id} className="block">
+          <Link
+            to={`/formulas/${formulaId}/batch/${id}`}
+            className="inline-flex min-h-6 items-center font-semibold text-bottle underline"
+          >
+            {number}
+          </Link>
+          , {formatVolume(plan.yieldMl, settings)}, {STATE_WORDS[state]}
+        </span>
+      ))}
+      {covered.missingMl > 0 && (
+        <span className="block text-quiet">
+          {covered.batches.length > 0 ? 'still to take on: ' : 'to take on: '}
+          {litresFor(covered.missingMl)} l
+        </span>
+      )}
+    </span>
+  );
+}
+
+export function TakeOnButton({ taking: { covered, busy, problems, takeOn } }: { taking: TakingOn }) {
+  const missing = covered.filter(({ missingMl }) => missingMl > 0);
+  return (
+    <>
+      {missing.length > 0 && (
+        <Button kind="main" className="min-h-11" disabled={busy} onClick={() => void takeOn()}>
+          {busy
+            ? 'Planning…'
+            : missing.length === 1
+              ? 'Take on the batch'
+              : `Take on ${missing.length} batches`}
+        </Button>
+      )}
+      {missing.length === 0 && covered.length > 0 && (
+        <p role="status" className="text-sm">
+          All of it is taken on.
+        </p>
+      )}
+      {problems.map((problem) => (
+        <p key={problem} role="alert" className="font-semibold text-acid-ink">
+          {problem}
+        </p>
+      ))}
+    </>
+  );
+}

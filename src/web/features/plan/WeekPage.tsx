@@ -1,0 +1,267 @@
+import { Link, useSearchParams } from 'react-router';
+import { daySchema, type PlanContent, type PlanRecord } from '#contract';
+import { sayDuration } from '#core/emulsion';
+import { weekBatches } from '#core/service';
+import { sayError, useFormulasQuery, usePlanWeekQuery, useSavePlanMutation } from '../../api/kitchenApi';
+import { daysAfter, mondayOf, sayDay, today } from '../../day';
+import { formatVolume } from '../../format';
+import { newId } from '../../store/device';
+import { useKitchen, type Kitchen } from '../../store/kitchen';
+import { Button } from '../../ui/Button';
+import { Loading, Trouble } from '../../ui/PageState';
+import { TakeOnButton, TakenOn } from './TakenOn';
+import { sayTime } from './clock';
+import { planDay, type Asked } from './planDay';
+import { needsOf, useTakeOn } from './takeOn';
+import { useNow } from './useNow';
+import { nameIn, useAsked } from './usePlan';
+
+/** Seven days under each other, and the batches they come to. */
+export function WeekPage() {
+  const [search] = useSearchParams();
+  const from = mondayOf(daySchema.safeParse(search.get('from')).data ?? today());
+  const week = usePlanWeekQuery(from);
+  if (!week.data || week.data[0]?.day !== from)
+    return week.error ? (
+      <Trouble error={week.error} retry={() => void week.refetch()} />
+    ) : (
+      <Loading what="the week" />
+    );
+  return <Week key={from} from={from} plans={week.data} />;
+}
+
+/** "Mon 7". */
+function shortDay(day: string): string {
+  const noon = new Date(`${day}T12:00:00`);
+  return `${noon.toLocaleDateString(undefined, { weekday: 'short' })} ${noon.getDate()}`;
+}
+
+function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
+  const kitchen = useKitchen();
+  const shelf = useFormulasQuery().data ?? [];
+  const asked = useAsked(
+    plans.flatMap(({ content }) => content.services),
+    shelf,
+    kitchen,
+  );
+  const nameOf = nameIn(shelf);
+  const now = useNow();
+  const isEmpty = plans.every(({ content }) => content.services.length === 0);
+  return (
+    <div className="grid gap-3">
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
+        <h1 className="font-name text-2xl font-bold">Week of {sayDay(from)}</h1>
+        {[
+          [daysAfter(from, -7), 'The week before'],
+          [mondayOf(today()), 'This week'],
+          [daysAfter(from, 7), 'The week after'],
+        ].map(([day, words]) => (
+          <Link
+            key={words}
+            to={`/plan/week?from=${day}`}
+            className="flex min-h-8 items-center text-bottle underline"
+          >
+            {words}
+          </Link>
+        ))}
+        <AsLastWeek from={from} plans={plans} />
+      </div>
+      {isEmpty && (
+        <p className="card p-4">
+          Nothing is planned in this week. Open a day and add its services, or take over last week’s.
+        </p>
+      )}
+      <div className="grid items-start gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]">
+        <section aria-label="The days" className="card overflow-x-auto p-4">
+          <table className="w-full text-left" data-testid="week">
+            <caption className="sr-only">The days of the week</caption>
+            <thead className="text-sm text-quiet">
+              <tr>
+                {['Day', 'Services', 'Dressings', 'First', 'Work', ''].map((title) => (
+                  <th key={title} className="pr-3 font-normal">
+                    {title}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {plans.map((plan) => (
+                <DayRow key={plan.day} {...{ plan, kitchen, asked, nameOf, now }} />
+              ))}
+            </tbody>
+          </table>
+        </section>
+        <WeekBatches {...{ from, plans, kitchen, asked, nameOf }} />
+      </div>
+    </div>
+  );
+}
+
+interface DayRowProps {
+  readonly plan: PlanRecord;
+  readonly kitchen: Kitchen;
+  readonly asked: ReadonlyMap<string, Asked>;
+  readonly nameOf: (formulaId: string) => string;
+  readonly now: Date;
+}
+
+function DayRow({ plan: { day, content }, kitchen, asked, nameOf, now }: DayRowProps) {
+  const { placed, conflicts, clashes, late } = planDay(day, content, nameOf, asked, now);
+  const hands = placed.reduce((sum, { task }) => sum + (task.handsOn ? task.seconds : 0), 0);
+  const done = Object.keys(content.done).length;
+  const troubled = conflicts.length + clashes.length + late.length > 0;
+  return (
+    <tr className="border-t border-rule align-baseline">
+      <th scope="row" className="py-2 pr-3 whitespace-nowrap">
+        <Link
+          to={`/plan?day=${day}`}
+          className="inline-flex min-h-6 items-center font-semibold text-bottle underline"
+        >
+          {shortDay(day)}
+        </Link>
+        {day === today(now) && <span className="font-normal text-quiet">, today</span>}
+      </th>
+      <td className="pr-3">
+        {content.services.length === 0 && <span className="text-quiet">–</span>}
+        {[...content.services]
+          .sort((a, b) => a.at - b.at)
+          .map(({ id, name, at, covers }) => (
+            <span key={id} className="block">
+              {sayTime(at * 60)} {name}, {covers}
+            </span>
+          ))}
+      </td>
+      <td className="pr-3">
+        {needsOf(content).map(({ formulaId, highMl }) => (
+          <span key={formulaId} className="block">
+            {nameOf(formulaId)}, {formatVolume(highMl, kitchen.settings)}
+          </span>
+        ))}
+      </td>
+      <td className="pr-3 whitespace-nowrap">{placed[0] && sayTime(placed[0].startS)}</td>
+      <td className="pr-3 whitespace-nowrap">{placed.length > 0 && sayDuration(hands)}</td>
+      <td className={troubled ? 'font-semibold text-acid-ink' : 'text-quiet'}>
+        {troubled
+          ? late.length > 0
+            ? 'does not fit'
+            : 'behind'
+          : content.services.length > 0 && placed.length === 0 && done > 0
+            ? 'done'
+            : ''}
+      </td>
+    </tr>
+  );
+}
+
+/** What is eaten from the fridge may be made once for several days; what has to be fresh is made that day. */
+function WeekBatches({
+  from,
+  plans,
+  kitchen,
+  asked,
+  nameOf,
+}: {
+  from: string;
+  plans: readonly PlanRecord[];
+  kitchen: Kitchen;
+  asked: ReadonlyMap<string, Asked>;
+  nameOf: (formulaId: string) => string;
+}) {
+  const batches = weekBatches(
+    plans.flatMap(({ content }, day) =>
+      [true, false].flatMap((fresh) =>
+        needsOf(content, fresh).map(({ formulaId, highMl }) => ({
+          ...{ formulaId: formulaId as string, day, volumeMl: highMl, fresh },
+        })),
+      ),
+    ),
+    (id) => asked.get(id)?.keepingDays ?? 1,
+  );
+  const formulaOf = (id: string) =>
+    plans
+      .flatMap(({ content }) => content.services)
+      .flatMap(({ dishes }) => dishes)
+      .find(({ formulaId }) => (formulaId as string) === id)!.formulaId;
+  const taking = useTakeOn(
+    batches.map(({ formulaId, day, volumeMl }) => ({
+      ...{ formulaId: formulaOf(formulaId), day: daysAfter(from, day), volumeMl },
+    })),
+    kitchen,
+    nameOf,
+  );
+  if (batches.length === 0) return <div />;
+  return (
+    <section aria-label="Batches of the week" className="card grid gap-1 p-4">
+      <h2 className="font-name text-lg font-bold">Batches of the week</h2>
+      <p className="text-sm text-quiet">
+        What comes from the fridge is made once for as many days as it keeps; made that day is made that day.
+      </p>
+      <ul data-testid="week-batches">
+        {batches.map(({ formulaId, day, volumeMl, serves }, i) => (
+          <li key={`${formulaId} ${day}`} className="border-t border-rule py-1.5">
+            <strong>{shortDay(daysAfter(from, day))}</strong> {nameOf(formulaId)}:{' '}
+            {formatVolume(volumeMl, kitchen.settings)}
+            {(serves.length > 1 || serves[0] !== day) && (
+              <>
+                {' '}
+                for {serves.map((served) => shortDay(daysAfter(from, served))).join(', ')}; keeps{' '}
+                {asked.get(formulaId)?.keepingDays} days
+              </>
+            )}
+            <TakenOn covered={taking.covered[i]!} settings={kitchen.settings} />
+          </li>
+        ))}
+      </ul>
+      <TakeOnButton taking={taking} />
+    </section>
+  );
+}
+
+/** Days without a service get those of a week ago. */
+function AsLastWeek({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
+  const before = usePlanWeekQuery(daysAfter(from, -7)).data ?? [];
+  const [save, saving] = useSavePlanMutation();
+  const takeOver = plans.flatMap(({ day, revision, content }, i) => {
+    const old = before[i]?.content;
+    return content.services.length === 0 && old && old.services.length > 0
+      ? [{ day, revision, content: copied(content, old) }]
+      : [];
+  });
+  if (takeOver.length === 0) return null;
+  return (
+    <>
+      <Button
+        disabled={saving.isLoading}
+        onClick={() => {
+          for (const put of takeOver) void save(put);
+        }}
+      >
+        As last week, {takeOver.length === 1 ? 'on one empty day' : `on ${takeOver.length} empty days`}
+      </Button>
+      {saving.error !== undefined && (
+        <span role="alert" className="font-semibold text-acid-ink">
+          Not kept. {sayError(saving.error)}
+        </span>
+      )}
+    </>
+  );
+}
+
+/** Services and side jobs under new ids; nothing of what was ticked or moved. */
+function copied(content: PlanContent, old: PlanContent): PlanContent {
+  const ids = new Map(old.services.map(({ id }) => [id, newId()]));
+  return {
+    ...content,
+    ...{ cooks: old.cooks, from: old.from },
+    services: old.services.map((service) => ({
+      ...service,
+      id: ids.get(service.id)!,
+      dishes: service.dishes.map((dish) => ({ ...dish, id: newId() })),
+    })),
+    jobs: old.jobs.map((job) => ({
+      ...job,
+      id: newId(),
+      serviceId: ids.get(job.serviceId) ?? job.serviceId,
+    })),
+  };
+}

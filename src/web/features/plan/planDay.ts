@@ -1,0 +1,155 @@
+/** A day worked backwards from its services, and forwards from now: without React, so that a week is seven of these. */
+import type { PlanContent, ShelfRecord } from '#contract';
+import {
+  emulsionState,
+  holdRequest,
+  makingTips,
+  TOOL_VALUES,
+  USUAL_HEIGHT_M,
+  usualSeconds,
+  usualTool,
+} from '#core/emulsion';
+import { judgeFormula, reckonFormula } from '#core/reckoning';
+import {
+  clashesOf,
+  conflictsOf,
+  dayTasks,
+  forecastDay,
+  scheduleBackwards,
+  slackOf,
+  waysOut,
+  type Clash,
+  type Conflict,
+  type DayTask,
+  type Hours,
+  type Late,
+  type Placed,
+  type WayOut,
+} from '#core/service';
+import { contextFor, vesselOf, type Kitchen } from '../../store/kitchen';
+import { secondsOfDay } from './clock';
+
+export interface DayPlan {
+  /** As it goes from now on: what runs, and what is left. */
+  readonly placed: readonly Placed<DayTask>[];
+  readonly problem: string | null;
+  readonly conflicts: readonly Conflict[];
+  readonly clashes: readonly Clash[];
+  /** Ends late as things stand. */
+  readonly late: readonly Late<DayTask>[];
+  /** Begins later than planned, s, by task. */
+  readonly movedS: ReadonlyMap<string, number>;
+  readonly ways: readonly WayOut[];
+  readonly slack: ReadonlyMap<string, number>;
+  /** Of all tasks, done ones too. */
+  readonly tasks: ReadonlyMap<string, DayTask>;
+  readonly proven: boolean;
+}
+
+/** What a dressing asks of the day: its tool, its rest, its time out of the cold. */
+export interface Asked {
+  readonly tool: string | null;
+  readonly standOutS: number;
+  readonly restS: number;
+  /** How long it keeps, the day of making being day 1. */
+  readonly keepingDays: number;
+}
+const NOTHING_ASKED: Asked = { tool: null, standOutS: 0, restS: 0, keepingDays: 1 };
+const REST_S = 30 * 60;
+
+export function askedBy({ formula }: ShelfRecord, kitchen: Kitchen): Asked {
+  const vessel = vesselOf(formula, kitchen.vessels);
+  const reckoning = reckonFormula(formula, vessel, contextFor(formula, kitchen));
+  const { portions, keeping } = judgeFormula(reckoning);
+  const tool = formula.tool ?? usualTool(vessel);
+  const volumeMl = reckoning.totals.mixedVolumeMl;
+  const seconds = formula.mixSeconds ?? usualSeconds(tool);
+  const tips =
+    volumeMl > 0
+      ? makingTips(
+          portions.map(({ ingredient, form, massG }) => ({ ingredient, form, massG: massG.nominal })),
+          emulsionState(
+            holdRequest(portions, { tool, seconds, volumeMl, heightM: USUAL_HEIGHT_M, temperatureC: 21 }),
+          ),
+          { tool, seconds, volumeMl, brimfulMl: vessel.brimfulVolumeMl, closes: vessel.closes },
+        )
+      : [];
+  const sets = tips.find((tip) => tip.code === 'oil-sets');
+  const machine = TOOL_VALUES[tool].effort === 'machine';
+  return {
+    tool: machine ? TOOL_VALUES[tool].name : null,
+    standOutS: sets?.code === 'oil-sets' ? sets.standOutS : 0,
+    // Raw onion and garlic want their rest.
+    restS: tips.some(({ code }) => code === 'steep-in-acid') ? REST_S : 0,
+    keepingDays: keeping.days,
+  };
+}
+
+/** A day that is over, or so far off that its clock says nothing yet. */
+const NO_CLOCK_S = -14 * 86_400;
+
+export const hoursOf = (day: string, { from }: PlanContent, now: Date): Hours => {
+  const nowS = secondsOfDay(day, now);
+  return { nowS: nowS < 86_400 ? Math.max(nowS, NO_CLOCK_S) : NO_CLOCK_S, opensS: from * 60 };
+};
+
+export function planDay(
+  day: string,
+  content: PlanContent,
+  nameOf: (formulaId: string) => string,
+  asked: ReadonlyMap<string, Asked>,
+  now: Date,
+): DayPlan {
+  const { tasks, shortenable } = dayTasks(
+    content.services.map(({ id, name, at, covers, dishes }) => ({
+      ...{ id, name, atS: at * 60 },
+      dishes: dishes.map((dish) => ({
+        ...{ id: dish.id, kind: dish.kind, moment: dish.moment, covers, fresh: dish.fresh },
+        ...{ name: nameOf(dish.formulaId), ...(asked.get(dish.formulaId) ?? NOTHING_ASKED) },
+      })),
+    })),
+    content.jobs,
+  );
+  const hours = hoursOf(day, content, now);
+  const open = tasks.filter(({ id }) => content.done[id] === undefined);
+  const openIds = new Set(open.map(({ id }) => id));
+  const beganS = new Map(
+    Object.entries(content.begun).flatMap(([id, at]) =>
+      openIds.has(id) ? [[id, secondsOfDay(day, new Date(at))] as const] : [],
+    ),
+  );
+  const asIs = open.map((task): DayTask => {
+    // What is behind holds nothing up any more.
+    const after = task.after.filter((id) => openIds.has(id));
+    const began = beganS.get(task.id);
+    if (began !== undefined)
+      return { ...task, after, pinnedS: began, seconds: Math.max(task.seconds, hours.nowS - began) };
+    const moved = content.moved[task.id];
+    return moved === undefined ? { ...task, after } : { ...task, after, pinnedS: moved * 60 };
+  });
+  const crew = { cooks: content.cooks };
+  const schedule = scheduleBackwards(asIs, crew);
+  const nothing: DayPlan = {
+    ...{ placed: [], problem: null, conflicts: [], clashes: [], late: [], ways: [], proven: true },
+    ...{ movedS: new Map(), slack: new Map(), tasks: new Map(tasks.map((task) => [task.id, task])) },
+  };
+  if (schedule.status === 'circle') return { ...nothing, problem: 'Some tasks wait for each other.' };
+  if (schedule.status === 'no-end')
+    return { ...nothing, problem: 'Some tasks have no service to be ready for.' };
+  const planned = schedule.placed as readonly Placed<DayTask>[];
+  const begun = new Set(beganS.keys());
+  const conflicts = conflictsOf(planned, hours, begun);
+  const forecast = forecastDay(planned, beganS, crew, hours);
+  const isBehind = conflicts.length > 0 || forecast.late.length > 0;
+  return {
+    ...nothing,
+    ...{ placed: forecast.placed, late: forecast.late, movedS: forecast.movedS, conflicts },
+    clashes: clashesOf(
+      planned.filter(({ task }) => !begun.has(task.id)),
+      crew,
+    ),
+    ways: isBehind ? waysOut(asIs, crew, hours, shortenable, begun) : [],
+    slack: slackOf(planned, hours),
+    proven: schedule.proven,
+  };
+}

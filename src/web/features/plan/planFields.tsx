@@ -1,0 +1,69 @@
+/** Numbers and times that are taken as soon as they can be read; what cannot stays as typed. */
+import { useState } from 'react';
+import { Field } from '../../ui/Field';
+import { readTime, sayTime } from './clock';
+
+export function NumberOf({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: number;
+  onChange: (value: number) => void;
+}) {
+  const [text, setText] = useState<string | null>(null);
+  const number = Number(text);
+  const fits =
+    text === null || (text.trim() !== '' && Number.isInteger(number) && number >= 1 && number <= 5000);
+  return (
+    <Field
+      label={label}
+      inputMode="numeric"
+      value={text ?? String(value)}
+      onText={(next) => {
+        setText(next);
+        const read = Number(next);
+        if (next.trim() !== '' && Number.isInteger(read) && read >= 1 && read <= 5000) onChange(read);
+      }}
+      onBlur={() => {
+        if (fits) setText(null);
+      }}
+      problem={fits ? null : 'A whole number.'}
+      className="w-24"
+    />
+  );
+}
+
+export function TimeOf({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: number;
+  onChange: (minutes: number) => void;
+}) {
+  const [text, setText] = useState<string | null>(null);
+  const fits = text === null || readTime(text) !== null;
+  return (
+    <Field
+      label={label}
+      value={text ?? sayTime(value * 60)}
+      onText={(next) => {
+        setText(next);
+        const read = readTime(next);
+        if (read !== null && next.length >= 4) onChange(read);
+      }}
+      onBlur={() => {
+        const read = text === null ? null : readTime(text);
+        if (read !== null) {
+          onChange(read);
+          setText(null);
+        }
+      }}
+      problem={fits ? null : 'Such as 12:30.'}
+      className="w-32"
+    />
+  );
+}

@@ -1,0 +1,149 @@
+/** The batches that services need, planned the usual way and written down. */
+import { useState } from 'react';
+import { skipToken } from '@reduxjs/toolkit/query';
+import type { BatchRecord, PlanContent } from '#contract';
+import { sayBatchProblem } from '#core/batch';
+import type { FormulaId } from '#core/formula';
+import { dressingFor } from '#core/service';
+import { kitchenApi, sayError, useBatchesQuery, useStandingsQuery } from '../../api/kitchenApi';
+import { formatMass, formatVolume } from '../../format';
+import {
+  batchRequestOf,
+  newBatchOf,
+  readVersion,
+  stockOf,
+  usualChoices,
+  usualVersion,
+} from '../../store/batchPlanning';
+import { newId } from '../../store/device';
+import type { Kitchen } from '../../store/kitchen';
+import { useAppDispatch } from '../../store/store';
+import { aimOf, useStyles } from '../../store/styles';
+import { searcher } from '../../workers/searcher';
+
+export interface Need {
+  readonly formulaId: FormulaId;
+  readonly ml: number;
+  readonly highMl: number;
+}
+
+/** What the dishes of a day take, by dressing; `fresh` undefined: all of them. */
+export function needsOf({ services }: Pick<PlanContent, 'services'>, fresh?: boolean): readonly Need[] {
+  const needs = new Map<FormulaId, Need>();
+  for (const { covers, dishes } of services) {
+    for (const dish of dishes) {
+      if (fresh !== undefined && dish.fresh !== fresh) continue;
+      const need = dressingFor(dish.kind, dish.servingG * covers, dish.dressed);
+      const before = needs.get(dish.formulaId);
+      needs.set(dish.formulaId, {
+        formulaId: dish.formulaId,
+        ml: need.ml + (before?.ml ?? 0),
+        highMl: need.highMl + (before?.highMl ?? 0),
+      });
+    }
+  }
+  return [...needs.values()];
+}
+
+export interface ToMake {
+  readonly formulaId: FormulaId;
+  readonly day: string;
+  /** What there has to be, ml. */
+  readonly volumeMl: number;
+}
+export interface Covered extends ToMake {
+  readonly batches: readonly BatchRecord[];
+  /** 0: what is taken on is enough. */
+  readonly missingMl: number;
+}
+
+/** It takes milliseconds: nobody watches it. */
+const UNWATCHED = { signal: new AbortController().signal, onProgress: () => undefined };
+
+/** Less than this share is within what a ladle takes. */
+const ENOUGH = 0.95;
+
+/** What of it is taken on already. */
+export const coveredBy = (wanted: readonly ToMake[], all: readonly BatchRecord[]): readonly Covered[] =>
+  wanted.map((one) => {
+    const batches = all.filter(
+      ({ formulaId, day, state }) => formulaId === one.formulaId && day === one.day && state !== 'called-off',
+    );
+    const madeMl = batches.reduce((sum, { plan }) => sum + plan.yieldMl, 0);
+    return { ...one, batches, missingMl: madeMl >= one.volumeMl * ENOUGH ? 0 : one.volumeMl - madeMl };
+  });
+
+/** Batches are asked for in tenths of a litre. */
+export const litresFor = (volumeMl: number): number => Math.ceil(volumeMl / 100 - 1e-9) / 10;
+
+export interface TakingOn {
+  readonly covered: readonly Covered[];
+  readonly busy: boolean;
+  /** What could not be taken on, and why. */
+  readonly problems: readonly string[];
+  readonly takeOn: () => Promise<void>;
+}
+
+export function useTakeOn(
+  wanted: readonly ToMake[],
+  kitchen: Kitchen,
+  nameOf: (formulaId: string) => string,
+): TakingOn {
+  const dispatch = useAppDispatch();
+  const styles = useStyles();
+  const standings = useStandingsQuery(wanted.length > 0 ? undefined : skipToken).data;
+  const all = useBatchesQuery().data;
+  const [busy, setBusy] = useState(false);
+  const [problems, setProblems] = useState<readonly string[]>([]);
+  const covered = coveredBy(wanted, all ?? []);
+
+  /** @returns what stands in the way; null: it is taken on */
+  const one = async ({ formulaId, day, missingMl }: Covered): Promise<string | null> => {
+    const versions = await dispatch(
+      kitchenApi.endpoints.versions.initiate(formulaId, { forceRefetch: true }),
+    ).unwrap();
+    const latest = Math.max(0, ...versions.map(({ number }) => number));
+    const number = usualVersion(standings?.[formulaId], latest);
+    const version = versions.find((candidate) => candidate.number === number);
+    if (!version) return 'it has no version yet. Open its stage Batch, and freeze it.';
+    const read = readVersion(version, kitchen);
+    if (read.lines.length === 0) return `there is nothing in v${number} to scale.`;
+    const litres = litresFor(missingMl);
+    const choices = usualChoices({ kind: 'volume', volumeMl: litres * 1000 }, kitchen);
+    const request = batchRequestOf(
+      version,
+      read,
+      choices,
+      kitchen,
+      stockOf(kitchen.pantry),
+      aimOf(version.formula, styles),
+    );
+    const answer = await searcher.ask('batch', request, UNWATCHED);
+    if (answer.status === 'cannot')
+      return sayBatchProblem(answer.problem, request.tool, (amount, unit) =>
+        unit === 'ml' ? formatVolume(amount, kitchen.settings) : formatMass(amount, kitchen.settings),
+      );
+    const state = standings?.[formulaId]?.[number]?.state ?? 'draft';
+    const about = { id: newId(), formulaId, version, state, day, target: `${litres} l` };
+    await dispatch(
+      kitchenApi.endpoints.beginBatch.initiate(newBatchOf(about, answer, request, read, kitchen.pantry)),
+    ).unwrap();
+    return null;
+  };
+
+  const takeOn = async (): Promise<void> => {
+    setBusy(true);
+    const said: string[] = [];
+    for (const batch of covered.filter(({ missingMl }) => missingMl > 0)) {
+      try {
+        const problem = await one(batch);
+        if (problem !== null) said.push(`${nameOf(batch.formulaId)}: ${problem}`);
+      } catch (error) {
+        said.push(`${nameOf(batch.formulaId)}: not written down. ${sayError(error)}`);
+      }
+    }
+    setProblems(said);
+    setBusy(false);
+  };
+  return { covered, busy, problems, takeOn };
+}
