@@ -12,6 +12,7 @@ const ON_BOTH = [
   'batches',
   'documents',
   'made',
+  'records',
   'makings',
   'start',
   'trials',

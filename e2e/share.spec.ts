@@ -104,7 +104,12 @@ test('a formula goes out as text, recipe and table, and comes back', async ({ pa
   await page.getByLabel(/^Paste it/).fill('{"ygranaDocument": 99}');
   await page.getByRole('button', { name: 'Bring it in' }).click();
   await expect(page.getByRole('alert')).toContainText('newer Ygrana');
+  const pdf = page.waitForEvent('download');
+  await page.goto('/formulas/walnut-cider/share');
+  await page.getByRole('button', { name: 'Save PDF' }).click();
+  expect((await pdf).suggestedFilename()).toBe('walnut-cider-house.pdf');
   await page.goto('/tables');
+  const tables: Record<string, string> = {};
   for (const [button, column] of [
     ['Formulas', 'amount'],
     ['Ingredients', 'gramsPerMl'],
@@ -118,7 +123,43 @@ test('a formula goes out as text, recipe and table, and comes back', async ({ pa
     expect(text.split('\r\n').length).toBeGreaterThan(2);
     // No cell begins as a formula would.
     expect(text).not.toMatch(/(^|,)"[=+@\t]/m);
+    tables[button] = text;
   }
+  // They come back whole: nothing is doubled, and what was changed in the spreadsheet is said first.
+  const bring = async (text: string): Promise<void> => {
+    await page.goto('/import');
+    await page.getByLabel('Recipe file').setInputFiles({
+      ...{ name: 'table.csv', mimeType: 'text/csv' },
+      buffer: Buffer.from(text),
+    });
+    await page.getByRole('button', { name: 'Bring it in' }).click();
+  };
+  await bring(tables.Formulas!);
+  await expect(page.getByTestId('import-report')).toContainText('here already');
+  await expect(page.getByTestId('import-report')).not.toContainText('brought in');
+  for (const [name, says] of [
+    ['Log', /^0 batches, 0 jars and 0 events brought in; \d+ were here already/],
+    ['Batches', /^0 batches, 0 jars and 0 events brought in; \d+ were here already/],
+  ] as const) {
+    await bring(tables[name]!);
+    await expect(page.getByTestId('import-report')).toHaveText(says);
+  }
+  const honey = /^("honey","[^"]*","[^"]*","[^"]*",)"[^"]*"/m;
+  expect(tables.Ingredients).toMatch(honey);
+  await page.goto('/import');
+  await page.getByLabel(/^Paste it/).fill(tables.Ingredients!.replace(honey, '$1"plenty"'));
+  await expect(page.getByRole('alert')).toContainText('onHandG “plenty” is no number');
+  await page.getByLabel(/^Paste it/).fill(tables.Ingredients!.replace(honey, '$1"735"'));
+  await expect(page.getByRole('region', { name: 'Stock and ingredients' })).toContainText(
+    'Honey: 735 g on hand',
+  );
+  await page.getByRole('button', { name: 'Bring it in' }).click();
+  await expect(page.getByTestId('import-report')).toContainText('1 entries of the pantry changed.');
+  const pantry = (await (await page.request.get('/api/pantry')).json()) as Record<
+    string,
+    { onHandG: number }
+  >;
+  expect(pantry.honey!.onHandG).toBe(735);
 });
 
 test('a kitchen is saved, and comes back over another one', async ({ browser }) => {

@@ -1,5 +1,13 @@
 export { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, NOBODY } from './defaults';
-export { OPERATIONS, openApiDocument, type Operation, type Restored } from './api';
+export {
+  batchRecordSchema,
+  OPERATIONS,
+  openApiDocument,
+  trialRecordSchema,
+  type Operation,
+  type Restored,
+} from './api';
+export { recordsSchema, type KitchenRecords, type RecordsReport } from './records';
 export { ERROR_STATUS, type ErrorBody, type ErrorCode } from './errors';
 export {
   additionIdSchema,

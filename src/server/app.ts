@@ -22,6 +22,8 @@ import { MeasureStore } from './features/measures/store';
 import { panelRoutes } from './features/panels/routes';
 import { PanelStore } from './features/panels/store';
 import { printRoutes } from './features/print/routes';
+import { recordRoutes } from './features/records/routes';
+import { RecordStore } from './features/records/store';
 import { serviceRoutes } from './features/service/routes';
 import { ServiceStore } from './features/service/store';
 import { timerRoutes } from './features/timers/routes';
@@ -54,6 +56,8 @@ export interface AppDependencies {
   readonly instruments?: Instruments;
 }
 
+const OWN_LIMIT = new Set(['/document', '/records']);
+
 const contentSecurityPolicy = {
   useDefaults: false,
   directives: {
@@ -85,9 +89,9 @@ export function createApp(deps: AppDependencies): Express {
   const api = express.Router();
   api.use(originGuard(deps.hosts));
   const small = express.json({ limit: '512kb' });
-  // A document may hold a whole shelf: it has a limit of its own.
+  // A document may hold a whole shelf, records years of jars: they have limits of their own.
   api.use((request, response, next) => {
-    if (request.path === '/document') next();
+    if (OWN_LIMIT.has(request.path)) next();
     else small(request, response, next);
   });
   api.use((_request, response, next) => {
@@ -110,7 +114,9 @@ export function createApp(deps: AppDependencies): Express {
   const counter = new Counter(deps.instruments ?? NO_INSTRUMENTS, () => performance.now(), randomUUID());
   const jars = new TrialStore(deps.db, deps.now);
   const { instruments } = counter.answer;
-  api.use(batchRoutes(new BatchStore(deps.db, deps.now, jars), hub, instruments));
+  const batches = new BatchStore(deps.db, deps.now, jars);
+  api.use(batchRoutes(batches, hub, instruments));
+  api.use(recordRoutes(new RecordStore(deps.db, jars, batches), hub));
   api.use(trialRoutes(jars, hub, instruments, async () => (await kitchen.settings()).provenAfter));
   api.use(timerRoutes(new TimerStore(deps.db, deps.now), hub));
   api.use(measureRoutes(new MeasureStore(deps.db, deps.now)));

@@ -1,8 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Ajv2020 } from 'ajv/dist/2020';
+import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { documentJsonSchema, type ImportReport, type KitchenDocument, type VersionRecord } from '#contract';
+import { anyEntry } from '../contract/testing/anyKitchen';
 import type { RunningKitchen } from './start';
 import { Client, dropFolder, openKitchen, sampleFormula, tempFolder, type Refused } from './testing/kitchen';
 
@@ -39,6 +41,7 @@ afterAll(async () => {
   folders.forEach(dropFolder);
 });
 
+let run = 0;
 describe('a document of formulas', () => {
   it('keeps to its published schema, as a validator sees it', async () => {
     const published = JSON.parse(
@@ -100,6 +103,26 @@ describe('a document of formulas', () => {
     expect((await to.post<ImportReport>('document', own)).body.ingredientsKept).toEqual([
       'Lake vinegar, aged',
     ]);
+  });
+
+  it('comes out as it went in, whatever kitchen it is of', async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fc.uniqueArray(anyEntry, { selector: ({ id }) => id, maxLength: 4 }),
+        async (entries) => {
+          const formulas = entries.map((entry) => ({ ...entry, id: `any-${run++}-${entry.id}` }));
+          const document = { ygranaDocument: 1, madeAt: now().toISOString(), formulas, ingredients: [] };
+          const { status, body } = await to.post<ImportReport>('document', document);
+          expect([status, body.added]).toEqual([201, entries.map(({ formula }) => formula.name)]);
+          for (const entry of formulas) {
+            const out = (await to.get<KitchenDocument>(`document?formula=${entry.id}`)).body;
+            expect(out.formulas).toEqual([entry]);
+          }
+          expect((await to.post<ImportReport>('document', document)).body.same).toHaveLength(entries.length);
+        },
+      ),
+      { numRuns: 25 },
+    );
   });
 
   it('of the first form is brought up to date; a newer, a foreign and a broken one are refused', async () => {

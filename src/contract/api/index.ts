@@ -1,3 +1,3 @@
 export { OPERATIONS, type Operation } from './operations';
 export { openApiDocument } from './openApi';
-export type { Restored } from './answers';
+export { batchRecordSchema, trialRecordSchema, type Restored } from './answers';

@@ -45,6 +45,7 @@ import { newMeasureSchema } from '../measure';
 import { newAnswerSchema, newPanelSchema } from '../panel';
 import { printLabelSchema, printSheetSchema, printStripSchema } from '../paper';
 import { putPlanSchema } from '../plan';
+import { recordsReportSchema, recordsSchema } from '../records';
 import { newDressingSchema } from '../service';
 import { signInSchema } from '../session';
 import { newTimerSchema } from '../timer';
@@ -284,6 +285,13 @@ export const OPERATIONS: readonly Operation[] = [
     get('/document/schema', 'The JSON Schema of the document.', null, {
       answerType: 'application/schema+json',
     }),
+    get('/records', 'Everything that was made: jars and batches with their events.', recordsSchema),
+    add(
+      '/records',
+      'Brings jars and batches in with their own times; nothing that is there is changed.',
+      recordsSchema,
+      recordsReportSchema,
+    ),
     get('/backup', 'The whole kitchen as one file.', null, { answerType: GZIP }),
     post(
       '/restore',

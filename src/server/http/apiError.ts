@@ -77,7 +77,7 @@ function normalise(error: unknown): ApiError {
   const type = (error as { type?: string } | null)?.type;
   if (type === 'entity.parse.failed') return new ApiError('bad-json', 'The request is not valid JSON.');
   if (type === 'entity.too.large') {
-    return new ApiError('too-large', 'The request is larger than 512 kB. Send less at once.');
+    return new ApiError('too-large', 'The request is larger than is taken here. Send less at once.');
   }
   if (error instanceof URIError || type?.startsWith('encoding') || type?.startsWith('charset')) {
     return new ApiError('invalid', 'The address or its encoding cannot be read.');

@@ -31,6 +31,8 @@ import type {
   PantryEntry,
   PlanRecord,
   PutPlan,
+  KitchenRecords,
+  RecordsReport,
   ScaleClaim,
   SessionState,
   Settings,
@@ -219,6 +221,10 @@ export const kitchenApi = createApi({
       query: (body) => ({ url: 'document', method: 'POST', body }),
       invalidatesTags: ['Shelf', 'Made', 'Ingredients'],
     }),
+    addRecords: build.mutation<RecordsReport, KitchenRecords>({
+      query: (body) => ({ url: 'records', method: 'POST', body }),
+      invalidatesTags: ['Trials', 'Batches'],
+    }),
     plan: build.query<PlanRecord, string>({ query: (day) => `plans/${day}`, providesTags: ['Plans'] }),
     planWeek: build.query<PlanRecord[], string>({
       query: (day) => `weeks/${day}`,
@@ -352,6 +358,7 @@ export const {
   useMoveFormulaMutation,
   useOwnIngredientsQuery,
   usePanelsQuery,
+  useAddRecordsMutation,
   usePlanWeekQuery,
   usePlanQuery,
   useSavePlanMutation,

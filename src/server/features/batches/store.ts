@@ -53,6 +53,11 @@ export class BatchStore {
     );
   }
 
+  /** By day, in their order. */
+  async all(): Promise<BatchRecord[]> {
+    return this.whole(await this.db.select().from(batches).orderBy(asc(batches.day), asc(batches.place)));
+  }
+
   async ofDay(day: string): Promise<BatchRecord[]> {
     return this.whole(
       await this.db.select().from(batches).where(eq(batches.day, day)).orderBy(asc(batches.place)),

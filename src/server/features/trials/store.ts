@@ -164,6 +164,13 @@ export class TrialStore {
     return { status: 'recorded', trial: (await this.get(trialId))! };
   }
 
+  /** Oldest first. */
+  async all(): Promise<TrialRecord[]> {
+    return this.withEvents(
+      await this.db.select().from(trials).orderBy(asc(trials.createdAt), asc(trials.id)),
+    );
+  }
+
   /** Those of the given ids that are known here. */
   async byIds(ids: readonly string[]): Promise<TrialRecord[]> {
     if (ids.length === 0) return [];

@@ -14,7 +14,7 @@ import { pullSheetOf, keepUntilOf } from './papers';
 import { PullTable } from './PullTable';
 import { pullOfBatches } from './stock';
 import { sayDay, today } from '../../day';
-import { usePaper } from './usePaper';
+import { usePaper } from '../../store/usePaper';
 
 /** The batches of a day beside each other, with one pull list for all of them. */
 export function DayPage() {

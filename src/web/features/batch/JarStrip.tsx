@@ -10,7 +10,7 @@ import type { WorkingFormula } from '../../store/workingSlice';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { usePaper } from './usePaper';
+import { usePaper } from '../../store/usePaper';
 
 /** A paper strip to tape on a jar, so that it is filled with no scale and no cup. */
 export function JarStrip({ working, version }: { working: WorkingFormula; version: VersionRecord }) {

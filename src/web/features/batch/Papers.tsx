@@ -9,7 +9,7 @@ import { Field } from '../../ui/Field';
 import { labelOf, pullSheetOf, sheetOf } from './papers';
 import { pullOfBatches } from './stock';
 import { sayDay } from '../../day';
-import { usePaper } from './usePaper';
+import { usePaper } from '../../store/usePaper';
 
 /** Sheet, labels and pull list as PDF: at the batch, or before it. */
 export function Papers({ batch }: { batch: BatchRecord }) {

@@ -1,4 +1,4 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { DayPlan } from './planDay';
 import { sayTime } from './clock';
 
@@ -17,6 +17,7 @@ const STEP_MIN = 5;
 const LANE_PX = 34;
 const LEAST_BAR_PX = 26;
 const MOST_WIDE_PX = 6000;
+const SEEN_BEFORE_PX = 24;
 
 /** The day as bars: a lane for each pair of hands, one for what only takes time. Drag or arrow keys move a bar. */
 export function Timeline({ placed, cooks, moved, begun, nowS, onMove }: TimelineProps) {
@@ -49,8 +50,20 @@ export function Timeline({ placed, cooks, moved, begun, nowS, onMove }: Timeline
     const width = box.current?.clientWidth ?? 1;
     return Math.round((((event.clientX - fromX) / width) * span) / 60 / STEP_MIN) * STEP_MIN;
   };
+  const scroller = useRef<HTMLDivElement>(null);
+  // A soak through the night would hide the morning: the page opens at now, or where hands are first wanted.
+  const firstHands = placed.find(({ task }) => task.handsOn)?.startS ?? from;
+  const opensAt = nowS > from && nowS < to ? nowS : firstHands;
+  const opened = useRef(false);
+  useEffect(() => {
+    // Once: after that the cook scrolls.
+    if (opened.current) return;
+    opened.current = true;
+    const width = box.current?.clientWidth ?? 0;
+    scroller.current?.scrollTo({ left: ((opensAt - from) / span) * width - SEEN_BEFORE_PX });
+  }, [opensAt, from, span]);
   return (
-    <div className="overflow-x-auto pb-1">
+    <div ref={scroller} className="overflow-x-auto pb-1">
       <div
         ref={box}
         className="relative min-w-[640px]"

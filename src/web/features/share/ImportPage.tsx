@@ -12,6 +12,8 @@ import { contextFor, useKitchen } from '../../store/kitchen';
 import { useKept } from '../../store/useKept';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
+import { RecordsPart, StockPart } from './TableParts';
+import { sayReport } from './sayReport';
 import { sourceOf } from './readSource';
 import type { FormulaId } from '#core/formula';
 
@@ -186,6 +188,8 @@ export function ImportPage() {
               )}
             </section>
           )}
+          {source.kind === 'stock' && <StockPart key={text} source={source} />}
+          {source.kind === 'records' && <RecordsPart key={text} source={source} />}
           {pasted && lines.length === 0 && (
             <section aria-label="The draft" className="card p-4">
               <p>
@@ -353,16 +357,4 @@ function noteParts(notes: readonly string[]): readonly string[] {
     else parts.push(note);
   }
   return parts;
-}
-
-function sayReport({ added, same, beside, ingredientsAdded, ingredientsKept }: ImportReport): string {
-  const say = (count: number, words: string): string[] => (count > 0 ? [`${count} ${words}`] : []);
-  const all = [
-    ...say(added.length, 'formulas brought in'),
-    ...say(beside.length, 'set beside others of their id'),
-    ...say(same.length, 'here already'),
-    ...say(ingredientsAdded, 'ingredients of its own'),
-    ...say(ingredientsKept.length, 'ingredients kept as this kitchen has them'),
-  ];
-  return all.length > 0 ? `${all.join('; ')}.` : 'There was nothing in it.';
 }

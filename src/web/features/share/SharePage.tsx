@@ -10,6 +10,8 @@ import type { WorkingFormula } from '../../store/workingSlice';
 import { Button } from '../../ui/Button';
 import { FormulaPending, NameTape } from '../../ui/FormulaPage';
 import { FormulaStages } from '../../ui/FormulaStages';
+import { usePaper } from '../../store/usePaper';
+import { formulaSheet } from './formulaSheet';
 import { saveText } from './saveText';
 import { additionRows, ADDITION_HEADER } from './tables';
 
@@ -29,9 +31,11 @@ function Share({ working }: { working: WorkingFormula }) {
   const { settings } = kitchen;
   const { formula } = working;
   const [copied, setCopied] = useState<string | null>(null);
+  const paper = usePaper();
+  const vessel = vesselOf(formula, kitchen.vessels);
   const reckoning = useMemo(
-    () => reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen)),
-    [formula, kitchen],
+    () => reckonFormula(formula, vessel, contextFor(formula, kitchen)),
+    [formula, vessel, kitchen],
   );
   const recipe = useMemo((): RecipeText => {
     const counted = reckoning.additions.filter((entry) => entry.counted);
@@ -135,6 +139,24 @@ function Share({ working }: { working: WorkingFormula }) {
               </li>
             ))}
           </ul>
+          <div className="flex flex-wrap items-center gap-3 border-t border-rule py-2">
+            <span className="flex-1 basis-56">
+              <strong>PDF</strong>, one page to print, with keeping, allergens and cautions
+            </span>
+            <Button
+              disabled={paper.busy}
+              onClick={() =>
+                void paper.print('sheet', formulaSheet(formula, reckoning, vessel, settings), `${file}.pdf`)
+              }
+            >
+              Save<span className="sr-only"> PDF</span>
+            </Button>
+          </div>
+          {paper.error && (
+            <p role="alert" className="font-semibold text-acid-ink">
+              {paper.error}
+            </p>
+          )}
           {copied && <p role="status">{copied}</p>}
           <p className="text-sm text-quiet">
             As it is composed now. Sheets, labels and the jar strip are printed at{' '}

@@ -1,85 +1,88 @@
 import { useState } from 'react';
-import type { LogAnswer, LogEntry } from '#contract';
+import { Link } from 'react-router';
+import type { KitchenDocument, KitchenRecords } from '#contract';
 import { reckonFormula } from '#core/reckoning';
 import { toCsv } from '#core/interchange';
-import { useBatchesQuery, useCooksQuery, useFormulasQuery } from '../../api/kitchenApi';
+import { useCooksQuery, useOwnIngredientsQuery } from '../../api/kitchenApi';
 import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
 import { saveText } from './saveText';
 import {
-  ADDITION_HEADER,
-  additionRows,
   BATCH_HEADER,
   batchRows,
+  FORMULA_HEADER,
+  formulaRows,
   INGREDIENT_HEADER,
   ingredientRows,
   LOG_HEADER,
   logRows,
 } from './tables';
 
-const MOST_PAGES = 400;
-
 /** The kitchen as tables for a spreadsheet. */
 export function TablesPart() {
   const kitchen = useKitchen();
-  const formulas = useFormulasQuery().data;
-  const batches = useBatchesQuery().data;
   const cooks = useCooksQuery().data ?? [];
-  const [busy, setBusy] = useState(false);
+  const own = useOwnIngredientsQuery().data;
+  const [busy, setBusy] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
   const save = (name: string, rows: readonly (readonly string[])[]): void => {
     saveText(toCsv(rows), `${name}.csv`, 'text/csv');
   };
-  const nameOf = (cookId: string | null): string => cooks.find(({ id }) => id === cookId)?.name ?? '';
-  const saveLog = async (): Promise<void> => {
-    setBusy(true);
+  const fetchAndSave = async (
+    name: string,
+    make: () => Promise<readonly (readonly string[])[]>,
+  ): Promise<void> => {
+    setBusy(name);
     setError(null);
     try {
-      save('log', [LOG_HEADER, ...logRows(await wholeLog(), nameOf)]);
+      save(name, await make());
     } catch {
-      setError('The log could not be fetched. Try once more.');
+      setError(`The ${name} could not be fetched. Try once more.`);
     } finally {
-      setBusy(false);
+      setBusy(null);
     }
+  };
+  const nameOf = (cookId: string | null): string => cooks.find(({ id }) => id === cookId)?.name ?? '';
+  const document = () => fetched<KitchenDocument>('/api/document');
+  const tables: Readonly<Record<string, () => Promise<readonly (readonly string[])[]>>> = {
+    formulas: async () => [
+      FORMULA_HEADER,
+      ...(await document()).formulas.flatMap((entry) => {
+        const vessel = vesselOf(entry.formula, kitchen.vessels);
+        return formulaRows(entry, reckonFormula(entry.formula, vessel, contextFor(entry.formula, kitchen)));
+      }),
+    ],
+    log: async () => {
+      const { formulas } = await document();
+      const called = new Map(formulas.map(({ id, formula }) => [id as string, formula.name]));
+      const { jars } = await fetched<KitchenRecords>('/api/records');
+      return [LOG_HEADER, ...logRows(jars, nameOf, (id) => called.get(id) ?? '')];
+    },
+    batches: async () => [
+      BATCH_HEADER,
+      ...batchRows((await fetched<KitchenRecords>('/api/records')).batches),
+    ],
   };
   return (
     <section aria-label="Tables" className="card mx-auto mt-3 grid max-w-3xl gap-3 p-5">
       <h1 className="font-name text-lg font-bold">Tables for a spreadsheet</h1>
       <div className="flex flex-wrap gap-3">
         <Button
-          disabled={!formulas}
+          disabled={!own}
           onClick={() => {
-            save('formulas', [
-              ADDITION_HEADER,
-              ...(formulas ?? []).flatMap(({ formula }) =>
-                additionRows(
-                  formula,
-                  reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen)),
-                ),
-              ),
+            save('ingredients', [
+              INGREDIENT_HEADER,
+              ...ingredientRows(kitchen.catalogue, kitchen.pantry, own ?? []),
             ]);
-          }}
-        >
-          Formulas
-        </Button>
-        <Button
-          onClick={() => {
-            save('ingredients', [INGREDIENT_HEADER, ...ingredientRows(kitchen.catalogue, kitchen.pantry)]);
           }}
         >
           Ingredients
         </Button>
-        <Button
-          disabled={!batches}
-          onClick={() => {
-            save('batches', [BATCH_HEADER, ...batchRows(batches ?? [])]);
-          }}
-        >
-          Batches
-        </Button>
-        <Button disabled={busy} onClick={() => void saveLog()}>
-          {busy ? 'Fetching the log…' : 'Log'}
-        </Button>
+        {Object.entries(tables).map(([name, make]) => (
+          <Button key={name} disabled={busy !== null} onClick={() => void fetchAndSave(name, make)}>
+            {busy === name ? `Fetching the ${name}…` : `${name[0]!.toUpperCase()}${name.slice(1)}`}
+          </Button>
+        ))}
       </div>
       {error && (
         <p role="alert" className="font-semibold text-acid-ink">
@@ -87,23 +90,21 @@ export function TablesPart() {
         </p>
       )}
       <p className="text-sm text-quiet">
-        What a spreadsheet would take for a formula has an apostrophe before it; bringing it in takes that off
-        again.
+        Each comes back through{' '}
+        <Link to="/import" className="underline">
+          Bring in
+        </Link>
+        : the column “record” holds what the others leave out. Change stock and prices in the ingredients as
+        you like. What a spreadsheet would take for a formula has an apostrophe before it; bringing it in
+        takes that off again.
       </p>
     </section>
   );
 }
 
-async function wholeLog(): Promise<readonly LogEntry[]> {
-  const all: LogEntry[] = [];
-  let before: number | null = null;
-  for (let page = 0; page < MOST_PAGES; page++) {
-    const response: Response = await fetch(`/api/log${before === null ? '' : `?before=${before}`}`);
-    if (!response.ok) throw new Error('log');
-    const answer = (await response.json()) as LogAnswer;
-    all.push(...answer.entries);
-    if (answer.next === null) break;
-    before = answer.next;
-  }
-  return all;
+/** @throws Error where the kitchen does not answer */
+async function fetched<T>(path: string): Promise<T> {
+  const response = await fetch(path);
+  if (!response.ok) throw new Error(path);
+  return (await response.json()) as T;
 }

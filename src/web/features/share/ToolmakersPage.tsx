@@ -28,6 +28,11 @@ export function ToolmakersPage() {
       {groups.map((group) => (
         <table key={group} className="w-full table-fixed text-left">
           <caption className="pb-1 text-left font-semibold">{group}</caption>
+          <colgroup>
+            <col className="w-16" />
+            <col className="w-2/5" />
+            <col />
+          </colgroup>
           <thead className="sr-only">
             <tr>
               <th>Method</th>
@@ -39,9 +44,9 @@ export function ToolmakersPage() {
             {shown
               .filter((operation) => operation.group === group)
               .map(({ method, path, says, query }) => (
-                <tr key={`${method} ${path}`} className="border-t border-line align-top">
-                  <td className="w-16 py-1 font-semibold uppercase">{method}</td>
-                  <td className="w-2/5 py-1 pr-3 break-words">
+                <tr key={`${method} ${path}`} className="border-t border-rule align-top">
+                  <td className="py-1 font-semibold uppercase">{method}</td>
+                  <td className="py-1 pr-3 break-words">
                     <code>{path}</code>
                     {query && <span className="text-quiet"> ?{Object.keys(query.shape).join(', ')}</span>}
                   </td>

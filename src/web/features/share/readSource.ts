@@ -1,17 +1,16 @@
 /** What somebody brought: our own document, a page's recipe, a table, or plain words. */
-import { fromCsv, fromJsonLd, underHeader } from '#core/interchange';
+import { fromJsonLd } from '#core/interchange';
+import { readTable, type TableReading } from './readTables';
 
 export type Source =
   | { readonly kind: 'document'; readonly value: unknown }
   /** As text to be read line by line. */
   | { readonly kind: 'text'; readonly text: string }
+  | Extract<TableReading, { kind: 'stock' | 'records' }>
   | { readonly kind: 'nothing'; readonly says: string };
 
 const looksLikeJson = (text: string): boolean => /^\s*[[{]/.test(text);
 const looksLikePage = (text: string): boolean => /<script\b|<!doctype html|<html/i.test(text);
-/** Our own table of additions, whatever stands between its cells. */
-const looksLikeTable = (text: string): boolean => /^\uFEFF?"?formula"?[,;\t]/i.test(text);
-
 export function sourceOf(text: string): Source {
   if (text.trim() === '') return { kind: 'nothing', says: '' };
   if (looksLikeJson(text)) {
@@ -45,17 +44,9 @@ export function sourceOf(text: string): Source {
       ].join('\n'),
     };
   }
-  if (looksLikeTable(text)) {
-    const reading = fromCsv(text);
-    if (reading.status === 'unread')
-      return { kind: 'nothing', says: `The table, line ${reading.line}: ${reading.message}` };
-    const { missing, records } = underHeader(reading.rows, ['amount', 'ingredient']);
-    if (missing.length > 0)
-      return { kind: 'nothing', says: `The table has no column ${missing.join(', ')}.` };
-    const lines = records.map(
-      ({ amount, ingredient, form }) => `${amount} ${ingredient}${form ? `, ${form}` : ''}`,
-    );
-    return { kind: 'text', text: [records[0]?.formula ?? '', 'Ingredients:', ...lines].join('\n') };
-  }
+  const table = readTable(text);
+  if (table?.kind === 'unread') return { kind: 'nothing', says: table.says };
+  if (table?.kind === 'formulas') return { kind: 'document', value: table.document };
+  if (table) return table;
   return { kind: 'text', text };
 }

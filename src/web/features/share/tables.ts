@@ -1,10 +1,11 @@
 /** Tables for a spreadsheet. Numbers in their own unit, with a point, whatever the screen shows. */
-import type { BatchRecord, LogEntry } from '#contract';
+import type { BatchRecord, KitchenDocument, OwnIngredient, TrialRecord } from '#contract';
 import { latestOf, STATE_WORDS } from '#core/batch';
 import type { Formula } from '#core/formula';
 import type { Catalogue } from '#core/ingredient';
+import { inPieces } from '#core/interchange';
 import type { Reckoning } from '#core/reckoning';
-import type { Pantry } from '../../store/kitchen';
+import { entryOf, type Pantry } from '../../store/kitchen';
 
 type Row = readonly string[];
 const number = (value: number | null, decimals = 3): string =>
@@ -34,69 +35,86 @@ export const additionRows = (formula: Formula, { additions }: Reckoning): readon
     addition.ingredientId ?? '',
   ]);
 
+/** The last cell of a row: what the other cells leave out, so that the table comes back whole. */
+export const WHOLE = 'record';
+export const FORMULA_HEADER: Row = [...ADDITION_HEADER, 'formulaId', WHOLE];
+
+/** Rows of one thing, with its record in pieces beside them; more pieces than rows get rows of their own. */
+function withRecord(rows: readonly Row[], record: unknown, keys: (row: Row) => Row): readonly Row[] {
+  const pieces = inPieces(JSON.stringify(record));
+  const width = rows[0]?.length ?? 0;
+  const extra = pieces.slice(rows.length).map(() => Array.from({ length: width }, () => ''));
+  return [...rows, ...extra].map((row, i) => [...(i < rows.length ? row : keys(row)), pieces[i] ?? '']);
+}
+
+export const formulaRows = (
+  entry: KitchenDocument['formulas'][number],
+  reckoning: Reckoning,
+): readonly Row[] => {
+  const rows = additionRows(entry.formula, reckoning).map((row): Row => [...row, entry.id]);
+  const named = (row: Row): Row => [entry.formula.name, ...row.slice(1, -1), entry.id];
+  const none = named(FORMULA_HEADER.slice(0, -1).map(() => ''));
+  return withRecord(rows.length > 0 ? rows : [none], entry, named);
+};
+
 export const INGREDIENT_HEADER: Row = [
-  'id',
-  'name',
-  'category',
-  'gramsPerMl',
-  'onHandG',
-  'price',
-  'packG',
-  'bottle',
-  'allergens',
-  'tag',
-  'source',
+  ...['id', 'name', 'category', 'gramsPerMl', 'onHandG', 'price', 'packG'],
+  ...['bottle', 'acidityGPer100Ml', 'bottlePh', 'openedOn', 'useBy', 'allergens', 'tag', 'source', WHOLE],
 ];
-export const ingredientRows = (catalogue: Catalogue, pantry: Pantry): readonly Row[] =>
-  [...catalogue.values()]
+/** @param own the kitchen's own ingredients, which no reference table holds */
+export const ingredientRows = (
+  catalogue: Catalogue,
+  pantry: Pantry,
+  own: readonly OwnIngredient[],
+): readonly Row[] => {
+  const ownRows = new Map(own.map((row) => [row.id as string, row]));
+  return [...catalogue.values()]
     .filter((ingredient) => !ingredient.made)
     .map(({ id, name, category, spoonDensityGPerMl, allergensEu14, tag, source }) => {
-      const entry = pantry[id];
+      const { onHandG, price, packMassG, bottle } = entryOf(pantry, id);
+      const row = ownRows.get(id);
       return [
-        ...[id, name, category, number(spoonDensityGPerMl)],
-        ...[number(entry?.onHandG ?? null), number(entry?.price ?? null), number(entry?.packMassG ?? null)],
-        ...[entry?.bottle.label ?? '', allergensEu14.join('; '), tag, source],
+        ...[id, name, category, exact(spoonDensityGPerMl), exact(onHandG), exact(price), exact(packMassG)],
+        ...[bottle.label, exact(bottle.acidityGPer100Ml), exact(bottle.ph)],
+        ...[bottle.openedOn ?? '', bottle.useBy ?? '', allergensEu14.join('; '), tag, source],
+        row ? JSON.stringify(row) : '',
       ];
     });
+};
+const exact = (value: number | null): string => (value === null ? '' : String(value));
 
-export const LOG_HEADER: Row = ['at', 'formula', 'version', 'jar', 'cook', 'what', 'details'];
+export const LOG_HEADER: Row = ['at', 'formula', 'version', 'jar', 'cook', 'what', WHOLE];
+/** Each jar as it was begun, then what happened to it. */
 export const logRows = (
-  entries: readonly LogEntry[],
+  jars: readonly TrialRecord[],
   nameOf: (cookId: string | null) => string,
+  formulaOf: (formulaId: string) => string,
 ): readonly Row[] =>
-  entries.map(({ at, formulaName, version, trialId, by, event }) => [
-    ...[at, formulaName ?? '', String(version), trialId, nameOf(by.cookId)],
-    ...[event.kind, JSON.stringify(event)],
-  ]);
+  jars.flatMap(({ events, ...jar }) => {
+    const about = [formulaOf(jar.formulaId), String(jar.version), jar.id];
+    return [
+      ...inPieces(JSON.stringify(jar)).map((piece) => [
+        ...[jar.at, ...about, nameOf(jar.by.cookId), 'begun', piece],
+      ]),
+      ...events.flatMap((logged) =>
+        inPieces(JSON.stringify(logged)).map((piece) => [
+          ...[logged.at, ...about, nameOf(logged.by.cookId), logged.event.kind, piece],
+        ]),
+      ),
+    ];
+  });
 
 export const BATCH_HEADER: Row = [
-  'number',
-  'day',
-  'formula',
-  'version',
-  'ingredientId',
-  'ingredient',
-  'form',
-  'exactG',
-  'plannedG',
-  'asideG',
-  'yieldMl',
-  'state',
-  'recordedBy',
+  ...['number', 'day', 'formula', 'version', 'ingredientId', 'ingredient', 'form'],
+  ...['exactG', 'plannedG', 'asideG', 'yieldMl', 'state', 'recordedBy', WHOLE],
 ];
 export const batchRows = (batches: readonly BatchRecord[]): readonly Row[] =>
-  batches.flatMap((batch) =>
-    batch.plan.lines.map((line) => [
-      ...[
-        batch.number,
-        batch.day,
-        batch.formulaName ?? '',
-        String(batch.version),
-        line.ingredientId,
-        line.name,
-        line.form,
-      ],
+  batches.flatMap((batch) => {
+    const about = [batch.number, batch.day, batch.formulaName ?? '', String(batch.version)];
+    const rows = batch.plan.lines.map((line) => [
+      ...[...about, line.ingredientId, line.name, line.form],
       ...[number(line.exactG), number(line.plannedG), number(line.asideG), number(batch.plan.yieldMl)],
       ...[STATE_WORDS[batch.state], latestOf(batch.events, 'signed')?.event.name ?? ''],
-    ]),
-  );
+    ]);
+    return withRecord(rows, batch, (row) => [...about, ...row.slice(about.length)]);
+  });
