@@ -1,7 +1,7 @@
 /** The tasks of a day out of its services: each dressing from the fridge or the scale to the plate, and side jobs. Minutes of work: estimate. */
 import { dressingTimes, type Moment } from './whenToDress';
 import type { DishKind } from './dress';
-import type { Shortenable } from './conflicts';
+import type { Shortenable } from './waysOut';
 import type { Task } from './schedule';
 
 export interface PlannedDish {

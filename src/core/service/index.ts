@@ -29,18 +29,9 @@ export {
   type Moment,
   type Timing,
 } from './whenToDress';
-export {
-  beginsAt,
-  clashesOf,
-  conflictsOf,
-  slackOf,
-  waysOut,
-  type Clash,
-  type Conflict,
-  type Hours,
-  type Shortenable,
-  type WayOut,
-} from './conflicts';
+export { clashesOf, conflictsOf, slackOf, type Clash, type Conflict } from './conflicts';
+export { beginsAt, type Hours } from './hours';
+export { waysOut, type Running, type Shortenable, type WayOut } from './waysOut';
 export { forecastDay, type Forecast, type Late } from './slip';
 export { weekBatches, type DayNeed, type WeekBatch } from './weekBatches';
 export { scheduleBackwards, type Crew, type Placed, type Schedule, type Task } from './schedule';

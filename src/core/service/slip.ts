@@ -3,7 +3,7 @@
  * before its planned time; hands and tools are given in the order of the plan. A day that is on time comes
  * out as it was planned.
  */
-import { beginsAt, type Hours } from './conflicts';
+import { beginsAt, type Hours } from './hours';
 import type { Crew, Placed, Task } from './schedule';
 
 export interface Late<T extends Task = Task> {

@@ -3,6 +3,25 @@ import type { PlanContent } from '#contract';
 import { Button } from '../../ui/Button';
 import { calendarOf, servicesFrom } from './calendar';
 
+/** Services of some days as one calendar file. */
+export function SaveCalendar({ days, name }: { days: Parameters<typeof calendarOf>[0]; name: string }) {
+  const save = (): void => {
+    const url = URL.createObjectURL(new Blob([calendarOf(days)], { type: 'text/calendar;charset=utf-8' }));
+    const link = document.createElement('a');
+    link.href = url;
+    link.download = `services-${name}.ics`;
+    link.click();
+    setTimeout(() => {
+      URL.revokeObjectURL(url);
+    }, 60_000);
+  };
+  return (
+    <Button disabled={days.every(({ services }) => services.length === 0)} onClick={save}>
+      Save as calendar
+    </Button>
+  );
+}
+
 /** Out as a calendar, and services in from one. */
 export function CalendarTools({
   day,
@@ -14,18 +33,6 @@ export function CalendarTools({
   onServices: (services: PlanContent['services']) => void;
 }) {
   const [said, setSaid] = useState<string | null>(null);
-  const save = (): void => {
-    const url = URL.createObjectURL(
-      new Blob([calendarOf(day, content)], { type: 'text/calendar;charset=utf-8' }),
-    );
-    const link = document.createElement('a');
-    link.href = url;
-    link.download = `services-${day}.ics`;
-    link.click();
-    setTimeout(() => {
-      URL.revokeObjectURL(url);
-    }, 60_000);
-  };
   const open = async (file: File | undefined): Promise<void> => {
     if (!file) return;
     try {
@@ -42,9 +49,7 @@ export function CalendarTools({
   };
   return (
     <div className="flex flex-wrap items-center gap-2">
-      <Button disabled={content.services.length === 0} onClick={save}>
-        Save as calendar
-      </Button>
+      <SaveCalendar days={[{ day, services: content.services }]} name={day} />
       <label className="inline-flex min-h-8 cursor-pointer items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-bottle hover:bg-mint has-focus-visible:outline-3 has-focus-visible:outline-bottle">
         Services from a calendar…
         <input

@@ -9,6 +9,7 @@ import { newId } from '../../store/device';
 import { useKitchen, type Kitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
 import { Loading, Trouble } from '../../ui/PageState';
+import { SaveCalendar } from './CalendarTools';
 import { TakeOnButton, TakenOn } from './TakenOn';
 import { sayTime } from './clock';
 import { planDay, type Asked } from './planDay';
@@ -65,6 +66,10 @@ function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
           </Link>
         ))}
         <AsLastWeek from={from} plans={plans} />
+        <SaveCalendar
+          days={plans.map(({ day, content }) => ({ day, services: content.services }))}
+          name={`week-${from}`}
+        />
       </div>
       {isEmpty && (
         <p className="card p-4">

@@ -7,19 +7,23 @@ import { momentOf } from './clock';
 
 const SERVICE_MINUTES = 120;
 
-export function calendarOf(day: string, { services }: PlanContent): string {
+export function calendarOf(
+  days: readonly (Pick<PlanContent, 'services'> & { readonly day: string })[],
+): string {
   const calendar = ical({
     name: 'Services',
     prodId: { company: 'Ygrana', product: 'Service plan', language: 'EN' },
   });
-  for (const { id, name, at, covers } of services) {
-    calendar.createEvent({
-      id: `${day}-${id}@ygrana`,
-      start: momentOf(day, at * 60),
-      end: momentOf(day, (at + SERVICE_MINUTES) * 60),
-      summary: name,
-      description: `${covers} covers`,
-    });
+  for (const { day, services } of days) {
+    for (const { id, name, at, covers } of services) {
+      calendar.createEvent({
+        id: `${day}-${id}@ygrana`,
+        start: momentOf(day, at * 60),
+        end: momentOf(day, (at + SERVICE_MINUTES) * 60),
+        summary: name,
+        description: `${covers} covers`,
+      });
+    }
   }
   return calendar.toString();
 }

@@ -118,17 +118,21 @@ export function planDay(
       openIds.has(id) ? [[id, secondsOfDay(day, new Date(at))] as const] : [],
     ),
   );
-  const asIs = open.map((task): DayTask => {
-    // What is behind holds nothing up any more.
-    const after = task.after.filter((id) => openIds.has(id));
+  const running = open.flatMap((task) => {
     const began = beganS.get(task.id);
-    if (began !== undefined)
-      return { ...task, after, pinnedS: began, seconds: Math.max(task.seconds, hours.nowS - began) };
-    const moved = content.moved[task.id];
-    return moved === undefined ? { ...task, after } : { ...task, after, pinnedS: moved * 60 };
+    return began === undefined ? [] : [{ task, beganS: began }];
   });
+  // What runs stands where it is: the rest is planned as late as it may be, then played forwards around it.
+  const waiting = open
+    .filter(({ id }) => !beganS.has(id))
+    .map((task): DayTask => {
+      // What is behind holds nothing up any more.
+      const after = task.after.filter((id) => openIds.has(id));
+      const moved = content.moved[task.id];
+      return moved === undefined ? { ...task, after } : { ...task, after, pinnedS: moved * 60 };
+    });
   const crew = { cooks: content.cooks };
-  const schedule = scheduleBackwards(asIs, crew);
+  const schedule = scheduleBackwards(waiting, crew);
   const nothing: DayPlan = {
     ...{ placed: [], problem: null, conflicts: [], clashes: [], late: [], ways: [], proven: true },
     ...{ movedS: new Map(), slack: new Map(), tasks: new Map(tasks.map((task) => [task.id, task])) },
@@ -137,18 +141,17 @@ export function planDay(
   if (schedule.status === 'no-end')
     return { ...nothing, problem: 'Some tasks have no service to be ready for.' };
   const planned = schedule.placed as readonly Placed<DayTask>[];
-  const begun = new Set(beganS.keys());
-  const conflicts = conflictsOf(planned, hours, begun);
-  const forecast = forecastDay(planned, beganS, crew, hours);
+  const conflicts = conflictsOf(planned, hours);
+  const runs = running.map(({ task, beganS: startS }): Placed<DayTask> => ({
+    ...{ task, startS, endS: startS + task.seconds, cook: null },
+  }));
+  const forecast = forecastDay([...planned, ...runs], beganS, crew, hours);
   const isBehind = conflicts.length > 0 || forecast.late.length > 0;
   return {
     ...nothing,
     ...{ placed: forecast.placed, late: forecast.late, movedS: forecast.movedS, conflicts },
-    clashes: clashesOf(
-      planned.filter(({ task }) => !begun.has(task.id)),
-      crew,
-    ),
-    ways: isBehind ? waysOut(asIs, crew, hours, shortenable, begun) : [],
+    clashes: clashesOf(planned, crew),
+    ways: isBehind ? waysOut(waiting, crew, hours, shortenable, running) : [],
     slack: slackOf(planned, hours),
     proven: schedule.proven,
   };

@@ -74,7 +74,7 @@ export const coveredBy = (wanted: readonly ToMake[], all: readonly BatchRecord[]
   });
 
 /** Batches are asked for in tenths of a litre. */
-export const litresFor = (volumeMl: number): number => Math.ceil(volumeMl / 100 - 1e-9) / 10;
+export const litresFor = (volumeMl: number): number => Math.max(0, Math.ceil(volumeMl / 100 - 1e-9)) / 10;
 
 export interface TakingOn {
   readonly covered: readonly Covered[];
