@@ -44,6 +44,8 @@ export interface RunningKitchen {
 }
 
 const SHORTEST_PASSCODE = 8;
+/** Longer than a reverse proxy keeps an idle connection, or it would now and then use one that is just being closed. */
+const KEPT_OPEN_MS = 75_000;
 
 /** Something a person can mend, told in one sentence. */
 export class StartError extends Error {}
@@ -62,6 +64,7 @@ export async function startKitchen(options: StartOptions): Promise<RunningKitche
   }
   const shownHost = host.includes(':') ? `[${host}]` : host;
   const server = createServer();
+  server.keepAliveTimeout = KEPT_OPEN_MS;
   const port = await listen(server, options);
   const address = `http://${shownHost}:${port}`;
   const undo: Undo = [() => closeServer(server)];

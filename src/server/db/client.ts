@@ -68,6 +68,7 @@ async function openServer(url: string, migrationsFolder: string): Promise<OpenDa
     ...{ connectionString: url, application_name: 'ygrana', connectionTimeoutMillis: PATIENCE_MS },
     ...{ keepAlive: true, options: '-c TimeZone=UTC' },
   };
+  if (!/^postgres(?:ql)?:\/\//.test(url)) throw new DatabaseError(NOT_A_URL);
   let pool: pg.Pool;
   try {
     pool = new pg.Pool({ ...connection, max: MOST_CONNECTIONS });
