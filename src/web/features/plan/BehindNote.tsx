@@ -4,28 +4,40 @@ import type { WayOut } from '#core/service';
 import { sayTime } from './clock';
 import type { DayPlan } from './planDay';
 
+const SHOWN = 4;
+const some = (all: readonly string[], between: string): string =>
+  all.slice(0, SHOWN).join(between) + (all.length > SHOWN ? `${between}and ${all.length - SHOWN} more` : '');
+
 /** What does not fit, what comes late of it, what is at risk, and the cheapest ways out. */
-export function BehindNote({ plan, services }: { plan: DayPlan; services: PlanContent['services'] }) {
+export function BehindNote({ plan, content }: { plan: DayPlan; content: PlanContent }) {
   const { conflicts, clashes, late, movedS, tasks } = plan;
   if (conflicts.length === 0 && clashes.length === 0 && late.length === 0) return null;
   const nameOf = (id: string): string => tasks.get(id)?.name ?? id;
+  const behind = new Set(conflicts.map(({ task }) => task.id));
+  // What waits for something that is behind is behind because of that.
+  const roots = conflicts.filter(({ task }) => !task.after.some((id) => behind.has(id)));
+  const isJob = (id: string): boolean => content.jobs.some((job) => job.id === id);
   const lateBy = new Map<string, number>();
   for (const { task, byS } of late)
-    lateBy.set(task.serviceId, Math.max(byS, lateBy.get(task.serviceId) ?? 0));
-  const lateServices = services.flatMap((service) => {
-    const byS = lateBy.get(service.id);
-    return byS === undefined
-      ? []
-      : [`${service.name} at ${sayTime(service.at * 60 + byS)}, ${sayDuration(byS)} late`];
-  });
+    if (!isJob(task.id)) lateBy.set(task.serviceId, Math.max(byS, lateBy.get(task.serviceId) ?? 0));
+  const comesLate = [
+    ...content.services.flatMap(({ id, name, at }) => {
+      const byS = lateBy.get(id);
+      return byS === undefined ? [] : [`${name} at ${sayTime(at * 60 + byS)}, ${sayDuration(byS)} late`];
+    }),
+    ...late.flatMap(({ task, byS }) =>
+      isJob(task.id) ? [`${task.name} is ready ${sayDuration(byS)} late`] : [],
+    ),
+  ];
   const moved = [...movedS.keys()].map(nameOf);
   return (
     <div role="alert" className="border-l-4 border-l-acid pl-3" data-testid="conflicts">
-      {conflicts.length > 0 && (
+      {roots.length > 0 && (
         <p className="font-semibold">
-          {conflicts
-            .map(({ task, byS }) => `${nameOf(task.id)} should have begun ${sayDuration(byS)} ago`)
-            .join('; ')}
+          {some(
+            roots.map(({ task, byS }) => `${nameOf(task.id)} should have begun ${sayDuration(byS)} ago`),
+            '; ',
+          )}
           .
         </p>
       )}
@@ -38,8 +50,8 @@ export function BehindNote({ plan, services }: { plan: DayPlan; services: PlanCo
       ))}
       {late.length > 0 && (
         <p data-testid="at-risk">
-          As it goes now: <strong>{lateServices.join('; ')}</strong>.
-          {moved.length > 0 && ` Moved: ${moved.slice(0, 5).join(', ')}${moved.length > 5 ? ', …' : ''}.`}
+          As it goes now: <strong>{comesLate.join('; ')}</strong>.
+          {moved.length > 0 && ` Moved: ${some(moved, ', ')}.`}
         </p>
       )}
       {late.length === 0 && conflicts.length > 0 && <p>Begun now, everything is still in time.</p>}
@@ -62,7 +74,13 @@ function sayWay(way: WayOut, nameOf: (id: string) => string): string {
       return `a second ${way.tool.toLowerCase()}`;
     case 'another-cook':
       return 'another pair of hands';
-    case 'serve-later':
-      return `serve ${sayDuration(way.byS)} later`;
+    case 'leave-out':
+      return `leave out ${way.taskIds.map(nameOf).join(', ')}`;
+    case 'serve-later': {
+      const later = `serve ${sayDuration(way.byS)} later`;
+      return way.without.length === 0
+        ? later
+        : `leave out ${way.without.map(nameOf).join(', ')}, and ${later}`;
+    }
   }
 }

@@ -149,7 +149,7 @@ function Day({ day, revision, content, onDay }: DayProps) {
               {plan.proven ? 'Nothing could begin later.' : 'The latest found; not every order was tried.'}
             </span>
           </p>
-          <BehindNote plan={plan} services={content.services} />
+          <BehindNote plan={plan} content={content} />
           <Timeline
             placed={plan.placed}
             cooks={content.cooks}

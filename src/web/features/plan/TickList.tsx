@@ -103,28 +103,41 @@ function TaskWords({ task, startS, endS, runs, slackS, movedS, nowS }: TaskWords
   const planned = startS + task.seconds;
   return (
     <>
-      <span className="w-14 font-semibold">{sayTime(startS)}</span>
-      <span className="flex-1">
+      <span className="w-14 shrink-0 self-start pt-1.5 font-semibold">{sayTime(startS)}</span>
+      <span className="min-w-0 flex-1">
         {task.name}
         {!task.handsOn && <span className="text-quiet"> until {sayTime(endS)}, waiting</span>}
-      </span>
-      {runs ? (
-        <strong className="text-sm whitespace-nowrap text-bottle">
-          {planned > nowS + 30
-            ? `runs, ${sayDuration(Math.round((planned - nowS) / 60) * 60)} left`
-            : 'should be done'}
-        </strong>
-      ) : movedS >= 60 ? (
-        <strong className="text-sm whitespace-nowrap text-acid-ink">
-          {sayDuration(Math.round(movedS / 60) * 60)} later than planned
-        </strong>
-      ) : (
         <span
-          className={`text-sm whitespace-nowrap ${slackS < NARROW_S ? 'font-semibold text-acid-ink' : 'text-quiet'}`}
+          className={`block text-sm ${
+            runs
+              ? 'font-semibold text-bottle'
+              : movedS >= 60 || slackS < NARROW_S
+                ? 'font-semibold text-acid-ink'
+                : 'text-quiet'
+          }`}
         >
-          {slackS < 60 ? 'no time to lose' : `${sayDuration(Math.round(slackS / 60) * 60)} to spare`}
+          {sayStanding({ runs, leftS: planned - nowS, movedS, slackS })}
         </span>
-      )}
+      </span>
     </>
   );
+}
+
+/** Whole minutes: nobody acts on seconds here. */
+const inMinutes = (seconds: number): string => sayDuration(Math.round(seconds / 60) * 60);
+
+function sayStanding({
+  runs,
+  leftS,
+  movedS,
+  slackS,
+}: {
+  readonly runs: boolean;
+  readonly leftS: number;
+  readonly movedS: number;
+  readonly slackS: number;
+}): string {
+  if (runs) return leftS > 30 ? `runs, ${inMinutes(leftS)} left` : 'should be done';
+  if (movedS >= 60) return `${inMinutes(movedS)} later than planned`;
+  return slackS < 60 ? 'no time to lose' : `${inMinutes(slackS)} to spare`;
 }

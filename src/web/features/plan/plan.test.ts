@@ -70,7 +70,7 @@ describe('a day', () => {
       ['lunch.d.fetch', 12],
       ['lunch.d.weigh', 9],
     ]);
-    expect(plan.ways.at(-1)).toEqual({ kind: 'serve-later', byS: 720 });
+    expect(plan.ways.at(-1)).toEqual({ kind: 'serve-later', byS: 720, without: [] });
   });
 
   it('keeps what runs where it was begun, as long as it takes', () => {
@@ -98,9 +98,10 @@ describe('a day', () => {
     const plan = planned({ ...LUNCH, jobs }, at('18:00', '2031-05-11'));
     expect(starts(plan)).toEqual({ ...BY_HAND, soak: '22:00 the day before' });
     expect(plan.conflicts).toEqual([]);
-    expect(planned({ ...LUNCH, jobs }, at('23:00', '2031-05-11')).conflicts.map(({ byS }) => byS)).toEqual([
-      3600,
-    ]);
+    const late = planned({ ...LUNCH, jobs }, at('23:00', '2031-05-11'));
+    // One thing that is too late is left out before the guests wait for it.
+    expect(late.ways).toEqual([{ kind: 'leave-out', taskIds: ['soak'] }]);
+    expect(late.conflicts.map(({ byS }) => byS)).toEqual([3600]);
   });
 });
 

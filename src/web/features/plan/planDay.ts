@@ -151,7 +151,9 @@ export function planDay(
     ...nothing,
     ...{ placed: forecast.placed, late: forecast.late, movedS: forecast.movedS, conflicts },
     clashes: clashesOf(planned, crew),
-    ways: isBehind ? waysOut(waiting, crew, hours, shortenable, running) : [],
+    ways: isBehind
+      ? waysOut(waiting, crew, hours, shortenable, running, new Set(content.jobs.map(({ id }) => id)))
+      : [],
     slack: slackOf(planned, hours),
     proven: schedule.proven,
   };
