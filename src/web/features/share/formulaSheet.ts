@@ -26,6 +26,11 @@ export function formulaSheet(
     ...allergens.eu14.map(({ allergen }) => allergen),
     ...allergens.mayBeIn.map(({ allergen }) => `perhaps ${allergen}`),
   ];
+  const noted = reckoning.additions.flatMap(({ addition }) => addition.note.split('\n').filter(Boolean));
+  const warned = cautions.map((caution) => {
+    const { what, why } = sayCaution(caution);
+    return `${what} ${why}`;
+  });
   const phases = [...new Set(reckoning.additions.map(({ addition }) => addition.phase))];
   return {
     title: formula.name,
@@ -65,16 +70,8 @@ export function formulaSheet(
             : '',
         ]),
     })),
-    notes: [
-      'An estimate, never a certificate: your local code and a licensed professional decide.',
-      ...reckoning.additions.flatMap(({ addition }) => addition.note.split('\n').filter(Boolean)),
-      ...cautions.map((caution) => {
-        const { what, why } = sayCaution(caution);
-        return `${what} ${why}`;
-      }),
-    ]
-      .slice(0, MOST_NOTES)
-      .map((note) => note.slice(0, 1000)),
+    // What was noted may be cut, cautions may not.
+    notes: [...noted.slice(0, MOST_NOTES - warned.length), ...warned].map((note) => note.slice(0, 1000)),
     signatures: [],
   };
 }

@@ -56,7 +56,7 @@ describe('a formula on paper', () => {
     const facts = Object.fromEntries(page.facts);
     expect(facts.Allergens).toMatch(/egg/i);
     expect(facts.Keeps).toMatch(/day/);
-    expect(page.notes[0]).toContain('never a certificate');
+    expect(page.notes.at(-1)).toContain('no certificate');
     expect(page.notes.join('\n')).toMatch(/raw (?:egg|yolk)/i);
     expect(page.notes).toContain('Warm it.');
     expect(page.subtitle).toContain('not frozen');
@@ -72,7 +72,7 @@ describe('a formula on paper', () => {
       })),
     };
     expect(printSheetSchema.safeParse(sheet(long)).success).toBe(true);
-    expect(sheet(long).notes[0]).toContain('never a certificate');
+    expect(sheet(long).notes.at(-1)).toContain('no certificate');
     expect(
       printSheetSchema.safeParse(sheet(emptyFormula('Empty', DEFAULT_VESSEL_ID, 'metric'))).success,
     ).toBe(true);
