@@ -193,3 +193,22 @@ test('a kitchen is saved, and comes back over another one', async ({ browser }) 
     await server.stop();
   }
 });
+
+test('whoever makes tools finds what the kitchen answers to, and it does', async ({ page }) => {
+  await page.goto('/settings');
+  await page.getByRole('link', { name: 'for tools of your own' }).click();
+  await expect(page.getByRole('heading', { name: 'For tools of your own' })).toBeVisible();
+  await expect(page.getByRole('table')).toHaveCount(9);
+  await expectAccessible(page);
+  await page.getByLabel('Find').fill('zzz');
+  await expect(page.getByText('Nothing here has “zzz”.')).toBeVisible();
+  await page.getByLabel('Find').fill('timers');
+  await expect(page.getByRole('row', { name: /POST \/timers\/\{id\}\/end/ })).toBeVisible();
+  await expect(page.getByRole('table')).toHaveCount(1);
+  const described = (await (await page.request.get('/api/openapi.json')).json()) as {
+    openapi: string;
+    paths: Record<string, unknown>;
+  };
+  expect(described.openapi).toBe('3.1.1');
+  expect(Object.keys(described.paths)).toContain('/timers/{id}/end');
+});
