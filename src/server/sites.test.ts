@@ -205,9 +205,11 @@ describe('news', () => {
   it('tell everybody of a restore from the command line', async () => {
     const file = `${folder}/whole.ygrana`;
     const place = { dataFolder: folder, databaseUrl: url, migrationsFolder, now };
+    const [at, afar] = [await listen(here!), await listen(there!)];
     expect(await saveToFile(file, place)).toContain('on the server of DATABASE_URL');
     await here!.post('formulas', { id: 'late', formula: sampleFormula('Late') });
-    const [at, afar] = [await listen(here!), await listen(there!)];
+    // Saving disturbs nobody.
+    expect([at.heard, afar.heard]).toEqual([[], []]);
     expect(await restoreFromFile(file, place)).toContain('is restored');
     for (const { heard } of [at, afar])
       await expect.poll(() => heard).toContainEqual({ about: 'everything' });

@@ -3,6 +3,7 @@ import { readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ErrorBody, Restored } from '#contract';
 import { openDatabase } from '../db/client';
+import type { Wire } from '../db/wire';
 import { lockFolder } from '../db/folderLock';
 import { BackupError } from './format';
 import { restoreKitchen, saveKitchen } from './kitchenBackup';
@@ -39,7 +40,12 @@ export async function restoreFromFile(file: string, options: CommandOptions): Pr
   const done = await atKitchen(
     options,
     async (ask) => (await (await ask('POST', '/api/restore', bytes)).json()) as Restored,
-    (db, place) => restoreKitchen(db, place, bytes, options.now()),
+    async (db, place, wire) => {
+      const restored = await restoreKitchen(db, place, bytes, options.now());
+      // The kitchens that are open on the same server look anew.
+      await wire.send({ about: 'everything' });
+      return restored;
+    },
   );
   return `${done.kitchen || 'The kitchen'} of ${done.madeAt.slice(0, 10)} is restored: ${done.formulas} formulas, ${done.jars} jars, ${done.batches} batches. What was there before lies in ${done.asideFile}.`;
 }
@@ -54,16 +60,13 @@ type Db = Parameters<typeof saveKitchen>[0];
 async function atKitchen<T>(
   { dataFolder, databaseUrl, migrationsFolder, passcode, now }: CommandOptions,
   running: (ask: Ask) => Promise<T>,
-  closed: (db: Db, place: Place) => Promise<T>,
+  closed: (db: Db, place: Place, wire: Wire) => Promise<T>,
 ): Promise<T> {
   const place = { migrationsFolder, asideFolder: join(dataFolder, 'aside') };
   if (databaseUrl !== undefined) {
     const database = await openDatabase({ url: databaseUrl }, migrationsFolder);
     try {
-      const done = await closed(database.db, place);
-      // The kitchens that are open on it look anew.
-      await database.wire.send({ about: 'everything' });
-      return done;
+      return await closed(database.db, place, database.wire);
     } finally {
       await database.close();
     }
@@ -74,7 +77,7 @@ async function atKitchen<T>(
   try {
     const database = await openDatabase({ folder: join(dataFolder, 'db') }, migrationsFolder);
     try {
-      return await closed(database.db, place);
+      return await closed(database.db, place, database.wire);
     } finally {
       await database.close();
     }

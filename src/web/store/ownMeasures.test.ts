@@ -22,7 +22,7 @@ const own = (records: readonly MeasureRecord[], cookId: string | null = 'ida') =
 describe('a cook’s own measures', () => {
   const first = record('pinch', SALT, [0.3, 0.35, 0.4]);
   const second = record('pinch', SALT, [0.5, 0.55, 0.6]);
-  const ofPepper = record('pinch', 'pepper_roasted', [0.2, 0.25]);
+  const ofPepper = record('pinch', 'black_pepper', [0.2, 0.25]);
   const bos = record('pinch', SALT, [1.1, 1.2], 'bo');
 
   it('weigh by the newest, and keep the old for what was typed with it', () => {
@@ -39,7 +39,7 @@ describe('a cook’s own measures', () => {
   });
 
   it('of the very thing come before those of another', () => {
-    expect(own([ofPepper, first]).now('pinch', 'pepper_roasted' as IngredientId)?.id).toBe(ofPepper.id);
+    expect(own([ofPepper, first]).now('pinch', 'black_pepper' as IngredientId)?.id).toBe(ofPepper.id);
     expect(own([ofPepper]).now('pinch', SALT)?.id).toBe(ofPepper.id);
   });
 
@@ -54,7 +54,7 @@ describe('a cook’s own measures', () => {
       .array(
         fc.tuple(
           fc.constantFrom<OwnUnit>('pinch', 'grind'),
-          fc.constantFrom(SALT, 'pepper_roasted'),
+          fc.constantFrom(SALT, 'black_pepper'),
           fc.boolean(),
         ),
         {

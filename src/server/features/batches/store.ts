@@ -81,13 +81,11 @@ export class BatchStore {
   /** The batch and its loads come to be together, or not at all. Sent again it is the same batch. */
   begin(batch: NewBatch): Promise<BatchOutcome> {
     // Two batches of one day must not take the same number.
-    return this.holding(`batches of ${batch.day}`, (inside, tx) => inside.beginInside(tx, batch));
+    return this.holding(`batches of ${batch.day}`, (inside) => inside.beginInside(batch));
   }
 
-  private async beginInside(
-    tx: Database,
-    { id, formulaId, version, day, plan, loads, by }: NewBatch,
-  ): Promise<BatchOutcome> {
+  private async beginInside(batch: NewBatch): Promise<BatchOutcome> {
+    const { id, formulaId, version, day, plan, loads, by } = batch;
     const known = await this.get(id);
     if (known)
       return known.formulaId === formulaId && known.version === version
@@ -101,13 +99,13 @@ export class BatchStore {
     if ((await this.jars.byIds(loads.map(({ trialId }) => trialId))).length > 0)
       return { status: 'id-taken' };
     const createdAt = this.now().toISOString();
-    const [last] = await tx
+    const [last] = await this.db
       .select({ place: sql<number>`coalesce(max(${batches.place}), 0)` })
       .from(batches)
       .where(eq(batches.day, day));
     const place = Number(last!.place) + 1;
-    await tx.insert(batches).values({ id, formulaId, version, day, place, plan, by, createdAt });
-    await tx.insert(trials).values(
+    await this.db.insert(batches).values({ id, formulaId, version, day, place, plan, by, createdAt });
+    await this.db.insert(trials).values(
       loads.map(({ trialId, making }, i) => ({
         ...{ id: trialId, formulaId, version, vesselId: plan.mixingVesselId, styleId: plan.styleId },
         ...{ lines: [], making, by, createdAt },
@@ -133,22 +131,18 @@ export class BatchStore {
 
   /** What all loads hold, together, becomes one jar. */
   combine(batchId: string, combine: Combine): Promise<BatchOutcome> {
-    return this.holding(`batch ${batchId}`, (inside, tx) => inside.combineInside(tx, batchId, combine));
+    return this.holding(`batch ${batchId}`, (inside) => inside.combineInside(batchId, combine));
   }
 
   /** All of the work or none of it, and nobody else on what has this name meanwhile. */
-  private holding<T>(name: string, work: (inside: BatchStore, tx: Database) => Promise<T>): Promise<T> {
+  private holding<T>(name: string, work: (inside: BatchStore) => Promise<T>): Promise<T> {
     return this.db.transaction(async (tx) => {
       await lockInside(tx, name);
-      return work(new BatchStore(tx, this.now, new TrialStore(tx, this.now)), tx);
+      return work(new BatchStore(tx, this.now, new TrialStore(tx, this.now)));
     });
   }
 
-  private async combineInside(
-    tx: Database,
-    batchId: string,
-    { trialId, vesselId, by }: Combine,
-  ): Promise<BatchOutcome> {
+  private async combineInside(batchId: string, { trialId, vesselId, by }: Combine): Promise<BatchOutcome> {
     const batch = await this.get(batchId);
     if (!batch) return { status: 'no-batch' };
     if (batch.whole) return batch.whole.id === trialId ? { status: 'recorded', batch } : { status: 'closed' };
@@ -162,13 +156,13 @@ export class BatchStore {
     const lines = merged(batch.loads.flatMap((load) => trialLines(load.lines, load.events)));
     if (lines.length === 0) return { status: 'not-weighed' };
     const createdAt = this.now().toISOString();
-    await tx.insert(trials).values({
+    await this.db.insert(trials).values({
       ...{ id: trialId, formulaId, version, vesselId, styleId: batch.plan.styleId, lines, making: null, by },
       createdAt,
       batch: { batchId, role: 'whole', load: 0, of: batch.loads.length } satisfies TrialBatch,
     });
     const event: BatchEvent = { kind: 'combined', trialId };
-    await tx.insert(batchEvents).values({ id: trialId, batchId, event, by, createdAt });
+    await this.db.insert(batchEvents).values({ id: trialId, batchId, event, by, createdAt });
     return { status: 'recorded', batch: (await this.get(batchId))! };
   }
 

@@ -30,8 +30,9 @@ export function BehindNote({ plan, content }: { plan: DayPlan; content: PlanCont
     ),
   ];
   const moved = [...movedS.keys()].map(nameOf);
+  // It changes by the minute: no alert, which would be read out again and again.
   return (
-    <div role="alert" className="border-l-4 border-l-acid pl-3" data-testid="conflicts">
+    <div role="note" className="border-l-4 border-l-acid pl-3" data-testid="conflicts">
       {roots.length > 0 && (
         <p className="font-semibold">
           {some(

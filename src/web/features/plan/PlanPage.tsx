@@ -153,6 +153,7 @@ function Day({ day, revision, content, onDay }: DayProps) {
           <Timeline
             placed={plan.placed}
             cooks={content.cooks}
+            slack={plan.slack}
             moved={content.moved}
             begun={content.begun}
             nowS={(now.getTime() - new Date(`${day}T00:00:00`).getTime()) / 1000}

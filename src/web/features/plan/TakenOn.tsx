@@ -30,12 +30,12 @@ export function TakenOn({ covered, settings }: { covered: Covered; settings: Set
   );
 }
 
-export function TakeOnButton({ taking: { covered, busy, problems, takeOn } }: { taking: TakingOn }) {
+export function TakeOnButton({ taking: { covered, waits, busy, problems, takeOn } }: { taking: TakingOn }) {
   const missing = covered.filter(({ missingMl }) => missingMl > 0);
   return (
     <>
       {missing.length > 0 && (
-        <Button kind="main" className="min-h-11" disabled={busy} onClick={() => void takeOn()}>
+        <Button kind="main" className="min-h-11" disabled={busy || waits} onClick={() => void takeOn()}>
           {busy
             ? 'Planning…'
             : missing.length === 1

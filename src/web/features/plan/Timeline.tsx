@@ -5,6 +5,8 @@ import { sayTime } from './clock';
 interface TimelineProps {
   readonly placed: DayPlan['placed'];
   readonly cooks: number;
+  /** So much earlier a task could begin, s. */
+  readonly slack: ReadonlyMap<string, number>;
   readonly moved: Readonly<Record<string, number>>;
   /** What runs stays where it was begun. */
   readonly begun: Readonly<Record<string, string>>;
@@ -20,7 +22,7 @@ const MOST_WIDE_PX = 6000;
 const SEEN_BEFORE_PX = 24;
 
 /** The day as bars: a lane for each pair of hands, one for what only takes time. Drag or arrow keys move a bar. */
-export function Timeline({ placed, cooks, moved, begun, nowS, onMove }: TimelineProps) {
+export function Timeline({ placed, cooks, slack, moved, begun, nowS, onMove }: TimelineProps) {
   const box = useRef<HTMLDivElement>(null);
   const [dragging, setDragging] = useState<{ id: string; fromX: number; byMin: number } | null>(null);
   const from = Math.floor(Math.min(...placed.map(({ startS }) => startS)) / 1800) * 1800;
@@ -95,7 +97,7 @@ export function Timeline({ placed, cooks, moved, begun, nowS, onMove }: Timeline
             <button
               key={task.id}
               type="button"
-              title={`${task.name}, ${sayTime(startS)} to ${sayTime(endS)}`}
+              title={`${task.name}, ${sayTime(startS)} to ${sayTime(endS)}; ${sayEarliest(startS, slack.get(task.id))}`}
               aria-label={`${task.name}, ${sayTime(startS)} to ${sayTime(endS)}${pinned ? ', put there by hand; Delete lets it go' : ''}${runs ? ', runs.' : '. Arrow keys move it.'}`}
               className={`absolute touch-none overflow-hidden rounded border px-1 text-left text-2xs leading-tight whitespace-nowrap ${
                 task.handsOn ? 'border-bottle bg-bottle text-white' : 'border-edge bg-tape-soft text-ink'
@@ -136,6 +138,10 @@ export function Timeline({ placed, cooks, moved, begun, nowS, onMove }: Timeline
     </div>
   );
 }
+
+/** As planned it begins as late as it may. */
+const sayEarliest = (startS: number, slackS = 0): string =>
+  slackS < 60 ? 'no earlier' : `at the earliest ${sayTime(startS - slackS)}`;
 
 /** What waits at the same time lies under each other. */
 function waitingOf(placed: TimelineProps['placed']) {

@@ -1,5 +1,6 @@
+import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { daySchema, type PlanContent, type PlanRecord } from '#contract';
+import { daySchema, type PlanContent, type PlanRecord, type ShelfRecord } from '#contract';
 import { sayDuration } from '#core/emulsion';
 import { weekBatches } from '#core/service';
 import { sayError, useFormulasQuery, usePlanWeekQuery, useSavePlanMutation } from '../../api/kitchenApi';
@@ -31,6 +32,8 @@ export function WeekPage() {
   return <Week key={from} from={from} plans={week.data} />;
 }
 
+const NO_SHELF: readonly ShelfRecord[] = [];
+
 /** "Mon 7". */
 function shortDay(day: string): string {
   const noon = new Date(`${day}T12:00:00`);
@@ -39,13 +42,13 @@ function shortDay(day: string): string {
 
 function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
   const kitchen = useKitchen();
-  const shelf = useFormulasQuery().data ?? [];
+  const shelf = useFormulasQuery().data ?? NO_SHELF;
   const asked = useAsked(
     plans.flatMap(({ content }) => content.services),
     shelf,
     kitchen,
   );
-  const nameOf = nameIn(shelf);
+  const nameOf = useMemo(() => nameIn(shelf), [shelf]);
   const now = useNow();
   const isEmpty = plans.every(({ content }) => content.services.length === 0);
   return (
@@ -111,7 +114,12 @@ interface DayRowProps {
 }
 
 function DayRow({ plan: { day, content }, kitchen, asked, nameOf, now }: DayRowProps) {
-  const { placed, conflicts, clashes, late } = planDay(day, content, nameOf, asked, now);
+  // By the minute, as the day's own page does.
+  const minute = Math.floor(now.getTime() / 60_000);
+  const { placed, conflicts, clashes, late } = useMemo(
+    () => planDay(day, content, nameOf, asked, new Date(minute * 60_000)),
+    [day, content, nameOf, asked, minute],
+  );
   const hands = placed.reduce((sum, { task }) => sum + (task.handsOn ? task.seconds : 0), 0);
   const done = Object.keys(content.done).length;
   const troubled = conflicts.length + clashes.length + late.length > 0;

@@ -78,6 +78,8 @@ export const litresFor = (volumeMl: number): number => Math.max(0, Math.ceil(vol
 
 export interface TakingOn {
   readonly covered: readonly Covered[];
+  /** What is there already is not known yet. */
+  readonly waits: boolean;
   readonly busy: boolean;
   /** What could not be taken on, and why. */
   readonly problems: readonly string[];
@@ -100,7 +102,7 @@ export function useTakeOn(
   /** @returns what stands in the way; null: it is taken on */
   const one = async ({ formulaId, day, missingMl }: Covered): Promise<string | null> => {
     const versions = await dispatch(
-      kitchenApi.endpoints.versions.initiate(formulaId, { forceRefetch: true }),
+      kitchenApi.endpoints.versions.initiate(formulaId, { subscribe: false, forceRefetch: true }),
     ).unwrap();
     const latest = Math.max(0, ...versions.map(({ number }) => number));
     const number = usualVersion(standings?.[formulaId], latest);
@@ -145,5 +147,5 @@ export function useTakeOn(
     setProblems(said);
     setBusy(false);
   };
-  return { covered, busy, problems, takeOn };
+  return { covered, waits: !all || !standings, busy, problems, takeOn };
 }
