@@ -41,7 +41,7 @@ async function kitchenWith(entries: number): Promise<{ client: Client; stop: () 
   }
   await close();
   const kitchen = await openKitchen(folder);
-  const client = new Client(kitchen.address);
+  const client = new Client(kitchen.address, null);
   await client.post('formulas', { id: 'house', formula: sampleFormula('House') });
   return {
     client,

@@ -18,7 +18,7 @@ interface Shelf {
 async function shelfOf(count: number): Promise<Shelf> {
   const folder = tempFolder();
   const kitchen = await openKitchen(folder, { webFolder: join(import.meta.dirname, '../dist/web') });
-  const client = new Client(kitchen.address);
+  const client = new Client(kitchen.address, null);
   const demos = DEMO_FORMULAS.map((demo) => demoFormula(demo).working);
   for (let i = 0; i < count; i++) {
     const formula = { ...demos[i % demos.length]!, name: `${demos[i % demos.length]!.name} ${i}` };

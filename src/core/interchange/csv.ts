@@ -25,9 +25,8 @@ export type CsvReading =
 
 /** Comma, semicolon or tab between cells; a byte order mark is passed over. */
 export function fromCsv(text: string): CsvReading {
-  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').replace(/[\r\n]+$/, ''), {
-    delimitersToGuess: [',', ';', '\t'],
-  });
+  const table = text.replace(/^\uFEFF/, '').replace(/[\r\n]+$/, '');
+  const { data, errors } = Papa.parse<string[]>(table, { delimiter: delimiterOf(table) });
   const [error] = errors.filter(({ type }) => type === 'Quotes');
   if (error)
     return {
@@ -37,6 +36,17 @@ export function fromCsv(text: string): CsvReading {
     };
   const rows = data.filter((row) => row.length > 1 || row[0] !== '');
   return { status: 'read', rows: rows.map((row) => row.map(unescapeCell)) };
+}
+
+/** The first of them that stands outside quotes: cells may hold any of them. */
+function delimiterOf(table: string): string {
+  let isQuoted = false;
+  for (const sign of table) {
+    if (sign === '"') isQuoted = !isQuoted;
+    else if (!isQuoted && (sign === ',' || sign === ';' || sign === '\t')) return sign;
+    else if (!isQuoted && sign === '\n') break;
+  }
+  return ',';
 }
 
 /** Rows under their header, by its words; null where a needed column is missing. */

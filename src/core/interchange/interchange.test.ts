@@ -96,6 +96,8 @@ describe('tables', () => {
       "'=x",
       "''-1",
       'a,b',
+      'a;b',
+      ';',
       'say "so"',
       'two\nlines',
       '',

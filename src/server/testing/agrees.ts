@@ -1,5 +1,5 @@
 /** Holds every exchange of the API suite to the published description: what is not in it may not be answered. */
-import { Ajv2020, type ValidateFunction } from 'ajv/dist/2020';
+import { Ajv2020, type ValidateFunction } from 'ajv/dist/2020.js';
 import { openApiDocument } from '#contract';
 
 interface Described {

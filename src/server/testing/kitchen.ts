@@ -8,7 +8,7 @@ import type { Addition, AdditionId, Formula, FormulaId, VesselId } from '#core/f
 import type { IngredientId } from '#core/ingredient';
 import { emptyFormula } from '#core/formula';
 import { openDatabase, type OpenDatabase } from '../db/client';
-import { agrees } from './agrees';
+import { agrees, type Exchange } from './agrees';
 import { startKitchen, type RunningKitchen, type StartOptions } from '../start';
 
 export const migrationsFolder = join(import.meta.dirname, '../db/migrations');
@@ -71,7 +71,11 @@ export interface Answer<T> {
 
 /** Speaks to a kitchen as its own pages do. */
 export class Client {
-  constructor(readonly address: string) {}
+  /** @param check of every exchange; null where speed or a process that is killed is the point */
+  constructor(
+    readonly address: string,
+    private readonly check: ((exchange: Exchange) => void) | null = agrees,
+  ) {}
 
   get<T>(path: string): Promise<Answer<T>> {
     return this.send<T>('GET', path);
@@ -103,7 +107,7 @@ export class Client {
     });
     const text = await response.text();
     const answer: unknown = text ? JSON.parse(text) : null;
-    agrees({ method, path, sent: body, status: response.status, answer });
+    this.check?.({ method, path, sent: body, status: response.status, answer });
     return { status: response.status, body: answer as T };
   }
 }

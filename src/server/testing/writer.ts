@@ -10,7 +10,7 @@ const [dataFolder, ledger, session, migrationsFolder] = process.argv.slice(2) as
   string,
 ];
 const kitchen = await openKitchen(dataFolder, { migrationsFolder });
-const client = new Client(kitchen.address);
+const client = new Client(kitchen.address, null);
 const id = formulaId(`session-${session}`);
 const note = (line: string): void => {
   appendFileSync(ledger, `${line}\n`);
