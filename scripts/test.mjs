@@ -3,14 +3,14 @@
  * alone on a line; exits non-zero on any failure and when no test ran.
  */
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { checkNode, ensureBuilt, ensureInstalled, fail, root } from './setup.mjs';
 
 checkNode();
 ensureInstalled();
 ensureFromDebian('Chromium', 'chromium', () => existsSync('/usr/bin/chromium'));
-ensureFromDebian('PostgreSQL', 'postgresql', () => existsSync('/usr/lib/postgresql'));
+ensureFromDebian('PostgreSQL', 'postgresql', hasPostgresServer);
 
 const cache = join(root, '.cache');
 mkdirSync(cache, { recursive: true });
@@ -75,6 +75,12 @@ step('browser', [bin('@playwright/test/cli.js'), 'test', '--reporter=list,json']
 
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed > 0 || passed === 0 ? 1 : 0);
+
+/** The client alone makes the folder, too. */
+function hasPostgresServer() {
+  const releases = existsSync('/usr/lib/postgresql') ? readdirSync('/usr/lib/postgresql') : [];
+  return releases.some((release) => existsSync(`/usr/lib/postgresql/${release}/bin/initdb`));
+}
 
 /** What the tests need of Debian's; installed where we may, else said exactly. */
 function ensureFromDebian(name, packageName, isThere) {

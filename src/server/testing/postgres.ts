@@ -20,7 +20,9 @@ const PATIENCE_MS = 30_000;
 /** @throws Error with what to install */
 function programs(): string {
   const releases = existsSync(DEBIAN) ? readdirSync(DEBIAN).sort((a, b) => Number(b) - Number(a)) : [];
-  const found = releases.map((release) => join(DEBIAN, release, 'bin')).find((bin) => existsSync(bin));
+  const found = releases
+    .map((release) => join(DEBIAN, release, 'bin'))
+    .find((bin) => existsSync(join(bin, 'initdb')));
   if (!found)
     throw new Error('The tests on a server need Debian’s PostgreSQL: apt-get install -y postgresql');
   return found;
