@@ -47,19 +47,33 @@ export type Schedule =
   | { readonly status: 'circle'; readonly ids: readonly string[] }
   | { readonly status: 'no-end'; readonly ids: readonly string[] };
 
-const TRIED_IN_FULL = 7;
+/** So many orders are tried in full: some tasks in any order, or a few chains of them. */
+const MOST_ORDERS = 800;
 const MOST_SWAPS = 400;
+const LEAST_SWAPS = 20;
+/** A swap costs by the square of the tasks: large days get fewer, so that the page answers at once. */
+const swapsFor = (tasks: number): number =>
+  Math.min(MOST_SWAPS, Math.max(LEAST_SWAPS, Math.round(60_000 / (tasks * tasks))));
 const EPS = 1e-6;
 
-/** @throws RangeError where there is no cook */
-export function scheduleBackwards(tasks: readonly Task[], crew: Crew): Schedule {
+/**
+ * @param effort `quick`: one good order, where many days are compared
+ * @throws RangeError where there is no cook
+ */
+export function scheduleBackwards(
+  tasks: readonly Task[],
+  crew: Crew,
+  effort: 'usual' | 'quick' = 'usual',
+): Schedule {
   if (!(crew.cooks >= 1)) throw new RangeError('A day needs a cook at least.');
   const day = new Day(tasks, crew);
   const ring = day.circle();
   if (ring.length > 0) return { status: 'circle', ids: ring };
   const endless = day.endless();
   if (endless.length > 0) return { status: 'no-end', ids: endless };
-  if (tasks.length <= TRIED_IN_FULL) return done(day.bestOfAll(), true);
+  if (effort === 'quick') return done(day.inUsualOrder(), false);
+  const best = day.bestOfAll();
+  if (best) return done(best, true);
   return done(day.improved(day.usualOrder()), false);
 }
 
@@ -143,14 +157,15 @@ class Day {
     return result;
   }
 
-  bestOfAll(): readonly Placed[] {
-    let best: readonly Placed[] | null = null;
+  /** Every order that followers allow; null where there are too many to try. */
+  private allOrders(): readonly (readonly Task[])[] | null {
+    const orders: Task[][] = [];
     const order: Task[] = [];
     const taken = new Set<string>();
     const visit = (): void => {
+      if (orders.length > MOST_ORDERS) return;
       if (order.length === this.tasks.length) {
-        const placed = this.place(order);
-        if (!best || isLater(placed, best)) best = placed;
+        orders.push([...order]);
         return;
       }
       for (const task of this.tasks) {
@@ -163,17 +178,34 @@ class Day {
       }
     };
     visit();
-    return best ?? [];
+    return orders.length > MOST_ORDERS ? null : orders;
+  }
+
+  /** Null where not every order can be tried. */
+  bestOfAll(): readonly Placed[] | null {
+    const orders = this.allOrders();
+    if (!orders) return null;
+    let best: readonly Placed[] = [];
+    for (const order of orders) {
+      const placed = this.place(order);
+      if (best.length === 0 || isLater(placed, best)) best = placed;
+    }
+    return best;
+  }
+
+  inUsualOrder(): readonly Placed[] {
+    return this.place(this.usualOrder());
   }
 
   improved(start: readonly Task[]): readonly Placed[] {
+    const most = swapsFor(this.tasks.length);
     let order = start;
     let best = this.place(order);
     let swaps = 0;
-    for (let better = true; better && swaps < MOST_SWAPS;) {
+    for (let better = true; better && swaps < most;) {
       better = false;
-      for (let i = 0; i + 1 < order.length && swaps < MOST_SWAPS; i++) {
-        for (let j = i + 1; j < Math.min(order.length, i + 4) && swaps < MOST_SWAPS; j++) {
+      for (let i = 0; i + 1 < order.length && swaps < most; i++) {
+        for (let j = i + 1; j < Math.min(order.length, i + 4) && swaps < most; j++) {
           const swapped = [...order];
           [swapped[i], swapped[j]] = [swapped[j]!, swapped[i]!];
           const tried = this.feasible(swapped);

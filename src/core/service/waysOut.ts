@@ -22,6 +22,9 @@ export interface Running {
   readonly beganS: number;
 }
 
+/** Of many rests the longest are tried: what the page says has to be there at once. */
+const MOST_SHORTENED = 12;
+
 /**
  * Ways after which nothing ends late, cheapest first: time costs least, then tools, then hands, then guests.
  * @param tasks that were not begun
@@ -41,13 +44,16 @@ export function waysOut(
   }));
   /** What ends late, the latest first; null: it cannot be planned. */
   const lateOf = (next: readonly Task[], with_: Crew): readonly Late[] | null => {
-    const schedule = scheduleBackwards(next, with_);
+    const schedule = scheduleBackwards(next, with_, 'quick');
     if (schedule.status !== 'scheduled') return null;
     return forecastDay([...schedule.placed, ...runs], beganS, with_, hours).late;
   };
   const fits = (next: readonly Task[], with_: Crew): boolean => lateOf(next, with_)?.length === 0;
   const ways: WayOut[] = [];
-  for (const { taskId, leastS } of shortenable) {
+  const gain = ({ taskId, leastS }: Shortenable): number =>
+    (tasks.find(({ id }) => id === taskId)?.seconds ?? leastS) - leastS;
+  const longest = [...shortenable].sort((a, b) => gain(b) - gain(a)).slice(0, MOST_SHORTENED);
+  for (const { taskId, leastS } of longest) {
     const shorter = tasks.map((task) => (task.id === taskId ? { ...task, seconds: leastS } : task));
     if (tasks.some(({ id }) => id === taskId) && fits(shorter, crew))
       ways.push({ kind: 'shorten', taskId, toS: leastS });

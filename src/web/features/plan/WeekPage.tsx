@@ -117,7 +117,7 @@ function DayRow({ plan: { day, content }, kitchen, asked, nameOf, now }: DayRowP
   // By the minute, as the day's own page does.
   const minute = Math.floor(now.getTime() / 60_000);
   const { placed, conflicts, clashes, late } = useMemo(
-    () => planDay(day, content, nameOf, asked, new Date(minute * 60_000)),
+    () => planDay(day, content, nameOf, asked, new Date(minute * 60_000), { ways: false }),
     [day, content, nameOf, asked, minute],
   );
   const hands = placed.reduce((sum, { task }) => sum + (task.handsOn ? task.seconds : 0), 0);

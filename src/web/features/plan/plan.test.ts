@@ -83,6 +83,18 @@ describe('a day', () => {
     expect(late.late.map(({ byS }) => byS / 60)).toEqual([14]);
   });
 
+  it('goes on where somebody ticked a later task off, or began it, and not the one before', () => {
+    const ended = { 'lunch.d.dress': at('11:30').toISOString() };
+    expect(starts(planned({ ...LUNCH, done: ended }, at('11:00')))).toEqual({
+      ...{ fetch: '11:42', weigh: '11:45', mix: '11:55' },
+    });
+    const begun = { 'lunch.d.mix': at('11:00').toISOString() };
+    const plan = planned({ ...LUNCH, begun }, at('11:02'));
+    expect([plan.problem, plan.late]).toEqual([null, []]);
+    // Weighing that was never ticked still takes its ten minutes, and fetching its three.
+    expect(starts(plan)).toEqual({ mix: '11:00', dress: '11:38', fetch: '11:47', weigh: '11:50' });
+  });
+
   it('shortens a rest before it asks for hands', () => {
     const services = [service(720, [dish('d', { formulaId: 'onion' as FormulaId })])];
     const plan = planned({ services }, at('11:15'));
@@ -102,6 +114,73 @@ describe('a day', () => {
     // One thing that is too late is left out before the guests wait for it.
     expect(late.ways).toEqual([{ kind: 'leave-out', taskIds: ['soak'] }]);
     expect(late.conflicts.map(({ byS }) => byS)).toEqual([3600]);
+  });
+});
+
+describe('any day at any time', () => {
+  const anyDish = fc.record({
+    formulaId: fc.constantFrom(HOUSE, 'onion' as FormulaId, 'gone' as FormulaId),
+    kind: fc.constantFrom<PlanDish['kind']>('tender-leaves', 'slaw', 'warm-potato', 'cooked'),
+    moment: fc.constantFrom<PlanDish['moment']>('at-once', '5-minutes', 'half-hour', 'overnight'),
+    fresh: fc.boolean(),
+  });
+  const anyDay = fc.record({
+    cooks: fc.integer({ min: 1, max: 3 }),
+    times: fc.array(fc.integer({ min: 0, max: 1439 }), { minLength: 1, maxLength: 2 }),
+    dishes: fc.array(anyDish, { maxLength: 3 }),
+    jobMinutes: fc.array(fc.integer({ min: 1, max: 900 }), { maxLength: 2 }),
+    nowMin: fc.integer({ min: -1500, max: 1600 }),
+    ticks: fc.array(fc.constantFrom('done', 'begun', 'moved', 'open'), { minLength: 40, maxLength: 40 }),
+    minutes: fc.array(fc.integer({ min: -200, max: 1600 }), { minLength: 40, maxLength: 40 }),
+  });
+
+  it('is worked out whole: every task that is not done stands somewhere, in order, on free hands', () => {
+    fc.assert(
+      fc.property(anyDay, ({ cooks, times, dishes, jobMinutes, nowMin, ticks, minutes }) => {
+        const services = times.map((time, i) =>
+          service(
+            time,
+            dishes.map((one, j) => dish(`d${j}`, one)),
+            { id: `s${i}` },
+          ),
+        );
+        const jobs = jobMinutes.map((long, i) => ({
+          ...{ id: `j${i}`, name: 'Job', minutes: long, handsOn: i === 0, tool: null },
+          ...{ serviceId: 's0', beforeMinutes: 5 },
+        }));
+        const now = momentOf(DAY, nowMin * 60);
+        const plain = planned({ cooks, services, jobs }, now);
+        const begun: Record<string, string> = {};
+        const done: Record<string, string> = {};
+        const moved: Record<string, number> = {};
+        [...plain.tasks.keys()].forEach((id, i) => {
+          const when = momentOf(DAY, Math.min(nowMin, minutes[i % 40]!) * 60).toISOString();
+          if (ticks[i % 40] === 'done') done[id] = when;
+          if (ticks[i % 40] === 'begun') begun[id] = when;
+          if (ticks[i % 40] === 'moved') moved[id] = Math.max(-1440, minutes[i % 40]!);
+        });
+        const plan = planned({ cooks, services, jobs, begun, done, moved }, now);
+        expect(plan.problem).toBeNull();
+        expect(plan.placed.map(({ task }) => task.id).sort()).toEqual(
+          [...plan.tasks.keys()].filter((id) => done[id] === undefined).sort(),
+        );
+        const open = plan.placed.filter(({ task }) => begun[task.id] === undefined);
+        for (const { startS, endS, task } of plan.placed) {
+          expect(Number.isFinite(startS) && endS - startS >= task.seconds - 1e-6).toBe(true);
+        }
+        // Nothing that was not begun begins in the past, and no pair of hands does two of those at once.
+        const { nowS } = hoursOf(DAY, content({}), now);
+        for (const [i, a] of open.entries()) {
+          expect(a.startS).toBeGreaterThanOrEqual(nowS - 1e-6);
+          for (const b of open.slice(i + 1))
+            if (a.cook !== null && a.cook === b.cook)
+              expect(a.endS <= b.startS + 1e-6 || b.endS <= a.startS + 1e-6).toBe(true);
+        }
+        for (const seconds of [...plan.slack.values(), ...plan.movedS.values()])
+          expect(seconds).toBeGreaterThanOrEqual(0);
+      }),
+      { numRuns: 120 },
+    );
   });
 });
 

@@ -99,6 +99,7 @@ export function planDay(
   nameOf: (formulaId: string) => string,
   asked: ReadonlyMap<string, Asked>,
   now: Date,
+  wants: { readonly ways: boolean } = { ways: true },
 ): DayPlan {
   const { tasks, shortenable } = dayTasks(
     content.services.map(({ id, name, at, covers, dishes }) => ({
@@ -123,14 +124,20 @@ export function planDay(
     return began === undefined ? [] : [{ task, beganS: began }];
   });
   // What runs stands where it is: the rest is planned as late as it may be, then played forwards around it.
-  const waiting = open
-    .filter(({ id }) => !beganS.has(id))
-    .map((task): DayTask => {
+  const left = open.filter(({ id }) => !beganS.has(id));
+  const waitedFor = new Set(left.flatMap(({ after }) => after));
+  const servedAt = new Map(content.services.map(({ id, at }) => [id, at * 60]));
+  const waiting = left.map((task): DayTask => {
+    const moved = content.moved[task.id];
+    return {
+      ...task,
       // What is behind holds nothing up any more.
-      const after = task.after.filter((id) => openIds.has(id));
-      const moved = content.moved[task.id];
-      return moved === undefined ? { ...task, after } : { ...task, after, pinnedS: moved * 60 };
-    });
+      after: task.after.filter((id) => openIds.has(id)),
+      // What came after it was done or begun already: it still has to be ready for its service.
+      dueS: task.dueS ?? (waitedFor.has(task.id) ? null : servedAt.get(task.serviceId)!),
+      ...(moved === undefined ? {} : { pinnedS: moved * 60 }),
+    };
+  });
   const crew = { cooks: content.cooks };
   const schedule = scheduleBackwards(waiting, crew);
   const nothing: DayPlan = {
@@ -151,9 +158,10 @@ export function planDay(
     ...nothing,
     ...{ placed: forecast.placed, late: forecast.late, movedS: forecast.movedS, conflicts },
     clashes: clashesOf(planned, crew),
-    ways: isBehind
-      ? waysOut(waiting, crew, hours, shortenable, running, new Set(content.jobs.map(({ id }) => id)))
-      : [],
+    ways:
+      isBehind && wants.ways
+        ? waysOut(waiting, crew, hours, shortenable, running, new Set(content.jobs.map(({ id }) => id)))
+        : [],
     slack: slackOf(planned, hours),
     proven: schedule.proven,
   };
