@@ -6,6 +6,7 @@ import { benchKitchenLog } from './kitchenLog';
 import { benchBalance } from './balance';
 import { benchBatch } from './batch';
 import { benchPh } from './phBalance';
+import { benchPlan } from './plan';
 import { benchScrub } from './scrub';
 import { benchSeparation } from './separation';
 import { benchRecalculation } from './recalculation';
@@ -14,6 +15,7 @@ benchRecalculation();
 benchPh();
 benchBalance();
 benchBatch();
+benchPlan();
 benchSeparation();
 const server = await startDemo();
 try {
