@@ -124,6 +124,14 @@ test('what runs late moves the rest, and says what is at risk; it outlives a rel
   await expect(list.filter({ hasText: 'fetch' })).toContainText(/runs, \d+ min left/);
   await page.reload();
   await expect(list.filter({ hasText: 'fetch' })).toContainText('runs');
+  // Another screen sees it without asking, and what it ticks off is seen here.
+  const other = await page.context().newPage();
+  await other.goto('/plan?day=2031-06-28');
+  await other.getByRole('button', { name: /^Not begun after all: .*fetch/ }).click();
+  await expect(page.getByRole('button', { name: /^Begin: .*fetch/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Begin: .*fetch/ }).click();
+  await expect(other.getByRole('button', { name: /^Not begun after all: .*fetch/ })).toBeVisible();
+  await other.close();
   // Near noon it still runs: everything after it moves, and lunch is late.
   await page.clock.setSystemTime(new Date('2031-06-28T11:55:00'));
   await page.clock.runFor(61_000);
