@@ -19,6 +19,14 @@ describe('long texts in cells', () => {
     );
   });
 
+  it('never cut a sign in two, so that they survive a file', () => {
+    for (const lead of ['', 'x']) {
+      const text = lead + '🫒'.repeat(40_000);
+      const written = inPieces(text).map((piece) => Buffer.from(piece, 'utf8').toString('utf8'));
+      expect(written.join('')).toBe(text);
+    }
+  });
+
   it('are put together by their key, in the order of the rows', () => {
     const rows = [
       { key: 'b', piece: 'one ' },

@@ -1,12 +1,18 @@
 /** Long texts in cells: spreadsheets cut a cell off at 32,767 signs, so what is longer stands in several rows. */
 
 const MOST_IN_CELL = 30_000;
+const HALF = /[\uD800-\uDBFF]/;
 
 /** Never none: an empty text is one empty piece. */
 export function inPieces(text: string): readonly string[] {
   const pieces: string[] = [];
-  for (let i = 0; i < text.length || pieces.length === 0; i += MOST_IN_CELL)
-    pieces.push(text.slice(i, i + MOST_IN_CELL));
+  for (let from = 0; from < text.length || pieces.length === 0;) {
+    let to = from + MOST_IN_CELL;
+    // A sign of two halves stays whole: a half alone does not survive being written to a file.
+    if (HALF.test(text.charAt(to - 1))) to -= 1;
+    pieces.push(text.slice(from, to));
+    from = to;
+  }
   return pieces;
 }
 

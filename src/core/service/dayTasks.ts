@@ -47,9 +47,9 @@ const FETCH_S = 3 * MIN;
 const WEIGH_S = 10 * MIN;
 const MIX_S = 5 * MIN;
 const SHAKE_S = MIN;
-/** Ten covers are dressed in two minutes. */
+/** Ten covers are dressed in two minutes: estimate. */
 const dressS = (covers: number): number => Math.max(2, Math.ceil(covers / 10) * 2) * MIN;
-/** A rest may be cut to this share of itself. */
+/** A rest may be cut to this share of itself: estimate. */
 const LEAST_REST = 1 / 4;
 
 export function dayTasks(

@@ -5,6 +5,8 @@
  * full; larger ones by good orders and swaps.
  */
 
+import { Lanes, type Busy } from './lanes';
+
 export interface Task {
   readonly id: string;
   /** ≥ 0, s. */
@@ -51,7 +53,7 @@ export type Schedule =
 const MOST_ORDERS = 800;
 const MOST_SWAPS = 400;
 const LEAST_SWAPS = 20;
-/** A swap costs by the square of the tasks: large days get fewer, so that the page answers at once. */
+/** A swap costs by the square of the tasks: swaps × tasks² is kept, so that the page answers at once. */
 const swapsFor = (tasks: number): number =>
   Math.min(MOST_SWAPS, Math.max(LEAST_SWAPS, Math.round(60_000 / (tasks * tasks))));
 const EPS = 1e-6;
@@ -82,20 +84,13 @@ const done = (placed: readonly Placed[], proven: boolean): Schedule => ({
   placed: [...placed].sort((a, b) => a.startS - b.startS || a.endS - b.endS),
 });
 
-interface Lane {
-  readonly startS: number;
-  readonly endS: number;
-}
-
 class Day {
-  private readonly byId: ReadonlyMap<string, Task>;
   private readonly followers: ReadonlyMap<string, readonly Task[]>;
 
   constructor(
     private readonly tasks: readonly Task[],
     private readonly crew: Crew,
   ) {
-    this.byId = new Map(tasks.map((task) => [task.id, task]));
     const followers = new Map<string, Task[]>();
     for (const task of tasks)
       for (const id of task.after) followers.set(id, [...(followers.get(id) ?? []), task]);
@@ -222,14 +217,7 @@ class Day {
   /** @param order followers before what they wait for */
   private place(order: readonly Task[]): readonly Placed[] {
     const placed = new Map<string, Placed>();
-    const hands: Lane[][] = Array.from({ length: this.crew.cooks }, () => []);
-    const tools = new Map<string, Lane[][]>();
-    const lanesOf = (tool: string): Lane[][] => {
-      const lanes =
-        tools.get(tool) ?? Array.from({ length: Math.max(1, this.crew.tools?.[tool] ?? 1) }, () => []);
-      tools.set(tool, lanes);
-      return lanes;
-    };
+    const lanes = new Lanes(this.crew);
     // What a cook has put somewhere stands there first.
     const all = [
       ...order.filter(({ pinnedS }) => pinnedS !== undefined),
@@ -239,12 +227,13 @@ class Day {
       const starts = this.followersOf(task).flatMap(({ id }) => placed.get(id)?.startS ?? []);
       const latest = Math.min(task.dueS ?? Infinity, ...starts);
       const wanted = task.pinnedS === undefined ? latest : task.pinnedS + task.seconds;
-      const options = (task.handsOn ? hands : [[]]).flatMap((hand, cook) =>
-        (task.tool === null ? [[]] : lanesOf(task.tool)).map((lane) => ({
-          ...{ hand, lane, cook },
-          endS: task.pinnedS === undefined ? latestFree([...hand, ...lane], wanted, task.seconds) : wanted,
-        })),
-      );
+      const options = lanes.for(task).map((option) => ({
+        ...option,
+        endS:
+          task.pinnedS === undefined
+            ? latestFree([...option.hand, ...option.lane], wanted, task.seconds)
+            : wanted,
+      }));
       const { hand, lane, cook, endS } = options.reduce((a, b) => (b.endS > a.endS + EPS ? b : a));
       const interval = { startS: endS - task.seconds, endS };
       if (task.handsOn) hand.push(interval);
@@ -256,7 +245,7 @@ class Day {
 }
 
 /** The latest end not after `wanted` at which nothing busy is touched. */
-function latestFree(busy: readonly Lane[], wanted: number, seconds: number): number {
+function latestFree(busy: readonly Busy[], wanted: number, seconds: number): number {
   if (seconds <= 0) return wanted;
   let end = wanted;
   for (;;) {

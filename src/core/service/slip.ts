@@ -4,6 +4,7 @@
  * out as it was planned.
  */
 import { beginsAt, type Hours } from './hours';
+import { Lanes, type Busy } from './lanes';
 import type { Crew, Placed, Task } from './schedule';
 
 export interface Late<T extends Task = Task> {
@@ -21,10 +22,6 @@ export interface Forecast<T extends Task = Task> {
   readonly movedS: ReadonlyMap<string, number>;
 }
 
-interface Lane {
-  readonly startS: number;
-  readonly endS: number;
-}
 const EPS = 1e-6;
 
 /**
@@ -38,24 +35,15 @@ export function forecastDay<T extends Task>(
   crew: Crew,
   hours: Hours,
 ): Forecast<T> {
-  const hands: Lane[][] = Array.from({ length: crew.cooks }, () => []);
-  const tools = new Map<string, Lane[][]>();
-  const lanesOf = (tool: string): Lane[][] => {
-    const count = Math.max(1, crew.tools?.[tool] ?? 1);
-    const lanes = tools.get(tool) ?? Array.from({ length: count }, () => []);
-    tools.set(tool, lanes);
-    return lanes;
-  };
+  const lanes = new Lanes(crew);
   const placed = new Map<string, Placed<T>>();
   const put = (task: T, wantedS: number, seconds: number, isRunning: boolean): void => {
-    const options = (task.handsOn ? hands : [[]]).flatMap((hand, cook) =>
-      (task.tool === null ? [[]] : lanesOf(task.tool)).map((lane) => ({
-        ...{ hand, lane, cook },
-        // What runs stands where it is, whatever else the plan had there.
-        startS: isRunning ? wantedS : earliestFree([...hand, ...lane], wantedS, seconds),
-        busy: [...hand, ...lane].filter((busy) => touches(busy, wantedS, seconds)).length,
-      })),
-    );
+    const options = lanes.for(task).map(({ hand, lane, cook }) => ({
+      ...{ hand, lane, cook },
+      // What runs stands where it is, whatever else the plan had there.
+      startS: isRunning ? wantedS : earliestFree([...hand, ...lane], wantedS, seconds),
+      busy: [...hand, ...lane].filter((busy) => touches(busy, wantedS, seconds)).length,
+    }));
     const best = options.reduce((a, b) =>
       b.startS < a.startS - EPS || (b.startS < a.startS + EPS && b.busy < a.busy) ? b : a,
     );
@@ -97,11 +85,11 @@ export function forecastDay<T extends Task>(
   };
 }
 
-const touches = (busy: Lane, startS: number, seconds: number): boolean =>
+const touches = (busy: Busy, startS: number, seconds: number): boolean =>
   busy.startS < startS + seconds - EPS && busy.endS > startS + EPS;
 
 /** The earliest start not before `wanted` at which nothing busy is touched. */
-function earliestFree(busy: readonly Lane[], wanted: number, seconds: number): number {
+function earliestFree(busy: readonly Busy[], wanted: number, seconds: number): number {
   if (seconds <= 0) return wanted;
   let start = wanted;
   for (;;) {

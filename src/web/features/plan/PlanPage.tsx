@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { planContentSchema, type PlanContent } from '#contract';
+import { daySchema, planContentSchema, type PlanContent } from '#contract';
 import { sayDuration } from '#core/emulsion';
-import { daySchema } from '#contract';
 import { sayError, useFormulasQuery, usePlanQuery, useSavePlanMutation } from '../../api/kitchenApi';
 import { mondayOf, today } from '../../day';
 import { useKitchen } from '../../store/kitchen';
