@@ -26,7 +26,12 @@ test('a lunch is planned backwards, moved, ticked off, and goes out as a calenda
   await page.getByLabel(/^Minutes/).fill('0');
   await expect(page.getByText('1 to 2880.')).toBeVisible();
   await page.getByLabel(/^Minutes/).fill('30');
+  await page.getByLabel(/^Over, min before/).fill('soon');
+  await expect(page.getByText('0 to 2880.')).toBeVisible();
+  await page.getByLabel(/^Over, min before/).fill('15');
+  await page.getByLabel(/^Takes up/).fill('big pot');
   await page.getByRole('button', { name: 'Add the job' }).click();
+  await expect(page.getByTestId('jobs')).toContainText('big pot, over 15 min before');
   await expect(list.filter({ hasText: 'Boil potatoes' })).toContainText('11:15');
   await expectAccessible(page);
   // A bar is moved by keys, the rest follows; Delete lets it go.

@@ -1,5 +1,6 @@
 /** Paper from the server: asked for, then opened where the browser can show it, or saved. */
 import { useState } from 'react';
+import { saveBlob } from '../ui/saveFile';
 import type { ErrorBody, PrintLabel, PrintSheet, PrintStrip } from '#contract';
 
 interface Papers {
@@ -13,8 +14,6 @@ export interface Printing {
   readonly error: string | null;
   readonly print: <K extends keyof Papers>(kind: K, paper: Papers[K], fileName: string) => Promise<void>;
 }
-
-const KEPT_MS = 60_000;
 
 export function usePaper(): Printing {
   const [busy, setBusy] = useState(false);
@@ -33,7 +32,7 @@ export function usePaper(): Printing {
         setError(body?.error?.message ?? 'The server could not print it. Try once more.');
         return;
       }
-      save(await response.blob(), fileName);
+      saveBlob(await response.blob(), fileName);
     } catch {
       setError('The kitchen’s server cannot be reached. Print it once it is back.');
     } finally {
@@ -41,15 +40,4 @@ export function usePaper(): Printing {
     }
   };
   return { busy, error, print };
-}
-
-function save(blob: Blob, fileName: string): void {
-  const url = URL.createObjectURL(blob);
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = fileName;
-  link.click();
-  setTimeout(() => {
-    URL.revokeObjectURL(url);
-  }, KEPT_MS);
 }

@@ -1,22 +1,18 @@
 import { useState } from 'react';
 import type { PlanContent } from '#contract';
 import { Button } from '../../ui/Button';
+import { saveText } from '../../ui/saveFile';
 import { calendarOf, servicesFrom } from './calendar';
 
 /** Services of some days as one calendar file. */
 export function SaveCalendar({ days, name }: { days: Parameters<typeof calendarOf>[0]; name: string }) {
-  const save = (): void => {
-    const url = URL.createObjectURL(new Blob([calendarOf(days)], { type: 'text/calendar;charset=utf-8' }));
-    const link = document.createElement('a');
-    link.href = url;
-    link.download = `services-${name}.ics`;
-    link.click();
-    setTimeout(() => {
-      URL.revokeObjectURL(url);
-    }, 60_000);
-  };
   return (
-    <Button disabled={days.every(({ services }) => services.length === 0)} onClick={save}>
+    <Button
+      disabled={days.every(({ services }) => services.length === 0)}
+      onClick={() => {
+        saveText(calendarOf(days), `services-${name}.ics`, 'text/calendar');
+      }}
+    >
       Save as calendar
     </Button>
   );

@@ -29,9 +29,13 @@ export function JobForm({
   const [minutes, setMinutes] = useState('30');
   const [handsOn, setHandsOn] = useState(false);
   const [serviceId, setServiceId] = useState('');
+  const [tool, setTool] = useState('');
+  const [before, setBefore] = useState('15');
   const service = services.find(({ id }) => id === serviceId) ?? services[0];
   const count = Number(minutes);
   const fits = minutes.trim() !== '' && Number.isInteger(count) && count >= 1 && count <= 2880;
+  const early = Number(before);
+  const earlyFits = before.trim() !== '' && Number.isInteger(early) && early >= 0 && early <= 2880;
   if (!service) return null;
   return (
     <section aria-label="Side jobs" className="card grid grid-cols-1 content-start gap-2 p-4">
@@ -41,6 +45,7 @@ export function JobForm({
           <li key={job.id} className="flex items-center gap-3 border-t border-rule py-1">
             <span className="flex-1">
               {job.name}, {job.minutes} min {job.handsOn ? 'of work' : 'of waiting'}
+              {job.tool && `, ${job.tool}`}, over {job.beforeMinutes} min before
             </span>
             <IconButton
               label={`Without ${job.name}`}
@@ -72,12 +77,12 @@ export function JobForm({
         className="flex flex-wrap items-end gap-3"
         onSubmit={(event) => {
           event.preventDefault();
-          if (!fits || name.trim() === '') return;
+          if (!fits || !earlyFits || name.trim() === '') return;
           onChange([
             ...jobs,
             {
-              ...{ id: newId(), name: name.trim(), minutes: count, handsOn, tool: null },
-              ...{ serviceId: service.id, beforeMinutes: 15 },
+              ...{ id: newId(), name: name.trim(), minutes: count, handsOn, tool: tool.trim() || null },
+              ...{ serviceId: service.id, beforeMinutes: early },
             },
           ]);
           setName('');
@@ -103,13 +108,22 @@ export function JobForm({
             setHandsOn(value === 'work');
           }}
         />
+        <Field
+          label="Over, min before"
+          inputMode="numeric"
+          value={before}
+          onText={setBefore}
+          problem={earlyFits ? null : '0 to 2880.'}
+          className="w-36"
+        />
+        <Field label="Takes up (oven, pot)" maxLength={60} value={tool} onText={setTool} className="w-40" />
         <Choice
           label="Before which service"
           value={service.id}
           options={services.map(({ id, name: title }) => ({ value: id, label: `before ${title}` }))}
           onChange={setServiceId}
         />
-        <Button type="submit" disabled={!fits || name.trim() === ''}>
+        <Button type="submit" disabled={!fits || !earlyFits || name.trim() === ''}>
           Add the job
         </Button>
       </form>

@@ -12,7 +12,7 @@ import { FormulaPending, NameTape } from '../../ui/FormulaPage';
 import { FormulaStages } from '../../ui/FormulaStages';
 import { usePaper } from '../../store/usePaper';
 import { formulaSheet } from './formulaSheet';
-import { saveText } from './saveText';
+import { saveText } from '../../ui/saveFile';
 import { additionRows, ADDITION_HEADER } from './tables';
 
 /** A formula out of the kitchen, in forms that others can read. */

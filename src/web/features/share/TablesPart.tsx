@@ -6,7 +6,7 @@ import { toCsv } from '#core/interchange';
 import { useCooksQuery, useOwnIngredientsQuery } from '../../api/kitchenApi';
 import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
-import { saveText } from './saveText';
+import { saveText } from '../../ui/saveFile';
 import {
   BATCH_HEADER,
   batchRows,
