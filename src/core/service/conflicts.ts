@@ -2,6 +2,9 @@
 import { beginsAt, type Hours } from './hours';
 import type { Crew, Placed, Task } from './schedule';
 
+/** Below what a clock shows, s. */
+const EPS = 1e-6;
+
 export interface Conflict {
   readonly task: Task;
   /** It would have had to begin so long ago, s. */
@@ -18,23 +21,28 @@ export interface Clash {
 
 /** What was put somewhere by hand against what has to follow it, and against what else wants its hands and tool. */
 export function clashesOf(placed: readonly Placed[], crew: Crew): readonly Clash[] {
+  const pinned = placed.filter(({ task }) => task.pinnedS !== undefined);
   const clashes: Clash[] = [];
-  for (const one of placed) {
-    if (one.task.pinnedS === undefined) continue;
-    for (const other of placed) {
-      if (other === one) continue;
-      const overlaps = one.startS < other.endS - 1e-6 && other.startS < one.endS - 1e-6;
-      if (other.task.after.includes(one.task.id) && one.endS > other.startS + 1e-6)
+  for (const one of pinned) {
+    for (const other of placed)
+      if (other.task.after.includes(one.task.id) && one.endS > other.startS + EPS)
         clashes.push({ task: one.task, kind: 'after', other: other.task });
-      else if (overlaps && other.task.pinnedS !== undefined && one.task.id < other.task.id) {
-        const sameHands = one.cook !== null && one.cook === other.cook && crew.cooks === 1;
-        const sameTool =
-          one.task.tool !== null &&
-          one.task.tool === other.task.tool &&
-          (crew.tools?.[one.task.tool] ?? 1) === 1;
-        if (sameHands || sameTool) clashes.push({ task: one.task, kind: 'busy', other: other.task });
-      }
-    }
+    // What was put there before it, or at the same moment and is named first, was there first.
+    const there = pinned.filter(
+      ({ task, startS, endS }) =>
+        (startS < one.startS - EPS || (startS < one.startS + EPS && task.id < one.task.id)) &&
+        endS > one.startS + EPS,
+    );
+    const { tool, handsOn } = one.task;
+    const atWork = handsOn ? there.filter(({ task }) => task.handsOn) : [];
+    const withTool = tool === null ? [] : there.filter(({ task }) => task.tool === tool);
+    const other =
+      atWork.length >= crew.cooks
+        ? atWork[0]
+        : tool !== null && withTool.length >= (crew.tools?.[tool] ?? 1)
+          ? withTool[0]
+          : undefined;
+    if (other) clashes.push({ task: one.task, kind: 'busy', other: other.task });
   }
   return clashes;
 }
@@ -42,7 +50,7 @@ export function clashesOf(placed: readonly Placed[], crew: Crew): readonly Clash
 export const conflictsOf = (placed: readonly Placed[], hours: Hours): readonly Conflict[] =>
   placed.flatMap(({ task, startS }) => {
     const byS = beginsAt(startS, hours) - startS;
-    return byS > 1e-6 ? [{ task, byS }] : [];
+    return byS > EPS ? [{ task, byS }] : [];
   });
 
 /** Later than this it cannot begin; so much earlier it could, with hands and tools aside, s. */

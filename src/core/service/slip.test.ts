@@ -161,6 +161,19 @@ describe('what a cook put somewhere', () => {
     ]);
     expect(clashesOf(both, { cooks: 1 }).map(({ kind }) => kind)).toEqual(['busy']);
     expect(clashesOf(both, { cooks: 2 })).toEqual([]);
+    // Three at once are too many for two cooks, and two for one blender.
+    const three = planned(
+      ['a', 'b', 'c'].map((id) => task(id, 10, { pinnedS: NOON - 20 * MIN, dueS: NOON })),
+      { cooks: 2 },
+    );
+    expect(clashesOf(three, { cooks: 2 }).map(({ task: { id } }) => id)).toEqual(['c']);
+    expect(clashesOf(three, { cooks: 3 })).toEqual([]);
+    const blended = planned(
+      ['a', 'b'].map((id) => task(id, 10, { pinnedS: NOON - 20 * MIN, dueS: NOON, tool: 'blender' })),
+      { cooks: 2 },
+    );
+    expect(clashesOf(blended, { cooks: 2 })).toHaveLength(1);
+    expect(clashesOf(blended, { cooks: 2, tools: { blender: 2 } })).toEqual([]);
     expect(clashesOf(planned(LUNCH), { cooks: 1 })).toEqual([]);
   });
 });
