@@ -15,9 +15,20 @@ export {
   waterPhaseOf,
   type PhInterval,
   type PhPortion,
+  bracketedPh,
   type PhReading,
   type PhReason,
 } from './ph';
+export {
+  countedOwnPh,
+  isWet,
+  organicAcidAsAceticG,
+  phBoundOf,
+  UNKNOWN_BOUND,
+  WET_MASS_FRACTION,
+  type BoundPart,
+  type PhBound,
+} from './phBound';
 export {
   acidStrength,
   equivalentRatio,

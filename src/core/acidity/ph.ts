@@ -27,6 +27,7 @@ export type PhReason =
   | 'interval-too-wide'
   | 'no-balance'
   | 'upper-estimate-only'
+  | 'bracketed'
   | 'raw-egg-needs-acetic'
   | 'above-threshold'
   | 'straddles-threshold';
@@ -76,7 +77,7 @@ export function waterPhaseOf(portions: readonly Portion[], corner: Corner = CENT
     waterKg += (ingredient.composition.water * g) / 1000;
     sidEq += (strongIonDifferenceMeqPer100G(ingredient, corner) * g) / 1e5;
     bufferEq += bufferEqPerPhPerG(ingredient) * g * corner.bufferFactor;
-    saltMol += (ingredient.composition.salt * g) / NACL_G_PER_MOL;
+    saltMol += ((ingredient.composition.salt * g) / NACL_G_PER_MOL) * corner.saltFactor;
     for (const key of ACID_KEYS) acidMol[key] += acidMolPerG(ingredient, key) * g * corner.acidFactor;
   }
   if (!(waterKg > 0)) return null;
@@ -102,15 +103,18 @@ export interface PhInterval {
   readonly high: number;
 }
 
-/** Centre and interval, before any rule of what may be shown. */
-export function calculatedPhInterval(portions: readonly Portion[]): PhInterval | null {
-  const value = calculatedPh(portions);
+/**
+ * Centre and interval, before any rule of what may be shown.
+ * @param saltFactor 0 leaves out what salt does to the acids: it lowers a pH a little and makes nothing sourer
+ */
+export function calculatedPhInterval(portions: readonly Portion[], saltFactor = 1): PhInterval | null {
+  const value = calculatedPh(portions, { ...CENTRE, saltFactor });
   if (value === null) return null;
   let [low, high] = [value, value];
   for (const bufferFactor of BUFFER_CORNERS) {
     for (const acidFactor of ACID_CORNERS) {
       for (const phShift of SHIFT_CORNERS) {
-        const corner = calculatedPh(portions, { bufferFactor, acidFactor, phShift });
+        const corner = calculatedPh(portions, { bufferFactor, acidFactor, phShift, saltFactor });
         if (corner === null) return null;
         low = Math.min(low, corner);
         high = Math.max(high, corner);
@@ -132,6 +136,31 @@ export function phOf(portions: readonly PhPortion[], unreadCount = 0): PhReading
     return { status: 'refused', value: null, low: null, high: null, reasons };
   }
   return judged(interval, portions);
+}
+
+/** What no share or width forbids saying once every part is on the acid side; see phBound.ts. */
+const BRACKET_LIFTS: ReadonlySet<PhReason> = new Set<PhReason>([
+  'much-protein',
+  'mostly-dairy',
+  'interval-too-wide',
+]);
+
+/** An upper estimate in place of a refusal, where the parts' own pH bracket the mixture at or below the alarm line. */
+export function bracketedPh(
+  reading: PhReading,
+  portions: readonly PhPortion[],
+  upper: number | null,
+): PhReading {
+  if (reading.status !== 'refused' || upper === null || upper > PH_THRESHOLDS.alarm) return reading;
+  if (!reading.reasons.every((reason) => BRACKET_LIFTS.has(reason))) return reading;
+  const { status, reasons } = judged({ value: upper, low: upper - UPPER_ONLY_FROM, high: upper }, portions);
+  return {
+    status: status === 'above' ? 'uncertain' : status,
+    value: null,
+    low: null,
+    high: upper,
+    reasons: [...new Set<PhReason>(['bracketed', ...reasons, 'upper-estimate-only'])],
+  };
 }
 
 /** A meter's reading of this very jar, ± 0.1, stands in for the calculated interval (calibrated; common practice). */

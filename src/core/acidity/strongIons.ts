@@ -13,8 +13,10 @@ export interface Corner {
   readonly acidFactor: number;
   /** In standard shifts of the table's pH: −1, 0 or 1. */
   readonly phShift: number;
+  /** 0: the salt's effect on the acids is left out. */
+  readonly saltFactor: number;
 }
-export const CENTRE: Corner = { bufferFactor: 1, acidFactor: 1, phShift: 0 };
+export const CENTRE: Corner = { bufferFactor: 1, acidFactor: 1, phShift: 0, saltFactor: 1 };
 
 /** Spread of a type's pH from bottle to bottle, and of one that was measured; tag: estimate. */
 const PH_SPREAD = { table: 0.2, measured: 0.1 };
@@ -34,8 +36,8 @@ export function organicAcidMeqPer100G(ingredient: Ingredient): number {
 export const bufferEqPerPhPerG = ({ composition, proteinBufferMmolPerPhPerG }: Ingredient): number =>
   (composition.protein * proteinBufferMmolPerPhPerG) / 1000;
 
-const keyOf = ({ bufferFactor, acidFactor, phShift }: Corner): string =>
-  `${bufferFactor}/${acidFactor}/${phShift}`;
+const keyOf = ({ bufferFactor, acidFactor, phShift, saltFactor }: Corner): string =>
+  `${bufferFactor}/${acidFactor}/${phShift}/${saltFactor}`;
 const known = new WeakMap<Ingredient, Map<string, number>>();
 
 /** meq/100 g. Dry rows have none; dry rows that carry acid count it half neutralised (estimate). */
@@ -61,7 +63,7 @@ function solve(ingredient: Ingredient, corner: Corner): number {
       ACID_KEYS.map((key) => [key, acidMolPerG(ingredient, key) * corner.acidFactor * perKgWater]),
     ) as Record<AcidKey, number>,
     bufferEqPerPhPerKg: bufferEqPerPhPerG(ingredient) * corner.bufferFactor * perKgWater,
-    saltMolPerKg: (composition.salt / NACL_G_PER_MOL) * perKgWater,
+    saltMolPerKg: (composition.salt / NACL_G_PER_MOL) * perKgWater * corner.saltFactor,
   });
   // eq/kg water × g water in 100 g = meq/100 g
   return eqPerKg * water * 100;

@@ -24,7 +24,13 @@ export function withBottle(ingredient: Ingredient, bottle: BottleValues): Ingred
     const acetic = acidityGPer100Ml / spoonDensityGPerMl / 100;
     next = { ...composition, acetic, water: Math.max(0, composition.water - (acetic - composition.acetic)) };
   }
-  return { ...ingredient, composition: next, typicalPh: ph ?? ingredient.typicalPh, phMeasured: ph !== null };
+  return {
+    ...ingredient,
+    composition: next,
+    typicalPh: ph ?? ingredient.typicalPh,
+    phMeasured: ph !== null,
+    tablePh: ingredient.typicalPh,
+  };
 }
 
 export const takesLabelAcidity = (ingredient: Ingredient): boolean => ingredient.composition.acetic > 0;

@@ -22,6 +22,8 @@ export interface LabelValues {
   readonly densityGPerMl: number | null;
   readonly ph: number | null;
   readonly allergensEu14: readonly string[];
+  /** Whether the cook has said which allergens the label names, be it none. */
+  readonly allergensAnswered: boolean;
   /** Perishable until the cook says that it keeps by itself. */
   readonly keepsUnopened: boolean;
 }
@@ -49,6 +51,20 @@ const US_NAME: Readonly<Record<string, string>> = {
   nuts: 'tree nuts',
   sesame: 'sesame',
 };
+const CEREALS_THAT_ARE_WHEAT = /wheat|spelt|kamut|durum|emmer|einkorn/i;
+
+/** "nuts (walnut)" → "tree nuts (walnut)"; a cereal that is no wheat is no allergen of the US list. */
+export function usNamesOf(allergen: string): readonly string[] {
+  const [, group = allergen, detail = ''] = /^([^(]*?)\s*(?:\((.*)\))?$/.exec(allergen) ?? [];
+  const name = US_NAME[group];
+  if (name === undefined) return [];
+  if (group === 'cereals containing gluten')
+    return detail === '' || CEREALS_THAT_ARE_WHEAT.test(detail) ? [name] : [];
+  return [detail === '' || !NAMED_GROUPS.has(group) ? name : `${name} (${detail})`];
+}
+/** Groups of which the very kind has to be named: Regulation (EU) 1169/2011 Annex II, FALCPA (recalled). */
+const NAMED_GROUPS: ReadonlySet<string> = new Set(['nuts', 'fish', 'crustaceans']);
+
 /** Middle of the category, where the label cannot say; tag: estimate. */
 const USUAL_PH: Partial<Record<Category, number>> = {
   vinegar: 2.8,
@@ -109,11 +125,16 @@ export function ingredientFromLabel(label: LabelValues): LabelReading {
       unitWeightsG: {},
       edibleYieldFraction: 1,
       allergensEu14: label.allergensEu14,
-      allergensUs9: label.allergensEu14.flatMap((allergen) => US_NAME[allergen] ?? []),
+      allergensUs9: [...new Set(label.allergensEu14.flatMap(usNamesOf))],
       allergensMayBeIn: [],
       emulsifierClass: 'none',
       emulsifierNote: '',
       hazards,
+      byHand: {
+        allergensAnswered: label.allergensAnswered,
+        phFromLabel: label.ph !== null,
+        keepsUncooled: label.keepsUnopened,
+      },
       strength: '',
       shelfNote: '',
       proteinBufferMmolPerPhPerG: label.allergensEu14.includes('milk')

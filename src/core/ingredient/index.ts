@@ -7,6 +7,8 @@ export {
   HAZARDS,
   PUNGENCY_KINDS,
   TAGS,
+  TRAITS,
+  type ByHand,
   type Catalogue,
   type Category,
   type Composition,
@@ -18,11 +20,13 @@ export {
   type IngredientId,
   type PungencyKind,
   type Tag,
+  type Trait,
 } from './ingredient';
 export { ACIDITY_LIMITS, takesLabelAcidity, withBottle, type BottleValues } from './bottle';
 export {
   ingredientFromLabel,
   sayLabelProblem,
+  usNamesOf,
   type LabelProblem,
   type LabelReading,
   type LabelValues,
@@ -30,9 +34,17 @@ export {
 export { componentOf, isPoured, KITCHEN_COMPONENTS, type KitchenComponent } from './category';
 export { findIngredient, normaliseName, searchIngredients, type Found } from './findIngredient';
 export { catalogueOf, REFERENCE_CATALOGUE, REFERENCE_INGREDIENTS } from './reference';
-export { ingredientFromRow, spreadOf, type IngredientRow } from './row';
+export { ingredientFromRow, ownIngredientFromRow, spreadOf, type IngredientRow } from './row';
 export { measuringWith, spoonVolumeMl, toMass, type MassReading, type Measuring } from './toMass';
-export { acidLiquidOf, isMadeWith, madeId, pouredOilOf, readMadeId, type MadeOf } from './made';
+export {
+  acidLiquidOf,
+  isMadeWith,
+  madeId,
+  pouredOilOf,
+  readMadeId,
+  type MadeOf,
+  type MadePart,
+} from './made';
 export {
   isOwnUnit,
   OWN_UNITS,

@@ -30,10 +30,39 @@ export const HAZARDS = [
   ...(['raw_egg', 'pasteurised_egg', 'mayonnaise', 'dairy', 'soft_or_blue_cheese'] as const),
   ...(['fish', 'raw_allium', 'cooked_allium', 'fresh_herb', 'raw_vegetable_or_fruit'] as const),
   ...(['opened_preserve', 'plant_protein', 'avocado', 'honey', 'dry'] as const),
+  /** Lemon, lime, yuzu, verjuice: own pH at most 3.0; cold for flavour and yeast. */
+  'sour_juice',
+  /** Raw seed sprouts. */
+  'sprouts',
+  /** Meat, hard-boiled egg, stock, cooked grain or potato, moist bread. */
+  'cooked_food',
   /** Wet and none of these, or entered by hand: perishable until said otherwise. */
   'unlisted',
 ] as const;
 export type Hazard = (typeof HAZARDS)[number];
+
+/** What safety asks of an ingredient beyond its hazards. Tag: common practice. */
+export const TRAITS = [
+  /** A plant that is sour by itself (citrus, berry, tomato): its own pH counts. */
+  'sour_by_nature',
+  /** Bought yoghurt, buttermilk, soured cream: pH 4.6 at most (yoghurt: 21 CFR 131.200, recalled; the others: estimate). */
+  'cultured_milk',
+  /** A spice that is no leaf, root or fruit flesh: outside what spoils under oil. */
+  'pepper_or_seed',
+  /** Cooked beans and peas: low-acid, and they spoil under oil. */
+  'bean',
+] as const;
+export type Trait = (typeof TRAITS)[number];
+
+/** What a kitchen that entered an ingredient by hand has said of it. */
+export interface ByHand {
+  /** The question which of the listed allergens are in it was answered, be it "none". */
+  readonly allergensAnswered: boolean;
+  /** pH and composition were typed from a label, not filled in. */
+  readonly phFromLabel: boolean;
+  /** The label says that it keeps in the cupboard once opened. */
+  readonly keepsUncooled: boolean;
+}
 
 /** Mass fractions, 0..1, basis whole. Fibre and polyol are inside otherCarbohydrate. */
 export interface Composition {
@@ -74,6 +103,8 @@ export interface Ingredient {
   readonly typicalPh: number | null;
   /** The pH is of this very bottle, read with a meter. */
   readonly phMeasured?: boolean;
+  /** What the table says where a bottle's reading stands in for it. */
+  readonly tablePh?: number | null;
   readonly energyKcalPer100G: number;
   /** Edible grams of one unit, e.g. clove, yolk, tsp (US spoon), tbsp_chopped. */
   readonly unitWeightsG: Readonly<Record<string, Range>>;
@@ -86,6 +117,9 @@ export interface Ingredient {
   readonly emulsifierClass: 'none' | 'mild' | 'good' | 'strong';
   readonly emulsifierNote: string;
   readonly hazards: readonly Hazard[];
+  readonly traits: readonly Trait[];
+  /** Only where the kitchen entered it itself. */
+  readonly byHand?: ByHand;
   /** Salt, sugar or acid preserve it for months once opened; common practice. */
   readonly keepsOpened: boolean;
   readonly strength: string;

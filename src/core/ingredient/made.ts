@@ -15,7 +15,18 @@ export interface MadeOf {
   readonly mixedVolumeMlPerG: number;
   readonly tastedMeqPer100G: number;
   /** What a gram of it is made of; shares add up to 1. */
-  readonly parts: readonly { readonly ingredient: Ingredient; readonly massFraction: number }[];
+  readonly parts: readonly MadePart[];
+  /** Lines of it that could not be read, as they were typed. */
+  readonly unread: readonly string[];
+}
+
+export interface MadePart {
+  readonly ingredient: Ingredient;
+  /** Of the whole, 0..1; 0 where it goes in to taste. */
+  readonly massFraction: number;
+  readonly form: string;
+  /** Larger than 5 mm. */
+  readonly pieces: boolean;
 }
 
 export interface PerGram {

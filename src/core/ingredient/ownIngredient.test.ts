@@ -19,6 +19,7 @@ const label: LabelValues = {
   densityGPerMl: null,
   ph: null,
   allergensEu14: ['mustard'],
+  allergensAnswered: true,
   keepsUnopened: false,
 };
 

@@ -8,6 +8,8 @@ import {
   OIL_STATES,
   PUNGENCY_KINDS,
   TAGS,
+  TRAITS,
+  type ByHand,
   type Composition,
   type EmulsionValues,
   type Ingredient,
@@ -33,6 +35,8 @@ export interface IngredientRow {
   readonly emulsifierClass: string;
   readonly emulsifierNote: string;
   readonly hazards: readonly string[];
+  readonly traits?: readonly string[];
+  readonly byHand?: ByHand;
   readonly keepsOpened?: boolean;
   readonly strength: string;
   readonly shelfNote: string;
@@ -73,6 +77,8 @@ export function ingredientFromRow(row: IngredientRow): Ingredient {
     emulsifierClass: oneOf(EMULSIFIER_CLASSES, row.emulsifierClass, row.id),
     emulsifierNote: row.emulsifierNote,
     hazards: row.hazards.map((hazard) => oneOf(HAZARDS, hazard, row.id)),
+    traits: (row.traits ?? []).map((trait) => oneOf(TRAITS, trait, row.id)),
+    ...(row.byHand ? { byHand: row.byHand } : {}),
     keepsOpened: row.keepsOpened ?? false,
     strength: row.strength,
     shelfNote: row.shelfNote,
@@ -94,6 +100,20 @@ export function ingredientFromRow(row: IngredientRow): Ingredient {
     source: row.source,
   };
 }
+
+/**
+ * A kitchen's own row. Rows kept before the questions were asked count as not answered, except where
+ * an allergen was ticked: who names one has read the label.
+ */
+export const ownIngredientFromRow = (row: IngredientRow): Ingredient =>
+  ingredientFromRow({
+    ...row,
+    byHand: row.byHand ?? {
+      allergensAnswered: row.allergensEu14.length > 0,
+      phFromLabel: false,
+      keepsUncooled: row.keepsOpened ?? false,
+    },
+  });
 
 function compositionFrom(row: IngredientRow): Composition {
   for (const key of Object.keys(row.gPer100G)) oneOf(COMPONENTS, key, row.id);
