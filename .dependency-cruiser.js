@@ -53,6 +53,12 @@ export default {
       name: 'contract-knows-core-only',
       severity: 'error',
       from: { path: '^src/contract/' },
+      to: { path: '^src/(words|server|web|cli)/' },
+    },
+    {
+      name: 'words-know-findings-only',
+      severity: 'error',
+      from: { path: '^src/words/' },
       to: { path: '^src/(server|web|cli)/' },
     },
     {
@@ -95,7 +101,7 @@ export default {
     {
       name: 'node-not-in-web',
       severity: 'error',
-      from: { path: '^src/(web|core|contract)/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/(web|core|contract|words)/', pathNot: '\\.test\\.ts$' },
       to: { dependencyTypes: ['core'] },
     },
   ],

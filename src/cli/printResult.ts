@@ -1,7 +1,7 @@
 /** The result as a table for a person at a terminal. */
 import { MEASURE_KEYS, type MeasureKey } from '#core/composition';
 import { sensibleDecimals } from '#core/quantity';
-import { sayPh } from '#core/safety';
+import { sayPh } from '#words/safety';
 import type { ReckonResult } from './reckonText';
 
 const LABELS: Record<MeasureKey, string> = {
@@ -49,13 +49,16 @@ function judged(result: ReckonResult): readonly string[] {
   if (result.additions.length === 0) return [];
   const { allergens, verdict } = result;
   const acid = result.tastedAcidityAsAceticMassFraction;
-  const list = (words: readonly string[]): string => words.join(', ') || 'none known';
+  const list = (words: readonly string[]): string =>
+    words.join(', ') || (allergens.complete ? 'none known' : '-');
   return [
     `${'acidity, as acetic'.padEnd(24)} ${acid === null ? '-' : `${(acid * 100).toFixed(2)} %`}`,
     '',
     sayPh(result.ph),
     result.keepingDays.message,
+    ...(allergens.complete ? [] : [`Allergens not complete: ${allergens.missing.join('; ')}.`]),
     `Allergens (EU): ${list(allergens.eu14)}. May be in it: ${list(allergens.mayBeIn)}.`,
+    ...(allergens.probableEu14.length > 0 ? [`Probably: ${allergens.probableEu14.join(', ')}.`] : []),
     ...result.cautions.map(({ message }) => `- ${message}`),
     ...(verdict ? ['', `${verdict.score} of 100 in ${verdict.style}`] : []),
     ...(verdict?.reasons.map(({ message }) => `- ${message}`) ?? []),

@@ -2,9 +2,10 @@
 import { composition, MEASURE_KEYS, type Bounds, type MeasureKey, type TotalKey } from '#core/composition';
 import { readLine, type AdditionReading } from '#core/formula';
 import { MEASURE_WORDS, sayReason, verdictOf, type PalateKey, type Style } from '#core/palate';
-import { judge, type JudgedPortion, type Judgement } from '#core/reckoning';
+import { judge, portionsOf as portionsOfRead, type JudgedPortion, type Judgement } from '#core/reckoning';
 import type { PhReading } from '#core/acidity';
-import { sayCaution, sayKeeping, type AllergenEntry, type KeepingReason } from '#core/safety';
+import type { AllergenEntry, CautionTier, LimitName } from '#core/safety';
+import { sayCaution, sayKeeping } from '#words/safety';
 import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
 import { sayDoubt, sayProblem, type Range, type SpoonSystem } from '#core/quantity';
 
@@ -28,14 +29,20 @@ export interface ReckonResult extends Readonly<Record<MeasureKey, number | null>
   readonly ranges: Readonly<Record<TotalKey, Bounds>>;
   readonly titratableAcidityMeqPer100G: number | null;
   readonly tastedAcidityAsAceticMassFraction: number | null;
-  readonly ph: PhReading;
+  readonly ph: PhReading & {
+    readonly upperBound: number | null;
+    readonly boundBy: 'calculated' | 'bracket' | null;
+  };
   readonly waterActivity: number | null;
   readonly sucroseEquivalentMassFraction: number | null;
   readonly sugarToAcidRatio: number | null;
   readonly energyKcalPer100G: number | null;
-  readonly allergens: Readonly<Record<'eu14' | 'us9' | 'mayBeIn', readonly string[]>>;
+  readonly allergens: Readonly<
+    Record<'eu14' | 'us9' | 'mayBeIn' | 'probableEu14' | 'probableUs9' | 'missing', readonly string[]>
+  > & { readonly complete: boolean };
   readonly cautions: readonly {
     readonly code: string;
+    readonly tier: CautionTier;
     readonly value: number | null;
     readonly limit: number | null;
     readonly source: string;
@@ -43,7 +50,10 @@ export interface ReckonResult extends Readonly<Record<MeasureKey, number | null>
   }[];
   readonly keepingDays: {
     readonly days: number;
-    readonly reason: KeepingReason;
+    readonly limit: LimitName;
+    readonly cold: boolean;
+    /** The limit by the name it had before limits had names. */
+    readonly reason: string;
     readonly message: string;
   };
   readonly verdict?: ReckonVerdict;
@@ -89,17 +99,20 @@ export function readText(text: string, spoons: SpoonSystem): readonly TextLine[]
 
 /** What lies in the jar, of the lines that were read. */
 export const portionsOf = (lines: readonly TextLine[]): readonly JudgedPortion[] =>
-  judge(
+  portionsOfRead(
     lines.flatMap(({ reading, form }) => (reading.status === 'read' ? [{ reading, form }] : [])),
-    0,
-  ).portions;
+  );
 
 export function reckonText(text: string, spoons: SpoonSystem, style: Style | null = null): ReckonResult {
   const lines = readText(text, spoons);
   const read = lines.flatMap(({ reading, ...entry }) =>
     reading.status === 'read' ? [{ ...entry, reading }] : [],
   );
-  const judgement = judge(read, lines.length - read.length);
+  const unread = lines.flatMap(({ reading, text: typed }) => (reading.status === 'unread' ? [typed] : []));
+  const judgement = judge(
+    read.map(({ reading, form, text: typed }) => ({ reading, form, said: typed })),
+    unread,
+  );
   const totals = composition(read.map(({ reading }) => reading));
   const measures = Object.fromEntries(MEASURE_KEYS.map((key) => [key, totals.measures[key]])) as Record<
     MeasureKey,
@@ -125,7 +138,7 @@ export function reckonText(text: string, spoons: SpoonSystem, style: Style | nul
     ranges: totals.ranges,
     titratableAcidityMeqPer100G: judgement.acidity?.titratableAcidityMeqPer100G ?? null,
     tastedAcidityAsAceticMassFraction: judgement.acidity?.tastedAcidityAsAceticMassFraction ?? null,
-    ph: judgement.ph,
+    ph: { ...judgement.ph, upperBound: judgement.phBound.upper, boundBy: judgement.phBound.boundBy },
     waterActivity: judgement.waterActivity?.value ?? null,
     sucroseEquivalentMassFraction: judgement.palate.sweet.value,
     sugarToAcidRatio: judgement.palate.sugarToAcid.value,
@@ -134,22 +147,36 @@ export function reckonText(text: string, spoons: SpoonSystem, style: Style | nul
       eu14: judgement.allergens.eu14.map(nameOf),
       us9: judgement.allergens.us9.map(nameOf),
       mayBeIn: judgement.allergens.mayBeIn.map(nameOf),
+      probableEu14: judgement.allergens.probableEu14.map(nameOf),
+      probableUs9: judgement.allergens.probableUs9.map(nameOf),
+      complete: judgement.allergens.missing.length === 0,
+      missing: judgement.allergens.missing,
     },
     cautions: judgement.cautions.map((caution) => {
-      const { code, value, limit, source } = caution;
+      const { code, tier, value, limit, source } = caution;
       const { what, why } = sayCaution(caution);
-      return { code, value, limit, source, message: `${what} ${why}` };
+      return { code, tier, value, limit, source, message: `${what} ${why}` };
     }),
     keepingDays: {
       days: judgement.keeping.days,
-      reason: judgement.keeping.reason,
+      limit: judgement.keeping.limit,
+      cold: judgement.keeping.cold,
+      reason: FORMER_NAMES[judgement.keeping.limit] ?? judgement.keeping.limit,
       message: sayKeeping(judgement.keeping),
     },
     ...(style ? { verdict: verdictFor(judgement, style) } : {}),
   };
 }
 
-const nameOf = ({ allergen }: AllergenEntry): string => allergen;
+/** `keepingDays.reason` goes on saying what it always said. */
+const FORMER_NAMES: Partial<Record<LimitName, string>> = {
+  low_acid: 'high_ph',
+  cut_plant: 'raw_vegetable_or_fruit',
+  sour_juice: 'raw_vegetable_or_fruit',
+  shelf: 'shelf_stable',
+};
+
+const nameOf = ({ allergen }: Pick<AllergenEntry, 'allergen'>): string => allergen;
 
 function verdictFor({ palate }: Judgement, style: Style): ReckonVerdict {
   const { score, reasons, notJudged } = verdictOf(palate, style);

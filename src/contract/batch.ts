@@ -69,8 +69,13 @@ export const snapshotSchema: z.ZodType<BatchSnapshot> = z.strictObject({
     )
     .max(40),
   keeping: z.strictObject({ days: z.int().min(1).max(60), because: z.string().max(400), cold: z.boolean() }),
-  allergens: z.array(z.string().max(120)).max(40),
+  allergens: z.array(z.string().max(400)).max(80),
   cautions: z.array(z.string().max(600)).max(40),
+  onLabel: z.array(z.string().max(120)).max(2).optional(),
+  notAfter: z
+    .strictObject({ day: daySchema, name: z.string().max(200) })
+    .nullable()
+    .optional(),
   cost: amount.nullable(),
   versionState: z.enum(VERSION_STATES),
 });

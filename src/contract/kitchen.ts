@@ -8,6 +8,7 @@ import {
   HAZARDS,
   OIL_STATES,
   TAGS,
+  TRAITS,
 } from '#core/ingredient';
 import { PALATE_KEYS, type PalateKey, type Style } from '#core/palate';
 import type { SmallMeasures } from '#core/quantity';
@@ -126,6 +127,10 @@ export const ingredientRowSchema = z.strictObject({
   emulsifierClass: z.enum(['none', 'mild', 'good', 'strong']),
   emulsifierNote: z.string().max(300),
   hazards: z.array(someOf(HAZARDS)),
+  traits: z.array(someOf(TRAITS)).optional(),
+  byHand: z
+    .strictObject({ allergensAnswered: z.boolean(), phFromLabel: z.boolean(), keepsUncooled: z.boolean() })
+    .optional(),
   keepsOpened: z.boolean().optional(),
   strength: z.string().max(80),
   shelfNote: z.string().max(300),

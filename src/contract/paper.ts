@@ -16,10 +16,9 @@ const labelWordsSchema: z.ZodType<LabelWords> = z.strictObject({
   version: words(40),
   madeAt: words(60),
   useBy: words(60),
-  because: words(300),
   keepAt: words(120),
   allergens: words(800),
-  cautions: z.array(words(600)).max(30),
+  cautions: z.array(words(600)).max(2, 'two at most'),
   batchNumber: words(40).min(1, 'needs a batch number'),
   kitchen: words(120),
 });

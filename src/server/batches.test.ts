@@ -12,6 +12,7 @@ import { loadMaking, snapshotOf } from '#core/batch';
 import { exactly } from '#core/quantity';
 import { judgePortions } from '#core/reckoning';
 import type { Step } from '#core/trial';
+import { saidOf } from '#words/safety';
 import { planOf, requestOf, vesselOf } from '../core/batch/testing';
 import { simulatedInstruments } from './devices/simulated';
 import type { RunningKitchen } from './start';
@@ -39,7 +40,12 @@ const setting = {
 const request = requestOf(setting);
 const plan = planOf(setting);
 const snapshot = snapshotOf(plan, request, {
-  ...{ target: '12 l', toTaste: [], styleId: 'classic_3_1', versionState: 'draft', unreadCount: 0 },
+  ...{ target: '12 l', toTaste: [], styleId: 'classic_3_1', versionState: 'draft' },
+  said: saidOf(
+    judgePortions(
+      plan.lines.map(({ ingredient, form, exactG }) => ({ ingredient, form, massG: exactly(exactG) })),
+    ),
+  ),
 });
 const makings = plan.loads.map((load) =>
   loadMaking(plan, load, { tool: 'stick-pro', roomC: 20, bottles: {}, vessel: vesselOf(10_000), unread: [] }),
@@ -197,7 +203,7 @@ describe('batches over HTTP', () => {
     );
     expect(snapshot.keeping).toMatchObject({
       days: judged.keeping.days,
-      because: 'raw garlic or onion',
+      because: 'garlic, herbs or vegetables under oil',
       cold: true,
     });
     expect(snapshot.allergens).toContain('mustard');
@@ -248,10 +254,9 @@ describe('paper over HTTP', () => {
       version: 'v1',
       madeAt: '26 November',
       useBy: '29 November',
-      because: '4 days: raw garlic',
     },
     ...{
-      keepAt: 'Keep at ≤ 5 °C',
+      keepAt: '5 °C or below',
       allergens: 'mustard',
       cautions: [],
       batchNumber: '20261126-01',

@@ -20,7 +20,7 @@ export interface Effect {
 }
 
 export function effectOf(before: State, portions: readonly JudgedPortion[], style: Style | null): Effect {
-  const after = stateOf(portions, before.unreadCount);
+  const after = stateOf(portions, before.unread);
   const had = new Set(before.judgement.cautions.map(({ code }) => code));
   const has = new Set(after.judgement.cautions.map(({ code }) => code));
   const allergensOf = ({ judgement }: State): string[] =>
@@ -44,12 +44,13 @@ export interface State {
   readonly judgement: Judgement;
   readonly massG: number;
   readonly mixedVolumeMl: number;
-  readonly unreadCount: number;
+  /** Lines that could not be read, as typed. */
+  readonly unread: readonly string[];
 }
 
-export function stateOf(portions: readonly JudgedPortion[], unreadCount = 0): State {
+export function stateOf(portions: readonly JudgedPortion[], unread: readonly string[] = []): State {
   const { massG, mixedVolumeMl } = composition(portions);
-  return { judgement: judgePortions(portions, unreadCount), massG, mixedVolumeMl, unreadCount };
+  return { judgement: judgePortions(portions, unread), massG, mixedVolumeMl, unread };
 }
 
 /** pH is not linear in grams: a change that brings one of these is sent back. */

@@ -36,7 +36,7 @@ export interface RemedyRequest {
   readonly mayAdd: readonly MayAdd[];
   /** What may go in was named: the plans' own lists do not narrow it. */
   readonly allowAll?: boolean;
-  readonly unreadCount?: number;
+  readonly unread?: readonly string[];
 }
 
 export interface Dose {
@@ -331,7 +331,7 @@ const kindOf = ({ category, id }: Ingredient): string => (['oil', 'salt'].includ
 
 /** What it newly brings weighs as much as this many kitchen steps; rule: estimate. */
 function burdenOf({ newCautions, newAllergens, score }: Effect): number {
-  const grave = newCautions.filter(({ weight }) => weight === 'grave').length;
+  const grave = newCautions.filter(({ tier }) => tier === 1).length;
   return 20 * grave + 8 * newAllergens.length + (score === null ? 0 : (100 - score) / 3);
 }
 

@@ -29,7 +29,7 @@ export interface RemedyAnswer {
 
 /** @throws RangeError where there is nothing in the jar */
 export function* searchRemedies(request: RemedyRequest): Work<RemedyAnswer> {
-  const before = stateOf(request.portions, request.unreadCount ?? 0);
+  const before = stateOf(request.portions, request.unread ?? []);
   if (!(before.massG > 0)) throw new RangeError('There is nothing in the jar to mend.');
   const windows = request.style?.windows ?? {};
   const now = (key: PalateKey): number | null => before.judgement.palate[key].value;

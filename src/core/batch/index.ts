@@ -94,4 +94,11 @@ export {
   type Order,
   type SizeProblem,
 } from './target';
-export { keepUntil, keepUntilProblem, type UseBy, type UseByChange, type UseByProblem } from './useBy';
+export {
+  keepUntil,
+  keepUntilProblem,
+  type NotAfter,
+  type UseBy,
+  type UseByChange,
+  type UseByProblem,
+} from './useBy';

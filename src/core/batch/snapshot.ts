@@ -2,13 +2,11 @@
 import type { Tool, VesselId } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import type { PalateKey } from '#core/palate';
-import { judgePortions } from '#core/reckoning';
-import { exactly } from '#core/quantity';
-import { sayCaution, sayKeepingReason } from '#core/safety';
 import type { VersionState } from '#core/trial';
 import type { School } from './holdBack';
 import type { BatchPlan, BatchRequest } from './planBatch';
 import type { RoundingKind } from './roundLoads';
+import type { NotAfter } from './useBy';
 
 /** The plan as it stood when the batch was taken on: what a record years later has to show. */
 export interface BatchSnapshot {
@@ -41,6 +39,10 @@ export interface BatchSnapshot {
   readonly keeping: { readonly days: number; readonly because: string; readonly cold: boolean };
   readonly allergens: readonly string[];
   readonly cautions: readonly string[];
+  /** At most two; a batch of before they were chosen has none of its own. */
+  readonly onLabel?: readonly string[] | undefined;
+  /** Null: nothing that went in says a day. */
+  readonly notAfter?: NotAfter | null | undefined;
   readonly cost: number | null;
   /** Of the version, when the batch was taken on. */
   readonly versionState: VersionState;
@@ -52,16 +54,13 @@ export interface SnapshotAbout {
   readonly toTaste: readonly string[];
   readonly styleId: string | null;
   readonly versionState: VersionState;
-  /** Lines that could not be read: they may hold anything. */
-  readonly unreadCount: number;
+  readonly notAfter?: NotAfter | null;
+  /** What is said of the version, in the words of the day: its size changes nothing of it. */
+  readonly said: Pick<BatchSnapshot, 'keeping' | 'allergens' | 'cautions' | 'onLabel'>;
 }
 
 /** @param request what the plan was made from */
 export function snapshotOf(plan: BatchPlan, request: BatchRequest, about: SnapshotAbout): BatchSnapshot {
-  const { keeping, allergens, cautions } = judgePortions(
-    plan.lines.map(({ ingredient, form, exactG }) => ({ ingredient, form, massG: exactly(exactG) })),
-    about.unreadCount,
-  );
   return {
     ...{ target: about.target, scaleFactor: plan.scaleFactor, madeMl: plan.madeMl, yieldMl: plan.yieldMl },
     ...{ massG: plan.massG, portions: plan.portions, portionMl: request.portionMl },
@@ -82,12 +81,8 @@ export function snapshotOf(plan: BatchPlan, request: BatchRequest, about: Snapsh
     ),
     toTaste: about.toTaste,
     drift: plan.drift.map(({ measure, from, to }) => ({ measure, from, to })),
-    keeping: { days: keeping.days, because: sayKeepingReason(keeping), cold: keeping.cold },
-    allergens: [
-      ...allergens.eu14.map(({ allergen }) => allergen),
-      ...allergens.mayBeIn.map(({ allergen }) => `perhaps ${allergen}`),
-    ],
-    cautions: cautions.map((caution) => sayCaution(caution).what),
+    ...about.said,
+    notAfter: about.notAfter ?? null,
     cost: plan.pullList.unpriced.length === 0 ? plan.pullList.cost : null,
     versionState: about.versionState,
   };

@@ -63,7 +63,10 @@ const IMPLIED_INGREDIENT: Partial<Record<Unit, string>> = {
 export function readLine(text: string, context: ReadingContext): AdditionLine {
   const parsed = parseAmount(text, context.decimalSign);
   if (parsed.status === 'unread') {
-    return asTyped('', text, parsed.problem);
+    return (
+      (parsed.problem.code === 'no-amount' ? readWithoutAmount(text, context) : null) ??
+      asTyped('', text, parsed.problem)
+    );
   }
   const { name, form } = splitForm(parsed.rest);
   const wanted = ingredientWords(parsed, name);
@@ -87,6 +90,17 @@ export function readLine(text: string, context: ReadingContext): AdditionLine {
     measuredBy: own?.id ?? null,
     reading: weigh(parsed, found.ingredient, fullForm, context, guessed, own),
   };
+}
+
+/** "black pepper, freshly ground": what is known by name and lacks an amount goes in to taste, and says so. */
+function readWithoutAmount(text: string, context: ReadingContext): AdditionLine | null {
+  const { name } = splitForm(text);
+  const { found } = findPeeling(name, context.catalogue);
+  if (found.status !== 'found' || found.guessed) return null;
+  const line = readLine(`to taste ${text}`, context);
+  if (line.reading.status !== 'read') return null;
+  const doubts: readonly Doubt[] = [{ code: 'no-amount-said', ingredient: found.ingredient.name }];
+  return { ...line, reading: { ...line.reading, doubts } };
 }
 
 /** Reads an addition of a formula, whose ingredient may already be settled. */
@@ -203,7 +217,7 @@ function splitForm(rest: string): { name: string; form: string } {
 }
 
 const FORM_WORD =
-  /^(?:(?:very|finely|coarsely|roughly|thinly|freshly|lightly)\s+)*(?:fresh|raw|ripe|chopped|minced|grated|crushed|sliced|diced|snipped|ground|toasted|peeled|packed|rubbed|picked|mashed|pounded|squeezed|softened|cold|warm|whole|good)\s+/i;
+  /^(?:(?:very|finely|coarsely|roughly|thinly|freshly|lightly)\s+)*(?:fresh|raw|ripe|chopped|minced|grated|crushed|sliced|diced|snipped|ground|toasted|peeled|packed|rubbed|picked|mashed|pounded|squeezed|softened|cold|warm|whole|good|home[- ]?made|house|left[- ]?over|our own)\s+/i;
 
 /** Looks the words up whole, then with leading words of form ("finely chopped") taken off and kept. */
 function findPeeling(

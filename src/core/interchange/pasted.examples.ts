@@ -223,9 +223,9 @@ export const EXAMPLES: readonly PastedExample[] = [
     [null, null],
     ['salt_table', 5],
   ]),
-  of('no amount in the list', 'Ingredients\n60 ml olive oil\nblack pepper\n5 g salt', null, [
+  of('no amount in the list: to taste', 'Ingredients\n60 ml olive oil\nblack pepper\n5 g salt', null, [
     ['olive_ev', 54.8],
-    [null, null],
+    ['black_pepper', 0],
     ['salt_table', 5],
   ]),
   of('shouting', 'HOUSE DRESSING\n60 ML OLIVE OIL\n20 ML LEMON JUICE', 'HOUSE DRESSING', [

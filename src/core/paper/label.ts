@@ -26,6 +26,7 @@ export const LABEL_SIZES: readonly LabelSize[] = [
     sheet: { columns: 3, rows: 7, leftMm: 7.2, topMm: 15.1, stepXMm: 66, stepYMm: 38.1 },
   },
   { ...{ id: 'roll-100', name: '100 × 62 mm, roll', widthMm: 100, heightMm: 62 }, sheet: null },
+  { ...{ id: 'roll-60', name: '60 × 40 mm, roll', widthMm: 60, heightMm: 40 }, sheet: null },
   { ...{ id: 'roll-62', name: '62 × 40 mm, roll', widthMm: 62, heightMm: 40 }, sheet: null },
 ];
 export const LABEL_SIZE_IDS = LABEL_SIZES.map(({ id }) => id);
@@ -38,11 +39,11 @@ export interface LabelWords {
   readonly version: string;
   readonly madeAt: string;
   readonly useBy: string;
-  /** Why until then. */
-  readonly because: string;
+  /** "5 °C or below". */
   readonly keepAt: string;
-  /** Empty: none known. */
+  /** By name, or that the list is not complete; empty: none known. */
   readonly allergens: string;
+  /** At most two, the eater's first; reasons, figures and sources stay on the batch sheet. */
   readonly cautions: readonly string[];
   readonly batchNumber: string;
   readonly kitchen: string;

@@ -8,6 +8,7 @@ export type Doubt =
   | { readonly code: 'ounce-weight-or-volume'; readonly choices: readonly string[] }
   | { readonly code: 'part-size'; readonly partVolumeMl: number }
   | { readonly code: 'counted-as'; readonly unit: string; readonly ingredient: string }
+  | { readonly code: 'no-amount-said'; readonly ingredient: string }
   | { readonly code: 'ingredient-guessed'; readonly text: string; readonly ingredient: string };
 
 export type Problem =
@@ -49,6 +50,8 @@ export function sayDoubt(doubt: Doubt): string {
       return `One part is taken as ${doubt.partVolumeMl} ml.`;
     case 'counted-as':
       return `Counted as ${doubt.unit} of ${doubt.ingredient}.`;
+    case 'no-amount-said':
+      return `No amount of ${doubt.ingredient}: it goes in to taste.`;
     case 'ingredient-guessed':
       return `“${doubt.text}” is taken as ${doubt.ingredient}.`;
   }

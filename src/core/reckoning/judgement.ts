@@ -6,11 +6,13 @@
 import {
   acidityOf,
   acidStrength,
+  bracketedPh,
   equivalentRatio,
   meteredPh,
   phOf,
   waterActivityOf,
   type Acidity,
+  type PhBound,
   type PhPortion,
   type PhReading,
   type WaterActivity,
@@ -19,12 +21,14 @@ import { composition } from '#core/composition';
 import type { ReadAddition } from '#core/formula';
 import type { Ingredient } from '#core/ingredient';
 import { nutritionOf, palateOf, type Nutrition, type Palate, type PalatePortion } from '#core/palate';
-import { allergensOf, cautionsOf, keepingOf, type Allergens, type Caution, type Keeping } from '#core/safety';
+import { isHomeMade, safetyOf, type Allergens, type Caution, type Keeping } from '#core/safety';
 
 export interface Judgement {
   readonly portions: readonly JudgedPortion[];
   readonly acidity: Acidity | null;
   readonly ph: PhReading;
+  /** What safety reckons with: from above, and null where nothing is known. */
+  readonly phBound: PhBound;
   readonly waterActivity: WaterActivity | null;
   /** g/100 ml as acetic of the acidic liquids together. */
   readonly acidStrength: number | null;
@@ -39,52 +43,61 @@ export interface Judgement {
 export interface Judged {
   readonly reading: ReadAddition;
   readonly form: string;
+  /** The ingredient as it was typed: "home-made mayonnaise" is no bought one. */
+  readonly said?: string;
 }
 
 /** A portion with all that palate and safety ask of it. */
 export type JudgedPortion = PalatePortion & PhPortion;
 
-/** @param unreadCount counted lines that could not be read */
-export function judge(additions: readonly Judged[], unreadCount: number): Judgement {
-  const portions = additions.map(({ reading, form }): JudgedPortion => ({
+/** @param unread counted lines that could not be read, as they were typed */
+export function judge(additions: readonly Judged[], unread: readonly string[]): Judgement {
+  return judgePortions(portionsOf(additions), unread);
+}
+
+export const portionsOf = (additions: readonly Judged[]): readonly JudgedPortion[] =>
+  additions.map(({ reading, form, said = '' }) => ({
     ingredient: reading.ingredient,
     massG: reading.massG,
-    form,
+    form: isHomeMade(said) && !isHomeMade(form) ? ['home-made', form].filter(Boolean).join(', ') : form,
     pieces: hasPieces(reading, form),
   }));
-  return judgePortions(portions, unreadCount);
-}
 
 /**
  * The judgement of what lies in the jar, however it came there.
- * @param metered pH a meter read of this jar as it stands; it informs the cautions and never lengthens keeping
+ * @param unread lines that could not be read, as they were typed
+ * @param metered pH a meter read of this jar as it stands; it may shorten and add, never lengthen or lift
  */
 export function judgePortions(
   portions: readonly JudgedPortion[],
-  unreadCount = 0,
+  unread: readonly string[] = [],
   metered: number | null = null,
 ): Judgement {
   const acidity = acidityOf(portions);
-  const calculated = phOf(portions, unreadCount);
-  const ph = metered === null ? calculated : meteredPh(metered, portions);
   const waterActivity = waterActivityOf(portions);
-  const keeping = keepingOf(portions, calculated, unreadCount);
+  const { state, keeping, cautions, allergens } = safetyOf(portions, {
+    unread,
+    meteredPh: metered,
+    saltUndissolved: waterActivity?.saltUndissolved ?? false,
+    saltOfWaterPhase: saltOfWaterPhase(portions),
+  });
+  // In oil no reading counts.
+  const ph =
+    metered !== null && !state.isDry
+      ? meteredPh(metered, portions)
+      : bracketedPh(phOf(portions, unread.length), portions, state.ph.upper);
   return {
     portions,
     acidity,
     ph,
+    phBound: state.ph,
     waterActivity,
     acidStrength: acidStrength(portions),
     equivalentRatio: equivalentRatio(portions, composition(portions).mixedVolumeMl),
     palate: palateOf(portions),
     nutrition: nutritionOf(portions),
-    allergens: allergensOf(portions.map(({ ingredient }) => ingredient)),
-    cautions: cautionsOf(portions, {
-      ph,
-      keeping,
-      saltUndissolved: waterActivity?.saltUndissolved ?? false,
-      saltOfWaterPhase: saltOfWaterPhase(portions),
-    }),
+    allergens,
+    cautions,
     keeping,
   };
 }

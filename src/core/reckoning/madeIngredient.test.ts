@@ -95,7 +95,7 @@ describe('a formula inside a formula', () => {
     expect(allergens.eu14.map(({ allergen }) => allergen)).toEqual(
       expect.arrayContaining(['eggs', 'milk', 'mustard']),
     );
-    expect(keeping).toMatchObject({ days: 2, reason: 'raw_egg' });
+    expect(keeping).toMatchObject({ days: 2, limit: 'raw_egg' });
     expect(cautions.map(({ code }) => code)).toContain('raw_egg');
   });
 

@@ -25,7 +25,8 @@ import {
   type PungencyKind,
 } from '#core/ingredient';
 import { formFactor, isCreamy } from '#core/palate';
-import { judge, type JudgedPortion } from './judgement';
+import { portionsOf, type JudgedPortion } from './judgement';
+import { typedLine } from './reckoning';
 
 /** A frozen version that may go into another formula. */
 export interface MadeVersion {
@@ -46,10 +47,14 @@ export function madeIngredient(
   context: ReadingContext,
 ): Ingredient | null {
   const counted = inOrder(formula.additions).filter(({ optional }) => !optional || formula.countsOptional);
-  const read = counted.map((addition) => ({ reading: readAddition(addition, context), form: addition.form }));
-  const { portions } = judge(
-    read.flatMap(({ reading, form }) => (reading.status === 'read' ? [{ reading, form }] : [])),
-    0,
+  const read = counted.map((addition) => ({
+    reading: readAddition(addition, context),
+    form: addition.form,
+    said: addition.ingredientText,
+    typed: typedLine(addition),
+  }));
+  const portions = portionsOf(
+    read.flatMap(({ reading, form, said }) => (reading.status === 'read' ? [{ reading, form, said }] : [])),
   );
   const { massG, mixedVolumeMl } = composition(portions);
   if (!(massG > 0)) return null;
@@ -59,7 +64,7 @@ export function madeIngredient(
     COMPONENTS.map((key) => [key, perGram(({ ingredient }) => ingredient.composition[key])]),
   ) as unknown as Composition;
   const creamy = isCreamy(portions) === true;
-  const unread = read.some(({ reading }) => reading.status === 'unread');
+  const unread = read.flatMap(({ reading, typed }) => (reading.status === 'unread' ? [typed] : []));
   const union = (of: (ingredient: Ingredient) => readonly string[]): readonly string[] => [
     ...new Set(portions.flatMap(({ ingredient }) => of(ingredient))),
   ];
@@ -83,7 +88,8 @@ export function madeIngredient(
     allergensMayBeIn: union(({ allergensMayBeIn }) => allergensMayBeIn),
     emulsifierClass: creamy ? 'good' : 'none',
     emulsifierNote: '',
-    hazards: hazardsOf(portions, unread),
+    hazards: hazardsOf(portions, unread.length > 0),
+    traits: [],
     keepsOpened: false,
     strength: '',
     shelfNote: 'Its keeping time begins when it is made.',
@@ -118,7 +124,10 @@ export function madeIngredient(
       parts: portions.map((portion) => ({
         ingredient: portion.ingredient,
         massFraction: portion.massG.nominal / massG,
+        form: portion.form,
+        pieces: portion.pieces ?? false,
       })),
+      unread,
       tastedMeqPer100G: perGram(({ ingredient }) => tastedMeqPer100G(ingredient)),
     },
   };

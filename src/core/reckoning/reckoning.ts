@@ -79,8 +79,16 @@ export function judgeFormula({ additions }: Reckoning): Judgement {
   const counted = additions.filter((entry) => entry.counted);
   return judge(
     counted.flatMap(({ addition, reading }) =>
-      reading.status === 'read' ? [{ reading, form: addition.form }] : [],
+      reading.status === 'read' ? [{ reading, form: addition.form, said: addition.ingredientText }] : [],
     ),
-    counted.filter(({ reading }) => reading.status === 'unread').length,
+    unreadOf(counted),
   );
 }
+
+/** Counted lines that could not be read, as the cook typed them. */
+export const unreadOf = (additions: readonly ReckonedAddition[]): readonly string[] =>
+  additions.flatMap(({ addition, reading, counted }) =>
+    counted && reading.status === 'unread' ? [typedLine(addition)] : [],
+  );
+export const typedLine = ({ amountText, ingredientText, form }: Addition): string =>
+  [[amountText, ingredientText].filter(Boolean).join(' '), form].filter(Boolean).join(', ');

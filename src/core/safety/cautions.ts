@@ -1,148 +1,160 @@
 /**
- * The usual cautions, as data: what, why, against which line. They estimate and never certify;
- * none of them can be switched off by a low pH.
+ * The usual cautions, as data: what, why, against which line, in three tiers. They estimate and never
+ * certify. What takes one away stands where it is found, nowhere else; see ARCHITECTURE, "safety".
  */
-import { acidityOf, type PhReading } from '#core/acidity';
-import type { Portion } from '#core/composition';
-import { pouredOilOf, type Hazard, type Ingredient } from '#core/ingredient';
-import type { Keeping } from './keeping';
+import type { Hazard, Ingredient } from '#core/ingredient';
+import type { Allergens } from './allergens';
+import { atMost, PH_LINES, STRONG_ACID } from './foodCode';
+import { isLowAcid, type Keeping } from './keeping';
+import { namesRawBeans } from './lineWords';
+import { poursOil } from './parts';
+import type { SafetyState } from './state';
 import { THRESHOLDS, type Threshold, type ThresholdKey } from './thresholds';
+import { driedUnderOil, type UnderOil } from './underOil';
 
-export const CAUTION_CODES = [
-  ...([
-    'infused_oil',
-    'raw_egg',
-    'raw_egg_acid',
-    'high_ph',
-    'cold_holding',
-    'garlic_or_herb_under_oil',
-  ] as const),
-  ...(['susceptible_guests', 'menu_notice', 'infants_honey', 'cold_service', 'salt_undissolved'] as const),
-  ...(['soy_oil', 'boil_dried_beans', 'acid_and_metal', 'dressed_dishes', 'marinade', 'local_code'] as const),
-] as const;
-export type CautionCode = (typeof CAUTION_CODES)[number];
+export type CautionTier =
+  /** What may hurt somebody now. */
+  | 1
+  /** Keeping, and what to do in making. */
+  | 2
+  /** On request. */
+  | 3;
 
-export type CautionWeight =
-  /** Someone may come to harm. */
-  | 'grave'
-  /** To be done whenever this is made. */
-  | 'care'
-  /** Good to know. */
-  | 'note';
+interface CautionRow {
+  readonly tier: CautionTier;
+  /** Said when it is served; elsewhere on request. */
+  readonly whenServed: boolean;
+  readonly line: ThresholdKey;
+}
+const row = (tier: CautionTier, line: ThresholdKey, whenServed = false): CautionRow => ({
+  ...{ tier, line, whenServed },
+});
+
+/** In the order they are said. */
+export const CAUTION_TABLE = {
+  infused_oil: row(1, 'garlicOilDays'),
+  raw_egg: row(1, 'rawEggServed'),
+  raw_egg_acid: row(1, 'rawEggPh'),
+  sprouts: row(1, 'sprouts'),
+  allergen_unknown: row(1, 'allergensEu'),
+  infants_honey: row(1, 'honeyMonths'),
+  unread: row(2, 'unread'),
+  high_ph: row(2, 'alarmPh'),
+  cold_holding: row(2, 'coldC'),
+  garlic_or_herb_under_oil: row(2, 'garlicOilDays'),
+  boil_dried_beans: row(2, 'driedBeansBoilMin'),
+  keep_dry: row(2, 'garlicOilDays'),
+  susceptible_guests: row(2, 'consumerNotice', true),
+  menu_notice: row(2, 'consumerNotice', true),
+  cold_service: row(2, 'outOfColdServiceH', true),
+  salt_undissolved: row(3, 'saltSaturation'),
+  soy_oil: row(3, 'allergensEu'),
+  acid_and_metal: row(3, 'acidMetal'),
+  dressed_dishes: row(3, 'outOfColdServiceH'),
+  marinade: row(3, 'marinade'),
+  local_code: row(3, 'coldC'),
+} as const satisfies Record<string, CautionRow>;
+export type CautionCode = keyof typeof CAUTION_TABLE;
+export const CAUTION_CODES = Object.keys(CAUTION_TABLE) as readonly CautionCode[];
 
 export interface Caution {
   readonly code: CautionCode;
-  readonly weight: CautionWeight;
-  /** What was found, in the unit of the limit; null where there is nothing to measure. */
+  readonly tier: CautionTier;
+  readonly whenServed: boolean;
+  /** What was found, in the unit of the limit; null where there is nothing to measure, or it is not known. */
   readonly value: number | null;
   readonly limit: number | null;
   readonly unit: string;
   readonly source: string;
   readonly ingredients: readonly Ingredient[];
+  /** As typed: lines that could not be read, ingredients nobody was asked about. */
+  readonly words: readonly string[];
 }
 
-const ALLIUM_OR_HERB: readonly Hazard[] = ['raw_allium', 'cooked_allium', 'fresh_herb'];
-const SUSCEPTIBLE: readonly Hazard[] = ['raw_egg', 'soft_or_blue_cheese'];
-const OIL_SHARE = 0.05;
+const SUSCEPTIBLE: readonly Hazard[] = ['raw_egg', 'soft_or_blue_cheese', 'sprouts'];
+/** Share of the whole, as acetic; sour enough to take metal up. Common practice. */
 const SOUR_MASS_FRACTION = 0.001;
 
 export interface CautionContext {
-  readonly ph: PhReading;
   readonly keeping: Keeping;
+  readonly underOil: UnderOil | null;
+  readonly allergens: Allergens;
   readonly saltUndissolved: boolean;
   readonly saltOfWaterPhase: number | null;
 }
 
-/** Graver first. */
-export function cautionsOf(portions: readonly Portion[], context: CautionContext): readonly Caution[] {
-  // What goes in "to taste" weighs nothing here and is in the jar all the same.
-  if (portions.length === 0) return [];
-  const { ph, keeping } = context;
-  const withHazard = (hazards: readonly Hazard[]): readonly Ingredient[] => [
-    ...new Set(
-      portions
-        .map(({ ingredient }) => ingredient)
-        .filter((ingredient) => ingredient.hazards.some((hazard) => hazards.includes(hazard))),
-    ),
-  ];
+/** Graver first; none for an empty jar. */
+export function cautionsOf(state: SafetyState, context: CautionContext): readonly Caution[] {
+  if (state.parts.length === 0 && state.unread.length === 0) return [];
+  const { keeping, underOil, allergens } = context;
+  const { ph } = state;
   const cautions: Caution[] = [];
   const add = (
     code: CautionCode,
-    weight: CautionWeight,
-    threshold: ThresholdKey,
-    about: { value?: number | null; limit?: number | null; ingredients?: readonly Ingredient[] } = {},
+    about: Partial<Pick<Caution, 'value' | 'limit' | 'ingredients' | 'words'>> & { line?: ThresholdKey } = {},
   ): void => {
-    const { value: line, unit, source }: Threshold = THRESHOLDS[threshold];
-    const measured = unit !== '';
+    const { tier, whenServed, line } = CAUTION_TABLE[code];
+    const { value, unit, source }: Threshold = THRESHOLDS[about.line ?? line];
     cautions.push({
-      code,
-      weight,
+      ...{ code, tier, whenServed, unit, source },
       value: about.value ?? null,
-      limit: about.limit === undefined ? (measured ? line : null) : about.limit,
-      unit,
-      source,
+      limit: about.limit === undefined ? (unit === '' ? null : value) : about.limit,
       ingredients: about.ingredients ?? [],
+      words: about.words ?? [],
     });
   };
+  const from = (...hazards: readonly Hazard[]): readonly Ingredient[] => [
+    ...new Set(hazards.flatMap((hazard) => state.hazards.get(hazard) ?? [])),
+  ];
+  const has = (...hazards: readonly Hazard[]): boolean =>
+    hazards.some((hazard) => state.hazards.has(hazard) || state.wordedHazards.has(hazard));
 
-  const total = portions.reduce((sum, { massG }) => sum + massG.nominal, 0);
-  const pouredOil = portions.filter(({ ingredient }) => ingredient.category === 'oil');
-  const oilG = portions.reduce(
-    (sum, { ingredient, massG }) => sum + pouredOilOf(ingredient).g * massG.nominal,
-    0,
-  );
-  const oilShare = total > 0 ? oilG / total : 0;
-  const green = withHazard(ALLIUM_OR_HERB);
-  const infused =
-    green.length > 0 &&
-    oilShare > OIL_SHARE &&
-    (ph.reasons.includes('too-little-water') || ph.reasons.includes('water-from-plants-only'));
-  if (infused) add('infused_oil', 'grave', 'garlicOilDays', { value: keeping.days, ingredients: green });
-
-  const rawEgg = withHazard(['raw_egg']);
-  if (rawEgg.length > 0) {
-    add('raw_egg', 'grave', 'rawEggServed', { ingredients: rawEgg });
-    if (ph.status !== 'below_calculated') {
-      const acetic = acidityOf(portions)?.aceticInWaterPhaseMassFraction ?? 0;
-      const shortOfAcetic = acetic < THRESHOLDS.rawEggAcetic.value;
-      if (ph.high !== null && ph.high > THRESHOLDS.rawEggPh.value) {
-        add('raw_egg_acid', 'grave', 'rawEggPh', { value: ph.high, ingredients: rawEgg });
-      } else if (shortOfAcetic) {
-        add('raw_egg_acid', 'grave', 'rawEggAcetic', { value: acetic, ingredients: rawEgg });
-      } else add('raw_egg_acid', 'grave', 'rawEggPh', { ingredients: rawEgg });
-    }
+  if (underOil && !underOil.reached)
+    add('infused_oil', { value: keeping.days, ingredients: underOil.plants });
+  if (has('raw_egg')) {
+    add('raw_egg', { ingredients: from('raw_egg') });
+    if (!atMost(ph.upper, PH_LINES.rawEgg)) add('raw_egg_acid', { value: ph.upper });
+    else if (state.aceticInWaterPhase < STRONG_ACID)
+      add('raw_egg_acid', { line: 'rawEggAcetic', value: state.aceticInWaterPhase });
   }
-  if (ph.high !== null && ph.high > THRESHOLDS.alarmPh.value)
-    add('high_ph', 'grave', 'alarmPh', { value: ph.high });
+  if (has('sprouts')) add('sprouts', { ingredients: from('sprouts') });
+  if (allergens.missing.length > 0) add('allergen_unknown', { limit: null, words: allergens.missing });
+  if (has('honey')) add('infants_honey', { ingredients: from('honey') });
+
+  if (state.unread.length > 0) add('unread', { words: state.unread });
+  // Where a line is not read, that line is what to mend, and the days are its own.
+  else if (isLowAcid(state, underOil)) add('high_ph', { value: ph.upper });
   if (keeping.cold) {
-    add('cold_holding', 'care', 'coldC', { ingredients: keeping.ingredients });
-    add('cold_service', 'care', 'outOfColdServiceH');
+    add('cold_holding', { ingredients: keeping.ingredients });
+    add('cold_service');
   }
-  if (!infused && green.length > 0 && oilShare > OIL_SHARE) {
-    add('garlic_or_herb_under_oil', 'care', 'garlicOilDays', { value: keeping.days, ingredients: green });
-  }
-  const susceptible = withHazard(SUSCEPTIBLE);
-  if (susceptible.length > 0)
-    add('susceptible_guests', 'care', 'consumerNotice', { ingredients: susceptible });
-  if (rawEgg.length > 0) add('menu_notice', 'care', 'consumerNotice', { ingredients: rawEgg });
-  const honey = withHazard(['honey']);
-  if (honey.length > 0) add('infants_honey', 'care', 'honeyMonths', { ingredients: honey });
-  if (context.saltUndissolved)
-    add('salt_undissolved', 'care', 'saltSaturation', { value: context.saltOfWaterPhase });
-  const soy = pouredOil
-    .map(({ ingredient }) => ingredient)
-    .filter(({ allergensEu14 }) => allergensEu14.includes('soy'));
-  if (soy.length > 0) add('soy_oil', 'note', 'allergensEu', { limit: null, ingredients: soy });
-  const beans = withHazard(['plant_protein']).filter(
-    ({ composition }) => composition.otherCarbohydrate > 0.1,
-  );
-  if (beans.length > 0) add('boil_dried_beans', 'note', 'driedBeansBoilMin', { ingredients: beans });
-  if ((acidityOf(portions)?.tastedAcidityAsAceticMassFraction ?? 0) > SOUR_MASS_FRACTION) {
-    add('acid_and_metal', 'note', 'acidMetal');
-  }
-  add('dressed_dishes', 'note', 'outOfColdServiceH');
-  add('marinade', 'note', 'marinade');
-  add('local_code', 'note', 'coldC', { limit: null });
-  const rank: Record<CautionWeight, number> = { grave: 0, care: 1, note: 2 };
-  return cautions.sort((a, b) => rank[a.weight] - rank[b.weight]);
+  if (underOil?.reached)
+    add('garlic_or_herb_under_oil', { value: keeping.days, ingredients: underOil.plants });
+  const rawBeans = [
+    ...state.parts.flatMap(({ ingredient, form = '' }) =>
+      ingredient.traits.includes('bean') ? [`${form} ${ingredient.name}`] : [],
+    ),
+    ...state.unread,
+  ].filter(namesRawBeans);
+  if (rawBeans.length > 0) add('boil_dried_beans', { words: rawBeans });
+  const dried = driedUnderOil(state);
+  if (dried.length > 0) add('keep_dry', { limit: null, ingredients: dried });
+  if (has(...SUSCEPTIBLE)) add('susceptible_guests', { ingredients: from(...SUSCEPTIBLE) });
+  if (has('raw_egg')) add('menu_notice', { ingredients: from('raw_egg') });
+
+  if (context.saltUndissolved) add('salt_undissolved', { value: context.saltOfWaterPhase });
+  const soy = state.parts
+    .filter((part) => poursOil(part) && part.ingredient.allergensEu14.includes('soy'))
+    .map(({ ingredient }) => ingredient);
+  if (soy.length > 0) add('soy_oil', { limit: null, ingredients: [...new Set(soy)] });
+  if (state.acidInWaterPhase > SOUR_MASS_FRACTION) add('acid_and_metal');
+  add('dressed_dishes');
+  add('marinade');
+  add('local_code', { limit: null });
+  return inOrder(cautions);
 }
+
+export const inOrder = (cautions: readonly Caution[]): readonly Caution[] =>
+  [...cautions].sort(
+    (a, b) => a.tier - b.tier || CAUTION_CODES.indexOf(a.code) - CAUTION_CODES.indexOf(b.code),
+  );

@@ -1,5 +1,14 @@
-export { allergenGroup, allergensOf, type AllergenEntry, type Allergens } from './allergens';
-export { CAUTION_CODES, cautionsOf, type Caution, type CautionCode, type CautionWeight } from './cautions';
-export { HAZARD_DAYS, keepingOf, SHELF_STABLE_DAYS, type Keeping, type KeepingReason } from './keeping';
-export { sayCaution, sayHazard, sayKeeping, sayKeepingReason, sayPh, sayPhReason } from './saySafety';
+export {
+  allergenGroup,
+  allergensOf,
+  type AllergenEntry,
+  type Allergens,
+  type ProbableAllergen,
+} from './allergens';
+export { CAUTION_CODES, CAUTION_TABLE, type Caution, type CautionCode, type CautionTier } from './cautions';
+export { LIMIT_DAYS, LOW_ACID_DAYS, LIMIT_NAMES, SHELF_DAYS, type Keeping, type LimitName } from './keeping';
+export { isHomeMade } from './lineWords';
+export type { SafetyPart } from './parts';
+export { safetyOf, type Safety, type SafetyAbout } from './safety';
+export type { SafetyState } from './state';
 export { THRESHOLDS, type Threshold, type ThresholdKey } from './thresholds';

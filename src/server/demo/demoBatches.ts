@@ -11,7 +11,8 @@ import {
 import { finish } from '#core/balance';
 import type { FormulaId, Tool, VesselId } from '#core/formula';
 import { measuringWith, REFERENCE_CATALOGUE, type IngredientId } from '#core/ingredient';
-import { reckonFormula } from '#core/reckoning';
+import { judgeFormula, reckonFormula, type Reckoning } from '#core/reckoning';
+import { saidOf } from '#words/safety';
 import type { MakingPlan, TrialEvent, VersionState } from '#core/trial';
 import { STARTING_VESSELS } from '#core/vessel';
 import type { BatchStore } from '../features/batches/store';
@@ -67,14 +68,19 @@ const STOCK: BatchRequest['stock'] = new Map(
 
 const vesselOf = (id: string) => STARTING_VESSELS.find((vessel) => vessel.id === id)!;
 
-function requestFor(demo: DemoBatch): BatchRequest {
-  const written = DEMO_FORMULAS.find(({ id }) => id === demo.formulaId)!;
+const writtenFor = ({ formulaId }: DemoBatch) => DEMO_FORMULAS.find(({ id }) => id === formulaId)!;
+
+function reckoningFor(demo: DemoBatch): Reckoning {
+  const written = writtenFor(demo);
   const formula = demoFormula(written).versions[demo.version - 1]!;
-  const reckoning = reckonFormula(formula, vesselOf(formula.vesselId), {
+  return reckonFormula(formula, vesselOf(formula.vesselId), {
     catalogue: REFERENCE_CATALOGUE,
     measuring: measuringWith(written.spoons),
     decimalSign: 'point',
   });
+}
+
+function requestFor(demo: DemoBatch, reckoning: Reckoning): BatchRequest {
   const { batch, servingVolumeMl } = DEFAULT_SETTINGS;
   return {
     lines: reckoning.additions.flatMap(({ addition, reading, counted }): BatchLine[] =>
@@ -94,7 +100,7 @@ function requestFor(demo: DemoBatch): BatchRequest {
     ),
     target: { kind: 'volume', volumeMl: demo.litres * 1000 },
     ...{ lossShare: batch.lossShare, school: 'hold-back', holdBack: batch.holdBack, scale: batch.scale },
-    rounding: { kind: 'mixed', readabilityG: batch.scale.readabilityG, spoons: written.spoons },
+    rounding: { kind: 'mixed', readabilityG: batch.scale.readabilityG, spoons: writtenFor(demo).spoons },
     tool: demo.tool,
     mixingVessel: vesselOf(demo.mixingVesselId),
     loadsAs: 'equal',
@@ -119,7 +125,8 @@ async function loadBatch(
   at: Parameters<typeof loadBatches>[0],
   now: Date,
 ): Promise<void> {
-  const request = requestFor(demo);
+  const reckoning = reckoningFor(demo);
+  const request = requestFor(demo, reckoning);
   const plan = finish(planBatch(request));
   if (plan.status !== 'planned') throw new Error(`Demo ${id} cannot be planned: ${plan.problem.code}.`);
   const began = new Date(now.getTime() - demo.daysAgo * 86_400_000 - 3 * 3_600_000);
@@ -147,7 +154,7 @@ async function loadBatch(
         toTaste: [],
         styleId: null,
         versionState: demo.versionState,
-        unreadCount: 0,
+        said: saidOf(judgeFormula(reckoning)),
       },
     }),
     loads: makings.map((making, i) => ({ trialId: `${id}-load-${i + 1}`, making })),

@@ -4,7 +4,8 @@ import type { LabelSize, LabelWords } from '#core/paper';
 import { lineHeightMm, Pages, type TextStyle } from './page';
 
 const MARGIN_MM = 2.5;
-const SIZES_PT = [11, 10, 9, 8, 7.5, 7, 6.5, 6, 5.5, 5];
+/** The least has an x-height of 0.9 mm: Regulation (EU) 1169/2011 Art. 13 for surfaces under 80 cm² (recalled). */
+export const SIZES_PT = [11, 10, 9, 8, 7.5, 7, 6.5, 6, 5.5];
 
 /** @param copies labels, at least one @param skip places of the sheet that are used up */
 export async function printLabels(
@@ -54,6 +55,10 @@ function drawLabel(
   drawCode(pages, words.batchNumber, x + widthMm - MARGIN_MM - codeMm, y + MARGIN_MM, codeMm);
 }
 
+/** A list that is not complete says so itself. */
+const sayContains = (allergens: string): string =>
+  allergens.startsWith('not complete') ? `Allergens ${allergens}` : `Contains: ${allergens}`;
+
 /** Draws it where it fits at this size; at the last size in any case, and says where the rest stands. */
 function layOut(
   pages: Pages,
@@ -82,11 +87,9 @@ function layOut(
   const blocks: readonly Block[] = [
     { text: `${words.version} · batch ${words.batchNumber}` },
     { text: `Made ${words.madeAt}` },
-    { text: `Use by ${words.useBy}`, bold: true },
-    { text: words.because },
-    { text: words.keepAt, bold: true },
+    { text: `Use by ${words.useBy}, ${words.keepAt}`, bold: true },
     {
-      text: words.allergens === '' ? 'No listed allergens known' : `Contains: ${words.allergens}`,
+      text: words.allergens === '' ? 'No listed allergens known' : sayContains(words.allergens),
       bold: true,
     },
     ...words.cautions.map((text) => ({ text })),

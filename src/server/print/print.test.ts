@@ -1,9 +1,10 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { extractText, getDocumentProxy, getResolvedPDFJS } from 'unpdf';
-import { CHECK_BAR_MM, LABEL_SIZES, stripOf, type LabelWords, type Sheet } from '#core/paper';
+import { openSync, type Font } from 'fontkit';
+import { CHECK_BAR_MM, LABEL_SIZES, labelSizeOf, stripOf, type LabelWords, type Sheet } from '#core/paper';
 import { STARTING_VESSELS } from '#core/vessel';
-import { runsOf } from './fonts';
-import { printLabels } from './label';
+import { partsOf, runsOf } from './fonts';
+import { printLabels, SIZES_PT } from './label';
 import { printSheet } from './sheet';
 import { printStrip } from './strip';
 
@@ -56,10 +57,9 @@ const WORDS: LabelWords = {
   version: 'v4',
   madeAt: '26 November 2026, 10:40',
   useBy: '29 November 2026',
-  because: '4 days: raw garlic or onion',
-  keepAt: 'Keep at ≤ 5 °C',
+  keepAt: '5 °C or below',
   allergens: 'mustard, nuts (walnut)',
-  cautions: ['With shallot under oil: cold, and within 4 days.', 'No certificate: your local code decides.'],
+  cautions: ['Raw egg: not for young, old, pregnant or ill guests', 'Honey: not under 12 months'],
   batchNumber: '20261126-02',
   kitchen: 'Tarn House',
 };
@@ -129,15 +129,32 @@ describe('labels on paper', () => {
         'v4',
         '20261126-02',
         '29 November 2026',
-        '4 days',
-        '≤ 5 °C',
-        'mustard',
+        '5 °C or below',
+        'Raw egg',
+        'Honey',
+        'nuts (walnut)',
       ])
         expect(text, `${size.name}: ${said}`).toContain(said);
       const page = await (await open(pdf)).getPage(1);
       const [, , width] = page.view;
       expect(width! * MM_PER_PT).toBeCloseTo(size.sheet ? 210 : size.widthMm, 1);
     }
+  });
+
+  it('fit 60 × 40 mm with a list that is not complete and two cautions, in letters that can be read', async () => {
+    const full = {
+      ...WORDS,
+      name: 'Lean herb and white-bean dressing of the terrace',
+      allergens:
+        'not complete (“60 g almond butter”), cereals containing gluten (barley), eggs, mustard, probably nuts (almond)',
+    };
+    const pdf = await printLabels(full, labelSizeOf('roll-60')!, 1, 0, AT);
+    const text = await textOf(pdf);
+    expect(text).not.toContain('More on the batch sheet');
+    for (const said of ['almond butter', 'Raw egg', 'Honey', 'Tarn House']) expect(text).toContain(said);
+    expect(text.match(/Contains/)).toBeNull();
+    const font = openSync(partsOf('text')[0]!.file) as Font;
+    expect((font.xHeight / font.unitsPerEm) * SIZES_PT.at(-1)! * MM_PER_PT).toBeGreaterThanOrEqual(0.9);
   });
 
   it('fill a sheet, begin where it is used up, and go on with the next', async () => {
@@ -148,11 +165,8 @@ describe('labels on paper', () => {
   });
 
   it('never lose a word without saying so', async () => {
-    const long = {
-      ...WORDS,
-      cautions: Array.from({ length: 12 }, (_, i) => `Caution ${i + 1}: ${'keep it cold '.repeat(14)}`),
-    };
-    const text = await textOf(await printLabels(long, LABEL_SIZES[3]!, 1, 0, AT));
+    const long = { ...WORDS, allergens: `mustard, ${'nuts (walnut), '.repeat(50)}` };
+    const text = await textOf(await printLabels(long, labelSizeOf('roll-60')!, 1, 0, AT));
     expect(text).toContain('More on the batch sheet.');
     expect(text).toContain('29 November 2026');
   });
