@@ -8,6 +8,7 @@ import { DEFAULT_VESSEL_ID, STARTING_VESSELS } from '#core/vessel';
 import {
   batchRequestOf,
   newBatchOf,
+  notAfterOf,
   openVessels,
   readVersion,
   stockOf,
@@ -62,7 +63,23 @@ describe('a version as a batch', () => {
     ]);
     expect(read.toTaste).toEqual([expect.stringMatching(/pepper.*to taste/i)]);
     expect(read.unread).toEqual([expect.stringContaining('moon dust')]);
-    expect(read.keepingDays).toBeGreaterThanOrEqual(1);
+    expect(read.judged.keeping.days).toBeGreaterThanOrEqual(1);
+  });
+
+  it('is over no later than the bottle in use that is over first', () => {
+    const entry = (useBy: string) => ({
+      ...EMPTY_PANTRY_ENTRY,
+      bottle: { ...EMPTY_PANTRY_ENTRY.bottle, useBy },
+    });
+    const { lines } = readVersion(HOUSE, kitchenWith());
+    const plan = { lines } as unknown as Parameters<typeof notAfterOf>[0];
+    const pantry = {
+      vin_cider5: entry('2027-01-10'),
+      rapeseed: entry('2026-12-01'),
+      honey: entry('2026-11-01'),
+    };
+    expect(notAfterOf(plan, pantry)).toMatchObject({ day: '2026-12-01' });
+    expect(notAfterOf(plan, {})).toBeNull();
   });
 
   it('is mixed in the smallest open vessel that holds it with room, else in the largest', () => {

@@ -5,6 +5,7 @@ import {
   loadMaking,
   OPEN_FILL_SHARE,
   snapshotOf,
+  type NotAfter,
   usualBatchTool,
   type BatchLine,
   type BatchPlan,
@@ -16,10 +17,11 @@ import {
   type StockFacts,
 } from '#core/batch';
 import type { FormulaId, Tool } from '#core/formula';
-import type { IngredientId } from '#core/ingredient';
+import type { Ingredient, IngredientId } from '#core/ingredient';
 import type { Style } from '#core/palate';
-import { judgeFormula, reckonFormula } from '#core/reckoning';
+import { judgeFormula, reckonFormula, unreadOf, type Judgement } from '#core/reckoning';
 import type { Vessel } from '#core/vessel';
+import { saidOf } from '#words/safety';
 import { byNow } from './device';
 import { contextFor, entryOf, packPriceOf, vesselOf, type Kitchen, type Pantry } from './kitchen';
 
@@ -28,15 +30,13 @@ export interface ReadVersion {
   /** What goes in to taste, in words. */
   readonly toTaste: readonly string[];
   readonly unread: readonly string[];
-  readonly mustBeCold: boolean;
-  readonly keepingDays: number;
+  readonly judged: Pick<Judgement, 'keeping' | 'allergens' | 'cautions'>;
 }
 
 /** A version read with this kitchen's things. */
 export function readVersion({ formula }: VersionRecord, kitchen: Kitchen): ReadVersion {
   const reckoning = reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen));
   const counted = reckoning.additions.filter((one) => one.counted);
-  const { keeping } = judgeFormula(reckoning);
   const lines = counted.flatMap(({ addition, reading }): BatchLine[] =>
     reading.status === 'read'
       ? [
@@ -52,11 +52,8 @@ export function readVersion({ formula }: VersionRecord, kitchen: Kitchen): ReadV
     toTaste: lines
       .filter(({ massG }) => massG <= 0)
       .map(({ ingredient, said }) => `${ingredient.name}, ${said}`),
-    unread: counted.flatMap(({ addition, reading }) =>
-      reading.status === 'unread' ? [`${addition.amountText} ${addition.ingredientText}`.trim()] : [],
-    ),
-    mustBeCold: keeping.cold,
-    keepingDays: keeping.days,
+    unread: unreadOf(counted),
+    judged: judgeFormula(reckoning),
   };
 }
 
@@ -87,13 +84,14 @@ const STORED_IN = 'tub_5000';
 
 export function batchRequestOf(
   { formula }: VersionRecord,
-  { lines, mustBeCold }: ReadVersion,
+  { lines, judged }: ReadVersion,
   choices: BatchChoices,
   { settings, vessels }: Kitchen,
   stock: ReadonlyMap<IngredientId, StockFacts>,
   style: Style | null,
 ): BatchRequest {
   const { target } = choices;
+  const mustBeCold = judged.keeping.cold;
   const { lossShare, holdBack, scale, fridgeC } = settings.batch;
   const size = batchSize(lines, target, lossShare, (id) => stock.get(id)?.onHandG ?? null);
   const madeMl = size.status === 'sized' ? size.madeMl : 1000;
@@ -142,7 +140,7 @@ export function newBatchOf(
   { id, formulaId, version, state, day, target }: BatchFor,
   plan: BatchPlan,
   request: BatchRequest,
-  { toTaste, unread }: Pick<ReadVersion, 'toTaste' | 'unread'>,
+  { toTaste, unread, judged }: Pick<ReadVersion, 'toTaste' | 'unread' | 'judged'>,
   pantry: Pantry,
 ): NewBatch {
   const bottles = Object.fromEntries(
@@ -155,7 +153,7 @@ export function newBatchOf(
     ...{ id, formulaId, version: version.number, day, by: byNow() },
     plan: snapshotOf(plan, request, {
       ...{ target, toTaste: [...toTaste], styleId: version.formula.styleId },
-      ...{ versionState: state, unreadCount: unread.length },
+      ...{ versionState: state, said: saidOf(judged), notAfter: notAfterOf(plan, pantry) },
     }),
     loads: plan.loads.map((load, i) => ({
       trialId: `${id}-${i + 1}`,
@@ -164,6 +162,21 @@ export function newBatchOf(
       }),
     })),
   };
+}
+
+/** The bottle or carton in use that is over first, formulas inside taken apart; null where none has a day. */
+export function notAfterOf({ lines }: Pick<BatchPlan, 'lines'>, pantry: Pantry): NotAfter | null {
+  const all = (ingredient: Ingredient): readonly Ingredient[] => [
+    ingredient,
+    ...(ingredient.made?.parts.flatMap((part) => all(part.ingredient)) ?? []),
+  ];
+  return lines
+    .flatMap(({ ingredient }) => all(ingredient))
+    .flatMap(({ id, name }): NotAfter[] => {
+      const day = entryOf(pantry, id).bottle.useBy;
+      return day === null ? [] : [{ day, name }];
+    })
+    .reduce<NotAfter | null>((first, one) => (first === null || one.day < first.day ? one : first), null);
 }
 
 /** The version a kitchen works with: the newest that is proven, else the newest; 0: there is none. */

@@ -10,7 +10,7 @@ import {
 import type { Formula, ReadingContext } from '#core/formula';
 import {
   catalogueOf,
-  ingredientFromRow,
+  ownIngredientFromRow,
   REFERENCE_CATALOGUE,
   REFERENCE_INGREDIENTS,
   withBottle,
@@ -65,7 +65,7 @@ export function useKitchen(): Kitchen {
 
 function catalogueWith(own: readonly OwnIngredient[] | undefined, pantry: Pantry): Catalogue {
   const known = own?.length
-    ? catalogueOf([...REFERENCE_INGREDIENTS, ...own.map(ingredientFromRow)])
+    ? catalogueOf([...REFERENCE_INGREDIENTS, ...own.map(ownIngredientFromRow)])
     : REFERENCE_CATALOGUE;
   const bottled = Object.entries(pantry).flatMap(([id, { bottle }]) => {
     const ingredient = known.get(id as IngredientId);

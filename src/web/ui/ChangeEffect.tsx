@@ -1,6 +1,7 @@
 import type { Effect } from '#core/balance';
 import type { Palate, Style } from '#core/palate';
-import { sayCaution, sayKeeping, type Keeping } from '#core/safety';
+import type { Keeping } from '#core/safety';
+import { sayCaution, sayKeeping } from '#words/safety';
 import type { Settings } from '#contract';
 import { EffectTracks } from '../drawing/EffectTracks';
 import { formatAmount } from '../format';
@@ -24,7 +25,7 @@ export function ChangeEffect({
   narrow = false,
 }: ChangeEffectProps) {
   const { grownMl, score, newAllergens, goneAllergens, newCautions, goneCautions, keeping } = effect;
-  const graver = newCautions.filter(({ weight }) => weight !== 'note');
+  const graver = newCautions.filter(({ tier }) => tier !== 3);
   const volume =
     Math.abs(grownMl) < 0.5
       ? 'As much as before'

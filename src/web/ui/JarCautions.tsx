@@ -1,35 +1,35 @@
-import { useMemo } from 'react';
-import { judgePortions, type JudgedPortion } from '#core/reckoning';
-import { sayCaution, sayKeeping, sayPh } from '#core/safety';
+import type { FormulaId } from '#core/formula';
+import type { JudgedPortion } from '#core/reckoning';
+import { allergenNames, sayPh } from '#words/safety';
 import { measuredPh } from '#core/trial';
+import { useJarJudged } from '../store/jarJudged';
 import type { Jar } from '../store/jars';
+import type { Kitchen } from '../store/kitchen';
+import { CautionLines } from './CautionLines';
 
-/** Cautions of this very jar. A pH measured since the last addition informs them; a simulated one never does. */
-export function JarCautions({ jar, portions }: { jar: Jar; portions: readonly JudgedPortion[] }) {
-  const judgement = useMemo(() => {
-    const measured = measuredPh(jar.events);
-    return judgePortions(portions, 0, measured.status === 'counts' ? measured.value : null);
-  }, [jar.events, portions]);
+interface JarCautionsProps {
+  readonly jar: Jar;
+  readonly formulaId: FormulaId;
+  readonly portions: readonly JudgedPortion[];
+  readonly kitchen: Kitchen;
+}
+
+/** Cautions of this very jar. A pH measured since the last addition may add to them; a simulated one never counts. */
+export function JarCautions({ jar, formulaId, portions, kitchen }: JarCautionsProps) {
+  const judgement = useJarJudged(jar, formulaId, portions, kitchen);
+  if (portions.length === 0 || !judgement) return null;
   const measured = measuredPh(jar.events).status === 'counts';
-  if (portions.length === 0) return null;
-  const graver = judgement.cautions.filter(({ weight }) => weight !== 'note');
+  const allergens = allergenNames(judgement.allergens);
   return (
     <section aria-label="Cautions for this jar" className="card p-4">
       <h2 className="font-name mb-1 font-bold">Cautions for this jar</h2>
-      <ul className="grid gap-1 border-l-4 border-l-acid pl-2 text-sm">
-        {graver.map((caution) => {
-          const { what, why } = sayCaution(caution);
-          return (
-            <li key={caution.code}>
-              <strong>{what}</strong> {why}
-            </li>
-          );
-        })}
-        <li>{sayKeeping(judgement.keeping)}</li>
-        <li>
+      <div className="grid gap-1 border-l-4 border-l-acid pl-2 text-sm">
+        <CautionLines of={judgement} />
+        <p>Allergens: {allergens.join(', ') || 'none listed is known'}.</p>
+        <p>
           {sayPh(judgement.ph)} {measured && '(as measured, ± 0.1)'}
-        </li>
-      </ul>
+        </p>
+      </div>
       <p className="mt-2 text-sm text-quiet">
         Estimates, never a certificate: your local code and a licensed professional decide.
       </p>

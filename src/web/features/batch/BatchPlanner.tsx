@@ -5,7 +5,7 @@ import { sayBatchProblem, type BatchPlan, type BatchRequest } from '#core/batch'
 import type { VersionState } from '#core/trial';
 import { sayError, useBeginBatchMutation } from '../../api/kitchenApi';
 import { formatMass, formatVolume } from '../../format';
-import { newBatchOf } from '../../store/batchPlanning';
+import { newBatchOf, type ReadVersion } from '../../store/batchPlanning';
 import { newId } from '../../store/device';
 import { useKitchen } from '../../store/kitchen';
 import type { WorkingFormula } from '../../store/workingSlice';
@@ -39,7 +39,8 @@ export function BatchPlanner({ working, version, versions, draft, setDraft }: Pl
   const kitchen = useKitchen();
   const { settings } = kitchen;
   const planning = useBatchPlan(version, draft, kitchen);
-  const { request, search, stop, again, problems, lines, toTaste, unread } = planning;
+  const { request, search, stop, again, problems, read } = planning;
+  const { lines, toTaste, unread } = read;
   const answer = search.status === 'done' ? search.answer : null;
   // The plan before stays on the screen while the next is worked out.
   const [last, setLast] = useState<{ plan: BatchPlan; request: BatchRequest } | null>(null);
@@ -83,11 +84,7 @@ export function BatchPlanner({ working, version, versions, draft, setDraft }: Pl
         )}
         {shown && <PlanTable {...shown} formula={version.formula} kitchen={kitchen} toTaste={toTaste} />}
         {shown && answer && request === shown.request && (
-          <TakeOn
-            {...{ working, version, draft, unread, toTaste, state }}
-            plan={shown.plan}
-            request={shown.request}
-          />
+          <TakeOn {...{ working, version, draft, read, state }} plan={shown.plan} request={shown.request} />
         )}
       </section>
       {shown ? (
@@ -111,15 +108,14 @@ interface TakeOnProps {
   readonly working: WorkingFormula;
   readonly version: VersionRecord;
   readonly draft: BatchDraft;
-  readonly unread: readonly string[];
-  readonly toTaste: readonly string[];
+  readonly read: ReadVersion;
   readonly state: VersionState;
   readonly plan: BatchPlan;
   readonly request: BatchRequest;
 }
 
 /** Writes the plan down for a day: from then on it does not change. */
-function TakeOn({ working, version, draft, unread, toTaste, state, plan, request }: TakeOnProps) {
+function TakeOn({ working, version, draft, read, state, plan, request }: TakeOnProps) {
   const { settings, pantry } = useKitchen();
   const navigate = useNavigate();
   const [begin, beginning] = useBeginBatchMutation();
@@ -132,7 +128,7 @@ function TakeOn({ working, version, draft, unread, toTaste, state, plan, request
     const target = sayTarget(draft, settings.servingVolumeMl);
     const about = { id: id.current, formulaId: working.id, version, state, day, target };
     try {
-      const batch = await begin(newBatchOf(about, plan, request, { toTaste, unread }, pantry)).unwrap();
+      const batch = await begin(newBatchOf(about, plan, request, read, pantry)).unwrap();
       void navigate(`/formulas/${working.id}/batch/${batch.id}`);
     } catch {
       // Said below; the plan and the id stay.

@@ -1,6 +1,14 @@
 import { useState } from 'react';
 import type { BatchRecord } from '#contract';
-import { latestOf, SIGN_WORDS, signProblem, tastedRight, USE_BY_WORDS, keepUntilProblem } from '#core/batch';
+import {
+  latestOf,
+  SIGN_WORDS,
+  signProblem,
+  tastedRight,
+  USE_BY_WORDS,
+  keepUntilProblem,
+  type UseBy,
+} from '#core/batch';
 import { useCooksQuery } from '../../api/kitchenApi';
 import { useCookHere } from '../../store/useCook';
 import { Button } from '../../ui/Button';
@@ -77,6 +85,9 @@ export function SignBatch({ batch }: { batch: BatchRecord }) {
   );
 }
 
+const sayDays = ({ days }: UseBy): string =>
+  days < 1 ? 'over before it is made' : days === 1 ? 'the day it is made' : `${days} days`;
+
 /** Shorter as the kitchen likes; longer only with a reason that is kept. */
 function UseByForm({ batch }: { batch: BatchRecord }) {
   const { keeping } = batch.plan;
@@ -90,9 +101,9 @@ function UseByForm({ batch }: { batch: BatchRecord }) {
   return (
     <div className="grid gap-2">
       <p data-testid="use-by">
-        <strong>Use by {sayDay(useBy.day)}</strong>:{' '}
-        {useBy.days === 1 ? 'the day it is made' : `${useBy.days} days`}, {useBy.reason || keeping.because}.{' '}
-        {keeping.cold ? 'At 5 °C or below.' : 'Closed and cool.'} An estimate.
+        <strong>Use by {sayDay(useBy.day)}</strong>: {sayDays(useBy)},{' '}
+        {useBy.capped ? `${useBy.reason} in it keeps no longer` : useBy.reason || keeping.because}.{' '}
+        {keeping.cold ? 'At 5 °C or below.' : 'Closed, cool and dark.'} An estimate.
       </p>
       {!open && (
         <Button

@@ -188,7 +188,7 @@ describe('a batch on paper', () => {
       kitchen: 'Tarn House',
     });
     expect(words.madeAt).toContain('planned');
-    expect(words.because).toContain('estimate');
+    expect(words.cautions.length).toBeLessThanOrEqual(2);
     expect(words.allergens).toContain('mustard');
   });
 

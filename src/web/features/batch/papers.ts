@@ -22,12 +22,13 @@ export const madeOn = ({ day, whole }: BatchRecord): string => (whole ? today(ne
 
 export function keepUntilOf(batch: BatchRecord): UseBy {
   const change = latestOf(batch.events, 'use-by')?.event ?? null;
-  return keepUntil(madeOn(batch), batch.plan.keeping, change);
+  return keepUntil(madeOn(batch), batch.plan.keeping, change, batch.plan.notAfter ?? null);
 }
 
 const keepAt = ({ plan }: BatchRecord): string =>
-  plan.keeping.cold ? 'Keep at ≤ 5 °C' : 'Keep closed and cool';
+  plan.keeping.cold ? '5 °C or below' : 'Cool, dark, closed';
 
+const MOST_ON_A_LABEL = 2;
 export function labelOf({ batch, settings }: Pick<Around, 'batch' | 'settings'>): LabelWords {
   const { plan } = batch;
   const useBy = keepUntilOf(batch);
@@ -36,10 +37,10 @@ export function labelOf({ batch, settings }: Pick<Around, 'batch' | 'settings'>)
     version: `v${batch.version}`,
     madeAt: batch.whole ? formatMoment(batch.whole.at) : `${sayDay(batch.day)} (planned)`,
     useBy: sayDay(useBy.day),
-    because: `${useBy.days === 1 ? 'The day it is made' : `${useBy.days} days`}: ${useBy.reason || plan.keeping.because}. An estimate.`,
     keepAt: keepAt(batch),
     allergens: plan.allergens.join(', '),
-    cautions: plan.cautions.slice(0, 12),
+    // A batch of before they were chosen keeps the words of its day: the gravest stand first.
+    cautions: (plan.onLabel ?? plan.cautions).slice(0, MOST_ON_A_LABEL),
     batchNumber: batch.number,
     kitchen: settings.kitchenName,
   };

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import type { VersionRecord } from '#contract';
-import type { BatchAnswer, BatchLine, BatchRequest } from '#core/batch';
+import type { BatchAnswer, BatchRequest } from '#core/batch';
 import { readDecimal } from '../../readDecimal';
-import { batchRequestOf, readVersion, stockOf } from '../../store/batchPlanning';
+import { batchRequestOf, readVersion, stockOf, type ReadVersion } from '../../store/batchPlanning';
 import type { Kitchen } from '../../store/kitchen';
 import { aimOf, useStyles } from '../../store/styles';
 import { useSearch, type Search } from '../../workers/useSearch';
@@ -14,9 +14,7 @@ export interface BatchPlanning {
   readonly stop: () => void;
   readonly again: () => void;
   readonly problems: DraftProblems;
-  readonly lines: readonly BatchLine[];
-  readonly toTaste: readonly string[];
-  readonly unread: readonly string[];
+  readonly read: ReadVersion;
 }
 
 /** The version read with this kitchen's things, and planned away from the page. */
@@ -39,6 +37,5 @@ export function useBatchPlan(version: VersionRecord, draft: BatchDraft, kitchen:
     return { request, problems: all };
   }, [asked, settings, version, read, kitchen, stock, style]);
   const { search, stop, again } = useSearch('batch', found.request);
-  const { lines, toTaste, unread } = read;
-  return { ...found, search, stop, again, lines, toTaste, unread };
+  return { ...found, search, stop, again, read };
 }

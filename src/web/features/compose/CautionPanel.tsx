@@ -1,12 +1,14 @@
-import { sayCaution, sayKeeping, sayPh, type AllergenEntry, type CautionWeight } from '#core/safety';
+import type { Ingredient } from '#core/ingredient';
+import type { CautionTier, ProbableAllergen } from '#core/safety';
+import { sayAllergens, sayCaution, sayKeeping, sayPh } from '#words/safety';
 import type { Judgement } from '#core/reckoning';
 import { Panel } from '../../ui/Panel';
 import { shortName } from '../../palateWords';
 
-const WEIGHTS: readonly { weight: CautionWeight; title: string }[] = [
-  { weight: 'grave', title: 'Someone may come to harm' },
-  { weight: 'care', title: 'Whenever this is made' },
-  { weight: 'note', title: 'Good to know' },
+const TIERS: readonly { tier: CautionTier; title: string }[] = [
+  { tier: 1, title: 'Someone may come to harm' },
+  { tier: 2, title: 'Keeping it and making it' },
+  { tier: 3, title: 'Good to know' },
 ];
 
 /** Every caution with its reason and source, the allergens with who brings them, keeping and pH. */
@@ -15,36 +17,56 @@ export function CautionPanel({ judgement, onClose }: { judgement: Judgement; onC
   return (
     <Panel title="Cautions and allergens" open onClose={onClose}>
       <p>{sayKeeping(keeping)}</p>
-      <p className="mt-1">{sayPh(ph)} Room temperature is never offered.</p>
-      {WEIGHTS.map(({ weight, title }) => {
-        const list = cautions.filter((caution) => caution.weight === weight);
+      {TIERS.map(({ tier, title }) => {
+        const list = cautions.filter((caution) => caution.tier === tier);
         if (list.length === 0) return null;
-        return (
-          <section key={weight}>
+        const rows = (
+          <ul className="grid gap-2">
+            {list.map((caution) => {
+              const { what, why } = sayCaution(caution);
+              return (
+                <li key={caution.code} data-testid={`caution-${caution.code}`}>
+                  <p className="font-semibold">{what}</p>
+                  <p>{why}</p>
+                  <p className="text-sm text-quiet">{caution.source}</p>
+                </li>
+              );
+            })}
+          </ul>
+        );
+        return tier === 3 ? (
+          <details key={tier} className="mt-4">
+            <summary className="font-name min-h-8 cursor-pointer font-bold">{title}</summary>
+            {rows}
+            <p className="mt-2">{sayPh(ph)}</p>
+            <p className="text-sm text-quiet">{sayBound(judgement)}</p>
+          </details>
+        ) : (
+          <section key={tier}>
             <h3 className="font-name mt-4 mb-1 font-bold">{title}</h3>
-            <ul className="grid gap-2">
-              {list.map((caution) => {
-                const { what, why } = sayCaution(caution);
-                return (
-                  <li key={caution.code} data-testid={`caution-${caution.code}`}>
-                    <p className="font-semibold">{what}</p>
-                    <p>{why}</p>
-                    <p className="text-sm text-quiet">{caution.source}</p>
-                  </li>
-                );
-              })}
-            </ul>
+            {rows}
           </section>
         );
       })}
       <h3 className="font-name mt-4 mb-1 font-bold">Allergens</h3>
+      {allergens.missing.length > 0 && (
+        <p className="font-semibold text-acid-ink">
+          Not complete: {allergens.missing.map((words) => `“${words}”`).join(', ')}.
+        </p>
+      )}
       <dl className="grid grid-cols-[8rem_1fr] gap-x-3 gap-y-1" data-testid="allergens">
         <dt className="text-quiet">EU, of 14</dt>
-        <dd>{sayAllergens(allergens.eu14)}</dd>
+        <dd>{sayAllergens(allergens.eu14, nameOf) || noneOf(judgement)}</dd>
         <dt className="text-quiet">US, of 9</dt>
-        <dd>{sayAllergens(allergens.us9)}</dd>
+        <dd>{sayAllergens(allergens.us9, nameOf) || noneOf(judgement)}</dd>
+        {allergens.probableEu14.length > 0 && (
+          <>
+            <dt className="text-quiet">Probably</dt>
+            <dd>{allergens.probableEu14.map(sayProbable).join('; ')}</dd>
+          </>
+        )}
         <dt className="text-quiet">May be in it</dt>
-        <dd>{sayAllergens(allergens.mayBeIn)}</dd>
+        <dd>{sayAllergens(allergens.mayBeIn, nameOf) || noneOf(judgement)}</dd>
       </dl>
       <p className="mt-2 text-sm text-quiet">
         From table values of typical products: read the label of what is really used. Traces are not known
@@ -54,9 +76,18 @@ export function CautionPanel({ judgement, onClose }: { judgement: Judgement; onC
   );
 }
 
-function sayAllergens(entries: readonly AllergenEntry[]): string {
-  if (entries.length === 0) return 'none known';
-  return entries
-    .map(({ allergen, from }) => `${allergen} (${from.map(({ name }) => shortName(name)).join(', ')})`)
-    .join('; ');
+const nameOf = ({ name }: Ingredient): string => shortName(name);
+const noneOf = ({ allergens }: Judgement): string =>
+  allergens.missing.length > 0 ? 'none of what could be read' : 'none known';
+const sayProbable = ({ allergen, from }: ProbableAllergen): string =>
+  `${allergen} (${from.map((words) => `“${words}”`).join(', ')})`;
+
+/** How the pH that keeping goes by was found. */
+function sayBound({ phBound: { upper, boundBy } }: Judgement): string {
+  if (upper === null) return 'How acid it is is not known: keeping counts it as not acid at all.';
+  const how =
+    boundBy === 'calculated'
+      ? 'the upper end of what was reckoned'
+      : 'no mixture is less acid than its least acid part';
+  return `Keeping counts it as pH ${upper.toFixed(1)} at most: ${how}.`;
 }

@@ -1,7 +1,8 @@
 import { MEASURE_WORDS, type PalateKey, type Palate, type Style } from '#core/palate';
 import type { Judgement, Reckoning } from '#core/reckoning';
-import { sayCaution, sayKeeping, sayPh, type Caution } from '#core/safety';
+import type { Caution } from '#core/safety';
 import type { Settings } from '#contract';
+import { CautionLines } from '../../ui/CautionLines';
 import { ComponentMark } from '../../drawing/ComponentMark';
 import { Track } from '../../drawing/Track';
 import { formatPercent } from '../../format';
@@ -147,31 +148,20 @@ function MeasureRow({
   );
 }
 
-const WEIGHT_LOOK: Record<Caution['weight'], string> = {
-  grave: 'border-l-acid',
-  care: 'border-l-sweet',
-  note: 'border-l-rule',
+const TIER_LOOK: Record<Caution['tier'], string> = {
+  1: 'border-l-acid',
+  2: 'border-l-sweet',
+  3: 'border-l-rule',
 };
-const SHOWN_CAUTIONS = 2;
 
 function CautionBox({ judgement, onAll }: { judgement: Judgement; onAll: () => void }) {
-  const { cautions, keeping, ph } = judgement;
-  // Cold holding stands in the sentence on keeping; the rail has room for what is graver.
-  const first = cautions.filter(({ weight }) => weight === 'grave').slice(0, SHOWN_CAUTIONS);
-  const [gravest] = cautions;
+  const [gravest] = judgement.cautions;
   return (
     <div
-      className={`mt-2 border-l-4 bg-acid-wash px-3 py-2 text-[0.8125rem] leading-[1.15rem] ${WEIGHT_LOOK[gravest?.weight ?? 'note']}`}
+      className={`mt-2 border-l-4 bg-acid-wash px-3 py-2 text-[0.8125rem] leading-[1.15rem] ${TIER_LOOK[gravest?.tier ?? 3]}`}
       data-testid="cautions"
     >
-      {first.map((caution) => (
-        <p key={caution.code} className="font-semibold">
-          {sayCaution(caution).what}
-        </p>
-      ))}
-      <p>
-        {sayKeeping(keeping)} {sayPh(ph)}
-      </p>
+      <CautionLines of={judgement} more={false} />
       <button type="button" className="min-h-6 font-semibold underline underline-offset-2" onClick={onAll}>
         All cautions, allergens and why
       </button>

@@ -17,7 +17,7 @@ import { costOf } from '#core/composition';
 import type { AdditionId, Formula, ReadingContext, VesselId } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import type { Style } from '#core/palate';
-import type { Judgement, Reckoning } from '#core/reckoning';
+import { unreadOf, type Judgement, type Reckoning } from '#core/reckoning';
 import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
 import { formatAmount, formatMoney } from '../../format';
 import { freshAmountText, takeDoses } from '../../store/balanceEdits';
@@ -67,9 +67,7 @@ export function WaysPanel(props: WaysPanelProps) {
         stockG: (id) => entryOf(kitchen.pantry, id).onHandG,
         locked: lockedIn(formula),
       }),
-      unreadCount: reckoning.additions.filter(
-        ({ counted, reading }) => counted && reading.status === 'unread',
-      ).length,
+      unread: unreadOf(reckoning.additions),
     }),
     [judgement, complaint, severity, style, roomMl, kitchen, formula, reckoning],
   );

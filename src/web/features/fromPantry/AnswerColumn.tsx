@@ -1,7 +1,8 @@
 import { sayInTheWay, sayMissed, sayVariant, type FormulateAnswer, type Rounding } from '#core/balance';
 import type { Ingredient } from '#core/ingredient';
 import { MEASURE_WORDS, type PalateKey, type Style } from '#core/palate';
-import { sayCaution, sayKeeping } from '#core/safety';
+import { allergenNames } from '#words/safety';
+import { CautionLines } from '../../ui/CautionLines';
 import { componentOf } from '#core/ingredient';
 import { palateOf } from '#core/palate';
 import { exactly } from '#core/quantity';
@@ -32,8 +33,7 @@ export function AnswerColumn({ answer, rounding, style, settings, say }: AnswerC
     portions.map((portion, i) => ({ ...portion, massG: exactly(rounding.lines[i]!.massG) })),
   );
   const way = sayInTheWay(inTheWay);
-  const grave = state.judgement.cautions.filter(({ weight }) => weight === 'grave');
-  const allergens = state.judgement.allergens.eu14.map(({ allergen }) => allergen);
+  const allergens = allergenNames(state.judgement.allergens);
   return (
     <div className="flex-1">
       <h2 className="font-name mb-2 font-bold">{sayVariant(variant)}</h2>
@@ -77,13 +77,10 @@ export function AnswerColumn({ answer, rounding, style, settings, say }: AnswerC
       <p className="mt-2 text-sm text-quiet">
         {formatAmount(state.mixedVolumeMl * rounding.volumeFactor, 'ml', settings)}.{' '}
         {allergens.length > 0 ? `Allergens: ${allergens.join(', ')}. ` : ''}
-        {sayKeeping(state.judgement.keeping)}
       </p>
-      {grave.map((caution) => (
-        <p key={caution.code} className="mt-1 text-sm font-semibold text-acid-ink">
-          {sayCaution(caution).what}
-        </p>
-      ))}
+      <div className="mt-1 text-sm">
+        <CautionLines of={state.judgement} />
+      </div>
     </div>
   );
 }

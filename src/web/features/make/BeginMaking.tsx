@@ -13,6 +13,7 @@ import { cookHere } from '../../store/cook';
 import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
 import type { WorkingFormula } from '../../store/workingSlice';
 import { Button } from '../../ui/Button';
+import { CautionLines } from '../../ui/CautionLines';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { secondsOf } from './stepWords';
@@ -131,6 +132,9 @@ export function BeginMaking({
             onText={setRoomText}
             problem={roomFits ? null : ROOM_PROBLEM}
           />
+        </div>
+        <div className="border-l-4 border-l-sweet pl-3 text-sm">
+          <CautionLines of={judgement} />
         </div>
         {poured.length > 0 && (
           <details>

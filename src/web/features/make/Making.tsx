@@ -36,6 +36,7 @@ import { TesterPanel } from '../../ui/TesterPanel';
 import { useAwake } from './useAwake';
 import { useScaleClaim } from '../../store/scale';
 import { WeighPanel } from './WeighPanel';
+import { JarCautions } from '../../ui/JarCautions';
 
 interface MakingProps {
   readonly jar: Jar;
@@ -282,6 +283,7 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
           pouring={shown && shown.status === 'open' ? scale.netG : null}
         />
       </div>
+      {!current && <JarCautions jar={jar} formulaId={jar.formulaId} portions={portions} kitchen={kitchen} />}
       {scale.simulated && <TesterPanel counter={counter} />}
       {otherwise && current && (
         <OtherwisePanel

@@ -5,7 +5,7 @@ import { composition } from '#core/composition';
 import type { Formula, ReadingContext } from '#core/formula';
 import type { Ingredient } from '#core/ingredient';
 import { MEASURE_WORDS, sayMeasure } from '#core/palate';
-import { sayCaution } from '#core/safety';
+import { sayCaution } from '#words/safety';
 import {
   fillRequest,
   plannedLines,
@@ -273,7 +273,7 @@ function sayLanding({ moved, effect }: Landing): string {
     return `${title} ${sayMeasure(measure, from)} → ${sayMeasure(measure, to)} ${unit}`.trim();
   });
   const graver = effect.newCautions
-    .filter(({ weight }) => weight !== 'note')
+    .filter(({ tier }) => tier !== 3)
     .map((caution) => sayCaution(caution).what);
   const allergens =
     effect.newAllergens.length > 0 ? [`New allergen: ${effect.newAllergens.join(', ')}.`] : [];

@@ -17,7 +17,8 @@ import type { Kitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { ALLERGENS, CATEGORY_WORDS } from './words';
+import { AllergenFields, type AllergenAnswer } from './AllergenFields';
+import { CATEGORY_WORDS } from './words';
 
 const FIGURES = [
   { key: 'fatG', label: 'Fat, g', needed: true },
@@ -42,7 +43,7 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
   const [category, setCategory] = useState<Category>('savoury');
   const [per, setPer] = useState<LabelValues['per']>('100 g');
   const [figures, setFigures] = useState<Partial<Record<FigureKey, string>>>({});
-  const [allergens, setAllergens] = useState<readonly string[]>([]);
+  const [allergens, setAllergens] = useState<AllergenAnswer>({ named: [], answered: false });
   const [keeps, setKeeps] = useState(false);
   const [save, saving] = useSaveIngredientMutation();
   const navigate = useNavigate();
@@ -70,7 +71,8 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
           acidityGPer100Ml: number('acidityGPer100Ml'),
           densityGPerMl: number('densityGPerMl'),
           ph: number('ph'),
-          allergensEu14: allergens,
+          allergensEu14: allergens.named,
+          allergensAnswered: allergens.answered,
           keepsUnopened: keeps,
         })
       : null;
@@ -143,28 +145,7 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
             ))}
           </div>
         </fieldset>
-        <fieldset>
-          <legend className="font-semibold">Allergens on the label</legend>
-          <div className="flex flex-wrap gap-x-4">
-            {ALLERGENS.map((allergen) => (
-              <label key={allergen} className="flex min-h-8 items-center gap-2 text-sm">
-                <input
-                  type="checkbox"
-                  className="size-4 accent-bottle"
-                  checked={allergens.includes(allergen)}
-                  onChange={(event) => {
-                    setAllergens(
-                      event.target.checked
-                        ? [...allergens, allergen]
-                        : allergens.filter((other) => other !== allergen),
-                    );
-                  }}
-                />
-                {allergen}
-              </label>
-            ))}
-          </div>
-        </fieldset>
+        <AllergenFields answer={allergens} onAnswer={setAllergens} />
         <label className="flex min-h-8 items-center gap-2">
           <input
             type="checkbox"

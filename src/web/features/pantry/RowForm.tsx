@@ -4,6 +4,7 @@ import {
   COMPONENTS,
   HAZARDS,
   ingredientFromRow,
+  usNamesOf,
   type Composition,
   type Ingredient,
   type IngredientId,
@@ -12,6 +13,7 @@ import { sayError, useSaveIngredientMutation } from '../../api/kitchenApi';
 import { readDecimal } from '../../readDecimal';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
+import { AllergenFields, type AllergenAnswer } from './AllergenFields';
 import { COMPONENT_WORDS, HAZARD_WORDS } from './words';
 
 /** A row of our own that begins as a copy; it says so. */
@@ -43,6 +45,9 @@ export function copiedRow(ingredient: Ingredient, id: string): OwnIngredient {
     emulsifierClass: ingredient.emulsifierClass,
     emulsifierNote: ingredient.emulsifierNote,
     hazards: [...ingredient.hazards],
+    traits: [...ingredient.traits],
+    // What it was copied from may be another maker's: the question is asked anew.
+    byHand: { allergensAnswered: false, phFromLabel: false, keepsUncooled: ingredient.keepsOpened },
     keepsOpened: ingredient.keepsOpened,
     strength: ingredient.strength,
     shelfNote: ingredient.shelfNote,
@@ -66,6 +71,10 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
     Object.fromEntries(COMPONENTS.map((key) => [key, String(row.gPer100G[key] ?? '')])),
   );
   const [hazards, setHazards] = useState<readonly string[]>(row.hazards);
+  const [allergens, setAllergens] = useState<AllergenAnswer>({
+    named: row.allergensEu14,
+    answered: row.byHand?.allergensAnswered ?? row.allergensEu14.length > 0,
+  });
   const [save, saving] = useSaveIngredientMutation();
   const values = COMPONENTS.map((key) => ({
     key,
@@ -95,6 +104,14 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
           typicalPh: numbers.ph,
           gPer100G: Object.fromEntries(values.flatMap(({ key, value }) => (value ? [[key, value]] : []))),
           hazards: [...hazards],
+          allergensEu14: [...allergens.named],
+          allergensUs9: [...new Set(allergens.named.flatMap(usNamesOf))],
+          byHand: {
+            allergensAnswered: allergens.answered,
+            // A pH that was typed here is the label's; one that came with the copy is another thing's.
+            phFromLabel: row.byHand?.phFromLabel === true || numbers.ph !== row.typicalPh,
+            keepsUncooled: row.byHand?.keepsUncooled ?? row.keepsOpened ?? false,
+          },
         };
         // What would not load again is not sent.
         ingredientFromRow(next);
@@ -144,6 +161,7 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
             : '; the rest is reckoned as solids.'}
         </p>
       </fieldset>
+      <AllergenFields answer={allergens} onAnswer={setAllergens} />
       <fieldset>
         <legend className="font-semibold">Care</legend>
         <div className="flex flex-wrap gap-x-4">

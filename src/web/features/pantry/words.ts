@@ -35,6 +35,9 @@ export const HAZARD_WORDS: Record<Hazard, string> = {
   avocado: 'avocado',
   honey: 'honey: not for infants under 12 months',
   dry: 'dry: keeps while dry',
+  sour_juice: 'fresh sour juice',
+  sprouts: 'raw sprouts',
+  cooked_food: 'cooked food',
   unlisted: 'perishable until said otherwise',
 };
 

@@ -12,7 +12,8 @@ import {
 } from '#core/emulsion';
 import type { Formula, FormulaId } from '#core/formula';
 import type { Judgement, Reckoning } from '#core/reckoning';
-import { sayCaution } from '#core/safety';
+import { allergenNames } from '#words/safety';
+import { CautionLines } from '../../ui/CautionLines';
 import {
   coldClockOf,
   dressingFor,
@@ -42,16 +43,6 @@ interface InServiceProps {
   readonly formulaId: FormulaId;
   readonly name: string;
 }
-
-const SHOWN: ReadonlySet<string> = new Set([
-  'cold_holding',
-  'cold_service',
-  'dressed_dishes',
-  'raw_egg',
-  'garlic_or_herb_under_oil',
-  'menu_notice',
-  'susceptible_guests',
-]);
 
 /** When it goes on, how long it holds on the line, and the clock of what has left the cold. */
 export function InService({
@@ -92,7 +83,6 @@ export function InService({
       ),
     [judgement, volumeMl, tool, seconds, settings, vessel],
   );
-  const cautions = judgement.cautions.filter(({ code }) => SHOWN.has(code));
   return (
     <div className="grid content-start gap-3.5">
       <section aria-label="When" className="card grid content-start gap-2 p-4">
@@ -134,14 +124,10 @@ export function InService({
               ? 'The hold could not be worked out.'
               : 'Working out the hold…'}
         </p>
-        {cautions.map((caution) => {
-          const { what, why } = sayCaution(caution);
-          return (
-            <p key={caution.code} className="text-sm">
-              <strong>{what}</strong> {why}
-            </p>
-          );
-        })}
+        <div className="grid gap-1 text-sm">
+          <CautionLines of={judgement} serving />
+          <p>Allergens: {allergenNames(judgement.allergens).join(', ') || 'none listed is known'}.</p>
+        </div>
         {judgement.keeping.cold && <ColdClock formulaId={formulaId} name={name} />}
         <p className="text-sm text-quiet">An estimate: your local code and a licensed professional decide.</p>
       </section>

@@ -3,7 +3,7 @@ import type { Settings } from '#contract';
 import type { Formula } from '#core/formula';
 import type { Sheet, SheetTable } from '#core/paper';
 import { judgeFormula, type Reckoning } from '#core/reckoning';
-import { sayCaution, sayKeeping } from '#core/safety';
+import { allergenNames, sayCaution, sayKeeping } from '#words/safety';
 import type { Vessel } from '#core/vessel';
 import { formatAmount, formatMass, formatVolume } from '../../format';
 
@@ -22,10 +22,7 @@ export function formulaSheet(
 ): Sheet {
   const { keeping, allergens, cautions } = judgeFormula(reckoning);
   const { totals } = reckoning;
-  const who = [
-    ...allergens.eu14.map(({ allergen }) => allergen),
-    ...allergens.mayBeIn.map(({ allergen }) => `perhaps ${allergen}`),
-  ];
+  const who = allergenNames(allergens);
   const noted = reckoning.additions.flatMap(({ addition }) => addition.note.split('\n').filter(Boolean));
   const warned = cautions.map((caution) => {
     const { what, why } = sayCaution(caution);
@@ -41,7 +38,7 @@ export function formulaSheet(
     facts: [
       ['Makes', `${formatVolume(totals.mixedVolumeMl, settings)}, ${formatMass(totals.massG, settings)}`],
       ['In', vessel.name],
-      ['Allergens', who.length > 0 ? who.join(', ') : 'none named'],
+      ['Allergens', who.length > 0 ? who.join(', ') : 'none listed is known'],
       ['Keeps', sayKeeping(keeping)],
     ],
     tables: phases.map((phase): SheetTable => ({

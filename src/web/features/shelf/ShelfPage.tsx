@@ -3,10 +3,8 @@ import { Plus } from 'lucide-react';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { Shelf, ShelfRecord, Standings } from '#contract';
-import { emptyFormula, type AdditionId, type Formula, type FormulaId } from '#core/formula';
-import { formulaFromStyle } from '#core/palate';
+import type { Formula, FormulaId } from '#core/formula';
 import { allergenGroup } from '#core/safety';
-import { DEFAULT_VESSEL_ID } from '#core/vessel';
 import {
   sayError,
   useChangeFormulaMutation,
@@ -16,14 +14,13 @@ import {
   useStandingsQuery,
 } from '../../api/kitchenApi';
 import { newId } from '../../store/device';
-import { addTyped } from '../../store/edits';
-import { contextFor, useKitchen, type Kitchen } from '../../store/kitchen';
+import { useKitchen, type Kitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
 import { KeyHelp } from '../../ui/KeyHelp';
 import { Loading, Trouble } from '../../ui/PageState';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
 import { filterFrom, isFiltered, paramsFrom, stateOf, type ShelfFilter } from './filter';
-import { NewFormulaPanel, type NewFrom } from './NewFormulaPanel';
+import { NewFormulaPanel } from './NewFormulaPanel';
 import { RenamePanel } from './RenamePanel';
 import { ShelfJar, type JarActions } from './ShelfJar';
 import { ShelfTools } from './ShelfTools';
@@ -48,6 +45,7 @@ interface Moved {
 }
 
 const NO_STANDINGS: Standings = {};
+const UNLOADED = 'The kitchen cannot be reached. What you chose or pasted stays here: try again.';
 
 function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kitchen: Kitchen }) {
   const [params, setParams] = useSearchParams();
@@ -58,6 +56,7 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
   const standings = useStandingsQuery().data ?? NO_STANDINGS;
   const view = useShelfView(records, filter, kitchen, standings);
   const [create, creating] = useCreateFormulaMutation();
+  const [unloaded, setUnloaded] = useState(false);
   const [change, changing] = useChangeFormulaMutation();
   const [move, moving] = useMoveFormulaMutation();
   const [panel, setPanel] = useState<OpenPanel | null>(null);
@@ -163,9 +162,17 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
       {panel === 'new' && (
         <NewFormulaPanel
           busy={creating.isLoading}
-          trouble={creating.isError ? sayError(creating.error) : null}
+          trouble={creating.isError ? sayError(creating.error) : unloaded ? UNLOADED : null}
           onMake={(what) => {
-            make(startOf(what, kitchen), true);
+            setUnloaded(false);
+            import('./startOf').then(
+              ({ startOf }) => {
+                make(startOf(what, kitchen), true);
+              },
+              () => {
+                setUnloaded(true);
+              },
+            );
           }}
           onClose={() => {
             setPanel(null);
@@ -202,20 +209,6 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
       />
     </div>
   );
-}
-
-function startOf(what: NewFrom, kitchen: Kitchen): Formula {
-  const { spoons, servingVolumeMl } = kitchen.settings;
-  const additionId = (): AdditionId => newId() as AdditionId;
-  if (what.from === 'style') {
-    const formula = formulaFromStyle(what.style, DEFAULT_VESSEL_ID, kitchen.catalogue, additionId);
-    return { ...formula, servingVolumeMl };
-  }
-  const empty = { ...emptyFormula('New dressing', DEFAULT_VESSEL_ID, spoons), servingVolumeMl };
-  if (what.from === 'nothing') return empty;
-  const context = contextFor(empty, kitchen);
-  const lines = what.text.split(/\r?\n/).filter((line) => line.trim());
-  return lines.reduce((formula, line) => addTyped(formula, line, context, additionId), empty);
 }
 
 /** Acids and allergens that occur on this shelf: a filter that can only be empty is none. */

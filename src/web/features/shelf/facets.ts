@@ -4,7 +4,7 @@ import { shortages } from '#core/composition';
 import { normaliseName } from '#core/ingredient';
 import { isCreamy, palateContributions } from '#core/palate';
 import { allergenGroup } from '#core/safety';
-import { judgeFormula, reckonFormula, type Judgement, type Reckoning } from '#core/reckoning';
+import { judgeFormula, reckonFormula, unreadOf, type Judgement, type Reckoning } from '#core/reckoning';
 import { contextFor, entryOf, vesselOf, type Kitchen } from '../../store/kitchen';
 
 export interface Facets {
@@ -13,6 +13,8 @@ export interface Facets {
   readonly acid: string | null;
   readonly creamy: boolean | null;
   readonly allergens: ReadonlySet<string>;
+  /** Something in it may hold any allergen: it is offered to nobody who avoids one. */
+  readonly allergensOpen: boolean;
   /** How many ingredients are short or of unknown stock. */
   readonly missing: number;
 }
@@ -43,6 +45,10 @@ function reckonFacets({ formula }: ShelfRecord, kitchen: Kitchen): Facets {
     acid: first?.portion.ingredient.name ?? null,
     creamy: isCreamy(portions),
     allergens: new Set(portions.flatMap(({ ingredient }) => ingredient.allergensEu14.map(allergenGroup))),
+    allergensOpen:
+      unreadOf(reckoning.additions).length > 0 ||
+      portions.some(({ ingredient: { byHand } }) => byHand !== undefined && !byHand.allergensAnswered) ||
+      portions.some(({ ingredient: { made } }) => made !== undefined && made.unread.length > 0),
     missing: shortages(portions, (id) => entryOf(kitchen.pantry, id).onHandG).length,
   };
 }

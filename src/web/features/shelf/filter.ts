@@ -78,7 +78,7 @@ function passes(
   const facets = facetsOf(record, kitchen);
   if (filter.kind !== 'any' && facets.creamy !== (filter.kind === 'creamy')) return false;
   if (filter.acid && facets.acid !== filter.acid) return false;
-  if (filter.avoid && facets.allergens.has(filter.avoid)) return false;
+  if (filter.avoid && (facets.allergens.has(filter.avoid) || facets.allergensOpen)) return false;
   return !filter.onHand || facets.missing === 0;
 }
 

@@ -1,5 +1,5 @@
 import type { SampleRef } from '#contract';
-import { allergenGroup } from '#core/safety';
+import { allergenNames, sayCaution } from '#words/safety';
 import { useSample } from './samples';
 
 /** What every taster has to know before the first sip. Codes hide which is which, never what is in them. */
@@ -7,16 +7,16 @@ export function Warnings({ a, b }: { a: SampleRef; b: SampleRef }) {
   const both = [useSample(a), useSample(b)];
   const known = both.every(({ judgement }) => judgement !== null);
   const allergens = new Set(
-    both.flatMap(
-      ({ judgement }) => judgement?.allergens.eu14.map(({ allergen }) => allergenGroup(allergen)) ?? [],
+    both.flatMap(({ judgement }) => (judgement ? allergenNames(judgement.allergens) : [])),
+  );
+  // The lists above carry what is not complete; the rest of what may hurt is said in full.
+  const grave = new Map(
+    both.flatMap(({ judgement }) =>
+      (judgement?.cautions ?? [])
+        .filter(({ tier, code }) => tier === 1 && code !== 'allergen_unknown')
+        .map((caution) => [caution.code, sayCaution(caution).what] as const),
     ),
   );
-  const maybe = new Set(
-    both.flatMap(
-      ({ judgement }) => judgement?.allergens.mayBeIn.map(({ allergen }) => allergenGroup(allergen)) ?? [],
-    ),
-  );
-  const codes = new Set(both.flatMap(({ judgement }) => judgement?.cautions.map(({ code }) => code) ?? []));
   return (
     <section
       aria-label="Before tasting"
@@ -29,9 +29,7 @@ export function Warnings({ a, b }: { a: SampleRef; b: SampleRef }) {
           {allergens.size > 0
             ? `Among these samples: ${[...allergens].join(', ')}. Who may not eat one of them does not taste.`
             : 'No listed allergen is known in either.'}
-          {maybe.size > 0 && ` May also hold: ${[...maybe].join(', ')}.`}
-          {codes.has('raw_egg') && ' Raw egg: not for children, pregnant, old or ill tasters.'}
-          {codes.has('infants_honey') && ' Honey: not for infants.'}
+          {[...grave.values()].map((what) => ` ${what}`)}
         </p>
       ) : (
         <p className="font-semibold">What is in them is not known here: do not serve them.</p>

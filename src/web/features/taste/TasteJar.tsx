@@ -290,7 +290,7 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
             onAdded={(remedy) => void mend(remedy)}
           />
         </section>
-        <JarCautions jar={jar} portions={portions} />
+        <JarCautions jar={jar} formulaId={id} portions={portions} kitchen={kitchen} />
       </div>
     </div>
   );

@@ -14,7 +14,7 @@ import {
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { standingOf, versionState, type Standing } from '#core/trial';
 import { useCooksQuery, useFormulasQuery, useVersionsQuery } from '../../api/kitchenApi';
-import { sayCaution, sayKeeping } from '#core/safety';
+import { CautionLines } from '../../ui/CautionLines';
 import { Jar } from '../../drawing/Jar';
 import { jarParts } from '../../drawing/jarParts';
 import { formatAmount, formatMoment, formatPercent, formatRatio } from '../../format';
@@ -294,7 +294,7 @@ function Side({ formula, name, kitchen }: { formula: Formula; name: string; kitc
   const vessel = vesselOf(formula, kitchen.vessels);
   const reckoning = reckonFormula(formula, vessel, contextFor(formula, kitchen));
   const { totals, fillShare, additions } = reckoning;
-  const { cautions, keeping } = judgeFormula(reckoning);
+  const judgement = judgeFormula(reckoning);
   const { measures } = totals;
   return (
     <figure className="min-w-0">
@@ -321,12 +321,9 @@ function Side({ formula, name, kitchen }: { formula: Formula; name: string; kitc
         </dl>
       </div>
       {additions.length > 0 && (
-        <p className="mt-2 border-l-4 border-l-sweet pl-2 text-sm">
-          {cautions
-            .filter(({ weight }) => weight === 'grave')
-            .map((caution) => `${sayCaution(caution).what} `)}
-          {sayKeeping(keeping)}
-        </p>
+        <div className="mt-2 border-l-4 border-l-sweet pl-2 text-sm">
+          <CautionLines of={judgement} />
+        </div>
       )}
     </figure>
   );

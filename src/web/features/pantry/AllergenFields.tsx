@@ -1,0 +1,96 @@
+import { useState } from 'react';
+import { allergenGroup } from '#core/safety';
+import { Field } from '../../ui/Field';
+import { ALLERGENS } from './words';
+
+export interface AllergenAnswer {
+  /** Of the EU's 14, the kind in brackets where one was named: "nuts (walnut)". */
+  readonly named: readonly string[];
+  /** Something was ticked, or it was said that none is in it. */
+  readonly answered: boolean;
+}
+
+/** Groups of which the very kind has to be named on a label. */
+const KINDS: Readonly<Record<string, string>> = {
+  'cereals containing gluten': 'wheat, barley',
+  crustaceans: 'shrimp',
+  fish: 'anchovy',
+  nuts: 'walnut',
+};
+const detailOf = (named: string): string => /\((.*)\)$/.exec(named)?.[1] ?? '';
+
+/** Which of the listed allergens are in it; unanswered, every dressing with it has an open list. */
+export function AllergenFields({
+  answer,
+  onAnswer,
+}: {
+  answer: AllergenAnswer;
+  onAnswer: (answer: AllergenAnswer) => void;
+}) {
+  const { named, answered } = answer;
+  // As typed: a comma that is still to be followed by something is kept.
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
+  const of = (group: string): readonly string[] => named.filter((name) => allergenGroup(name) === group);
+  const without = (group: string): readonly string[] => named.filter((name) => allergenGroup(name) !== group);
+  return (
+    <fieldset>
+      <legend className="font-semibold">Allergens on the label</legend>
+      <div className="flex flex-wrap gap-x-4">
+        {ALLERGENS.map((group) => (
+          <label key={group} className="flex min-h-8 items-center gap-2 text-sm">
+            <input
+              type="checkbox"
+              className="size-4 accent-bottle"
+              checked={of(group).length > 0}
+              onChange={(event) => {
+                const next = event.target.checked ? [...named, group] : without(group);
+                onAnswer({ named: next, answered: next.length > 0 });
+              }}
+            />
+            {group}
+          </label>
+        ))}
+        <label className="flex min-h-8 items-center gap-2 text-sm font-semibold">
+          <input
+            type="checkbox"
+            className="size-4 accent-bottle"
+            checked={answered && named.length === 0}
+            onChange={(event) => {
+              onAnswer({ named: [], answered: event.target.checked });
+            }}
+          />
+          none of them
+        </label>
+      </div>
+      <div className="mt-1 grid gap-2 sm:grid-cols-2">
+        {Object.entries(KINDS)
+          .filter(([group]) => of(group).length > 0)
+          .map(([group, example]) => (
+            <Field
+              key={group}
+              label={`Which ${group}`}
+              className="text-sm"
+              maxLength={60}
+              hint={`such as ${example}`}
+              value={typed[group] ?? of(group).map(detailOf).filter(Boolean).join(', ')}
+              onText={(text) => {
+                setTyped((now) => ({ ...now, [group]: text }));
+                const kinds = text.split(',').map((kind) => kind.replace(/[()]/g, '').trim());
+                const full = kinds.filter(Boolean).map((kind) => `${group} (${kind})`);
+                onAnswer({
+                  named: [...without(group), ...(full.length > 0 ? full : [group])],
+                  answered: true,
+                });
+              }}
+            />
+          ))}
+      </div>
+      {!answered && (
+        <p className="text-sm text-quiet">
+          Tick what the label names, or “none of them”. Until then every dressing with it says that its
+          allergens are not complete.
+        </p>
+      )}
+    </fieldset>
+  );
+}
