@@ -24,7 +24,7 @@ export default defineConfig(
     },
   },
   {
-    files: ['*.config.ts', '*.config.js', '.dependency-cruiser.js'],
+    files: ['*.config.ts', 'e2e/*.config.ts', '*.config.js', '.dependency-cruiser.js'],
     rules: { 'no-restricted-syntax': 'off' },
   },
   {

@@ -5,26 +5,43 @@ const common = {
   testTimeout: 60_000,
   hookTimeout: 60_000,
 };
-/** Everything that goes through HTTP or the tables runs on the embedded database and on a server. */
-const ON_BOTH = [
-  'app',
+/** What differs between the embedded database and a server: locks, hand-written SQL, news; and one pass over all. */
+const ON_SERVER = ['app', 'db/migrations', 'sites'];
+const ON_SERVER_ONLY = ['src/server/sites.test.ts'];
+/** `npm run torture` takes the whole API suite to the server. */
+const WHOLE_ON_SERVER = [
+  ...ON_SERVER,
   'backup',
+  'start',
+  'safety',
   'batches',
   'documents',
   'made',
   'records',
   'makings',
-  'start',
   'trials',
-  'db/migrations',
-].map((name) => `src/server/${name}.test.ts`);
-const ON_SERVER_ONLY = ['src/server/sites.test.ts'];
-/** Minutes long: left out with `--project '!kills'`. */
-const KILLS = ['src/server/killed1.test.ts', 'src/server/killed2.test.ts'];
+];
+const onServer = (process.env.YGRANA_TORTURE ? WHOLE_ON_SERVER : ON_SERVER).map(
+  (name) => `src/server/${name}.test.ts`,
+);
 
 export default defineConfig({
   test: {
     maxWorkers: 2,
+    coverage: {
+      provider: 'v8',
+      include: ['core', 'contract', 'kitchen', 'words', 'server'].map((room) => `src/${room}/**/*.ts`),
+      exclude: [
+        '**/*.test.ts',
+        '**/testing/**',
+        '**/testing.ts',
+        '**/.types/**',
+        '**/*.json',
+        'src/server/main.ts',
+      ],
+      reporter: ['text-summary', 'json-summary'],
+      reportsDirectory: '.cache/coverage',
+    },
     projects: [
       {
         extends: true,
@@ -32,17 +49,17 @@ export default defineConfig({
           ...common,
           name: 'embedded',
           include: ['src/**/*.test.ts'],
-          exclude: [...ON_SERVER_ONLY, ...KILLS],
+          exclude: ON_SERVER_ONLY,
+          globalSetup: 'src/server/testing/template.ts',
         },
       },
-      { extends: true, test: { ...common, name: 'kills', include: KILLS } },
       {
         extends: true,
         test: {
           ...common,
           name: 'postgresql',
-          include: [...ON_BOTH, ...ON_SERVER_ONLY],
-          globalSetup: 'src/server/testing/postgres.ts',
+          include: onServer,
+          globalSetup: ['src/server/testing/postgres.ts', 'src/server/testing/template.ts'],
           setupFiles: 'src/server/testing/onServer.ts',
         },
       },

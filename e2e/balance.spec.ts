@@ -1,6 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './kitchen';
 import { expectAccessible } from './axe';
 import { Compose } from './bench';
+
+test.use({ kitchenFor: 'balance' });
 
 test('mends a dressing that is too sharp through the rail, and takes it back', async ({ page }) => {
   const compose = new Compose(page);

@@ -1,8 +1,10 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './kitchen';
 import { extractText, getDocumentProxy } from 'unpdf';
 import { expectAccessible } from './axe';
 import { Make } from './counter';
+
+test.use({ kitchenFor: 'batch' });
 
 const main = 'button.bg-bottle';
 

@@ -1,6 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './kitchen';
 import { expectAccessible } from './axe';
 import { Compose } from './bench';
+
+test.use({ kitchenFor: 'compose' });
 
 const VINAIGRETTE = ['30 ml red wine vinegar', '1 tsp fine sea salt', '90 ml sunflower oil'];
 

@@ -62,8 +62,12 @@ export class Make {
   }
   async typed(grams: string): Promise<void> {
     const words = (await this.step.textContent()) ?? '';
-    await this.page.getByRole('button', { name: 'By hand' }).click();
-    await this.page.getByLabel(/^Weight of/).fill(grams);
+    const weight = this.page.getByLabel(/^Weight of/);
+    // The panel begins anew when the scale it has claimed answers.
+    await expect(async () => {
+      if (!(await weight.isVisible())) await this.page.getByRole('button', { name: 'By hand' }).click();
+      await weight.fill(grams, { timeout: 2000 });
+    }).toPass();
     await this.page.getByRole('button', { name: 'Take what is typed' }).click();
     await expect(this.step.filter({ hasText: words })).toBeHidden();
   }

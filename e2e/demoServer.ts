@@ -6,6 +6,9 @@ import { join } from 'node:path';
 export interface DemoServer {
   readonly address: string;
   readonly data: string;
+  /** Ends it and keeps its folder. */
+  readonly end: () => Promise<void>;
+  /** Ends it and drops its folder. */
   readonly stop: () => Promise<void>;
   /** As a power cut does: no word of warning. */
   readonly kill: () => Promise<void>;
@@ -27,24 +30,22 @@ export function startDemo(
     child.stdout.on('data', (chunk: Buffer) => {
       const address = /open at (\S+)/.exec(chunk.toString())?.[1];
       if (!address) return;
+      const endBy = (signal: NodeJS.Signals) => (): Promise<void> =>
+        new Promise((done) => {
+          child.removeAllListeners('exit').once('exit', () => {
+            done();
+          });
+          child.kill(signal);
+        });
       resolve({
         address,
         data,
-        kill: () =>
-          new Promise((done) => {
-            child.removeAllListeners('exit').once('exit', () => {
-              done();
-            });
-            child.kill('SIGKILL');
-          }),
-        stop: () =>
-          new Promise((done) => {
-            child.removeAllListeners('exit').once('exit', () => {
-              rmSync(data, { recursive: true, force: true });
-              done();
-            });
-            child.kill('SIGTERM');
-          }),
+        kill: endBy('SIGKILL'),
+        end: endBy('SIGTERM'),
+        stop: async () => {
+          await endBy('SIGTERM')();
+          rmSync(data, { recursive: true, force: true });
+        },
       });
     });
   });

@@ -1,6 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './kitchen';
 import { expectAccessible } from './axe';
 import { Compose } from './bench';
+
+test.use({ kitchenFor: 'hold' });
 
 const CLASSIC = ['45 ml red wine vinegar', '1 g salt', '1 tsp Dijon mustard', '135 ml olive oil'] as const;
 

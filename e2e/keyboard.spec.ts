@@ -1,6 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './kitchen';
 import { expectAccessible } from './axe';
 import { Compose } from './bench';
+
+test.use({ kitchenFor: 'keyboard' });
 
 test('a dressing made, amended and frozen by keyboard alone', async ({ page }) => {
   const compose = new Compose(page);

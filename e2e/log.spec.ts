@@ -1,6 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './kitchen';
 import { expectAccessible } from './axe';
 import { Compose } from './bench';
+
+test.use({ kitchenFor: 'log' });
 
 test('looks at a jar: the band narrows, is said why, switched off and remembered again', async ({ page }) => {
   test.setTimeout(90_000);

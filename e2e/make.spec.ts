@@ -1,9 +1,11 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './kitchen';
 import type { TrialRecord } from '#contract';
 import { expectAccessible } from './axe';
 import { Compose } from './bench';
 import { Make } from './counter';
 import { startDemo } from './demoServer';
+
+test.use({ kitchenFor: 'make' });
 
 const LINES = ['60 g red wine vinegar', '3 g salt', '20 g honey', '180 g olive oil'];
 

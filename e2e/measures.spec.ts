@@ -1,6 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './kitchen';
 import { expectAccessible } from './axe';
 import { Compose } from './bench';
+
+test.use({ kitchenFor: 'measures' });
 
 test('weighs a pinch three times; a new formula uses it, an old one keeps what it meant', async ({
   page,

@@ -1,7 +1,9 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './kitchen';
 import { expectAccessible } from './axe';
 import { Compose } from './bench';
 import { startDemo } from './demoServer';
+
+test.use({ kitchenFor: 'nothingLost' });
 
 const LINES = ['30 ml cider vinegar', '1 tsp honey', '90 ml rapeseed oil'];
 

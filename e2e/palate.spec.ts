@@ -1,6 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './kitchen';
 import { expectAccessible } from './axe';
 import { Compose } from './bench';
+
+test.use({ kitchenFor: 'palate' });
 
 test('reads the rail of a dressing that is too sharp, and why', async ({ page }) => {
   const compose = new Compose(page);

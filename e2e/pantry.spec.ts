@@ -1,6 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './kitchen';
 import { expectAccessible } from './axe';
 import { Compose } from './bench';
+
+test.use({ kitchenFor: 'pantry' });
 
 test('searches and sorts, and opens an ingredient with its source', async ({ page }) => {
   await page.goto('/pantry');

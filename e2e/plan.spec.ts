@@ -1,7 +1,9 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './kitchen';
 import ICAL from 'ical.js';
 import { expectAccessible } from './axe';
+
+test.use({ kitchenFor: 'plan' });
 
 test.setTimeout(90_000);
 

@@ -1,5 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './kitchen';
 import { expectAccessible } from './axe';
+
+test.use({ kitchenFor: 'serve' });
 
 test('how much dressing a dish takes, when, and what thins it; the kitchen’s own figure draws it', async ({
   page,

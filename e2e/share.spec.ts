@@ -1,7 +1,9 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './kitchen';
 import { expectAccessible } from './axe';
 import { startDemo } from './demoServer';
+
+test.use({ kitchenFor: 'share' });
 
 const RECIPE = `Fell-side dressing
 Serves 6

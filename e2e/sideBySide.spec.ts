@@ -1,5 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './kitchen';
 import { expectAccessible } from './axe';
+
+test.use({ kitchenFor: 'sideBySide' });
 
 test('a triangle of six tasters: blind codes, allergens first, the verdict once all have answered', async ({
   page,

@@ -1,7 +1,9 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './kitchen';
 import { expectAccessible } from './axe';
 import { Compose } from './bench';
 import { Make } from './counter';
+
+test.use({ kitchenFor: 'taste' });
 
 test('tastes a jar, mends it twice, says it is right, and brings the mends into Compose', async ({
   page,

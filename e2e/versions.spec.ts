@@ -1,6 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './kitchen';
 import { expectAccessible } from './axe';
 import { Compose } from './bench';
+
+test.use({ kitchenFor: 'versions' });
 
 test('freezes, tells what changed, brings an old one back as a branch', async ({ page }) => {
   const compose = new Compose(page);

@@ -2,7 +2,7 @@
  * Everything: types, lint, directions, unit, API and browser tests. Ends with "N passed, N failed"
  * alone on a line; exits non-zero on any failure and when no test ran.
  */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { checkNode, ensureBuilt, ensureInstalled, fail, root } from './setup.mjs';
@@ -19,19 +19,15 @@ let failed = 0;
 
 function step(name, args, results) {
   console.log(`\n== ${name}`);
-  const file = results && join(cache, results);
-  if (file) rmSync(file, { force: true });
+  const from = Date.now();
+  const file = join(cache, results);
+  rmSync(file, { force: true });
   const { status } = spawnSync(process.execPath, args, {
     cwd: root,
     stdio: 'inherit',
     env: { ...process.env, ...(results === 'browser.json' ? { PLAYWRIGHT_JSON_OUTPUT_FILE: file } : {}) },
   });
-  if (!file) {
-    // A check without single tests counts as one.
-    if (status === 0) passed += 1;
-    else failed += 1;
-    return;
-  }
+  console.log(`${name} took ${since(from)}`);
   const counted = existsSync(file) ? count(JSON.parse(readFileSync(file, 'utf8'))) : { passed: 0, failed: 0 };
   passed += counted.passed;
   failed += counted.failed;
@@ -51,13 +47,37 @@ function count(report) {
 }
 
 const bin = (path) => join('node_modules', path);
-step('types', [bin('typescript/bin/tsc'), '-b']);
-step('lint', [bin('eslint/bin/eslint.js'), '.', '--max-warnings=0']);
-step('directions', [
-  bin('dependency-cruiser/bin/dependency-cruise.mjs'),
-  'src',
-  '--config',
-  '.dependency-cruiser.js',
+const began = Date.now();
+const since = (from) => `${Math.round((Date.now() - from) / 1000)} s`;
+
+/** Checks without single tests, side by side: each counts as one. */
+async function checks(list) {
+  const results = await Promise.all(
+    list.map(
+      ([name, args]) =>
+        new Promise((done) => {
+          const from = Date.now();
+          let words = '';
+          const child = spawn(process.execPath, args, { cwd: root });
+          for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (words += chunk));
+          child.once('close', (status) => done({ name, status, words, took: since(from) }));
+        }),
+    ),
+  );
+  for (const { name, status, words, took } of results) {
+    console.log(`\n== ${name} (${took})\n${words.trim()}`);
+    if (status === 0) passed += 1;
+    else failed += 1;
+  }
+}
+
+await checks([
+  ['types', [bin('typescript/bin/tsc'), '-b']],
+  ['lint', [bin('eslint/bin/eslint.js'), '.', '--max-warnings=0']],
+  [
+    'directions',
+    [bin('dependency-cruiser/bin/dependency-cruise.mjs'), 'src', '--config', '.dependency-cruiser.js'],
+  ],
 ]);
 step(
   'unit and API',
@@ -67,14 +87,27 @@ step(
     '--reporter=default',
     '--reporter=json',
     `--outputFile.json=${join(cache, 'vitest.json')}`,
+    '--coverage',
   ],
   'vitest.json',
 );
 ensureBuilt();
 step('browser', [bin('@playwright/test/cli.js'), 'test', '--reporter=list,json'], 'browser.json');
 
+checkCoverage();
+console.log(`\nThe whole took ${since(began)}.`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed > 0 || passed === 0 ? 1 : 0);
+
+/** Lines of core, contract, words and server that a test runs through; never below what it was on the first day. */
+function checkCoverage() {
+  const { floorPercent } = JSON.parse(readFileSync(join(root, 'scripts/coverage.json'), 'utf8'));
+  const file = join(cache, 'coverage/coverage-summary.json');
+  const percent = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')).total.lines.pct : 0;
+  console.log(`\nLines covered: ${percent} % (at least ${floorPercent} %)`);
+  if (percent >= floorPercent) passed += 1;
+  else failed += 1;
+}
 
 /** The client alone makes the folder, too. */
 function hasPostgresServer() {

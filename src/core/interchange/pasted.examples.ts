@@ -228,6 +228,10 @@ export const EXAMPLES: readonly PastedExample[] = [
     ['black_pepper', 0],
     ['salt_table', 5],
   ]),
+  of('a title that is the name of a thing', 'Honey\n60 ml olive oil\n20 ml lemon juice', 'Honey', [
+    ['olive_ev', 54.8],
+    ['lemon_juice', 20.6],
+  ]),
   of('shouting', 'HOUSE DRESSING\n60 ML OLIVE OIL\n20 ML LEMON JUICE', 'HOUSE DRESSING', [
     ['olive_ev', 54.8],
     ['lemon_juice', 20.6],

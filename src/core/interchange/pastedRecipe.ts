@@ -79,7 +79,7 @@ export function readPasted(text: string, context: ReadingContext): PastedRecipe 
     const item = source.replace(BULLET, '').trim();
     const isStep = NUMBERED.test(item) && !BULLET.test(source);
     if (where !== 'method' && where !== 'notes' && !isStep && !FACT.test(item)) {
-      const found = ingredientLine(item, source, at, where === 'ingredients', context);
+      const found = ingredientLine(item, source, at, where === 'ingredients', lines.length > 0, context);
       if (found) {
         lines.push(found);
         return;
@@ -116,6 +116,8 @@ function ingredientLine(
   source: string,
   at: number,
   inList: boolean,
+  /** Lines of a list stand before it. */
+  begun: boolean,
   context: ReadingContext,
 ): PastedLine | null {
   const candidate = turned(item);
@@ -124,6 +126,8 @@ function ingredientLine(
   const { reading } = line;
   if (reading.status === 'read') {
     if (!inList && VERB.test(item) && !HAS_AMOUNT.test(item)) return null;
+    // A name alone is a title or a heading, unless the list has begun.
+    if (!inList && !begun && reading.doubts.some(({ code }) => code === 'no-amount-said')) return null;
     const sure = reading.doubts.length === 0;
     return { source, at, line, confidence: sure ? 'sure' : 'check', near: [] };
   }

@@ -1,10 +1,11 @@
 /** Kills a writing kitchen at random points and counts what was acknowledged and is not there afterwards. */
 import { spawn } from 'node:child_process';
-import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { SeededRandom } from '#core/numeric';
 import type { FormulaRecord, TrialRecord } from '#contract';
 import { build } from 'esbuild';
+import { inject } from 'vitest';
 import { Client, dropFolder, migrationsFolder, openKitchen, tempFolder } from './kitchen';
 
 const ROOT = join(import.meta.dirname, '../../..');
@@ -22,6 +23,7 @@ export async function killRounds(rounds: number, seed: number): Promise<KillRepo
   const seeded = new SeededRandom(seed);
   const random = (): number => seeded.next();
   const writer = await bundledWriter(seed);
+  cpSync(inject('databaseTemplate'), join(folder, 'kitchen', 'db'), { recursive: true });
   try {
     for (let round = 0; round < rounds; round++) {
       const args = [writer, join(folder, 'kitchen'), ledger, String(round), migrationsFolder];

@@ -1,8 +1,9 @@
 /** A real kitchen for tests: HTTP on a free port, a database of its own, in a folder or on a server. */
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { basename, join } from 'node:path';
 import pg from 'pg';
+import { inject } from 'vitest';
 import type { ErrorBody } from '#contract';
 import type { Addition, AdditionId, Formula, FormulaId, VesselId } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
@@ -46,10 +47,21 @@ export async function openTables(dataFolder: string, migrations = migrationsFold
   );
 }
 
+/** On the embedded database a new folder begins as a copy of the run's template: seconds less. */
+function fromTemplate(
+  dataFolder: string,
+  { demo = false, migrationsFolder: own }: Partial<StartOptions>,
+): void {
+  const place = join(dataFolder, 'db');
+  if (onServer || demo || own !== undefined || existsSync(place)) return;
+  cpSync(inject('databaseTemplate'), place, { recursive: true });
+}
+
 export async function openKitchen(
   dataFolder: string,
   options: Partial<StartOptions> = {},
 ): Promise<RunningKitchen> {
+  fromTemplate(dataFolder, options);
   return startKitchen({
     dataFolder,
     ...(await databaseOf(dataFolder)),

@@ -15,19 +15,21 @@ export function CautionLines({ of, serving = false, more = true }: CautionLinesP
   return (
     <>
       {said.grave !== null && (
-        <p className="font-semibold text-acid-ink" data-testid="grave">
+        <p className="font-semibold [overflow-wrap:anywhere] text-acid-ink" data-testid="grave">
           {said.grave}
         </p>
       )}
       {said.lines.map((line) => (
-        <p key={line}>{line}</p>
+        <p key={line} className="[overflow-wrap:anywhere]">
+          {line}
+        </p>
       ))}
       {more && said.more.length > 0 && (
         <details>
           <summary className="min-h-8 cursor-pointer py-1 font-semibold underline underline-offset-2">
             {said.more.length} more, with reasons
           </summary>
-          <ul className="grid gap-1">
+          <ul className="grid gap-1 [overflow-wrap:anywhere]">
             {said.more.map((caution) => {
               const { what, why } = sayCaution(caution);
               return (

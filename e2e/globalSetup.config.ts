@@ -1,0 +1,4 @@
+/** Playwright asks for a default export. */
+import { prepareDemo } from './prepareDemo';
+
+export default prepareDemo;

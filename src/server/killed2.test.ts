@@ -1,3 +1,0 @@
-import { testKills } from './testing/killTest';
-
-testKills(100);
