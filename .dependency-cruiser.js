@@ -53,13 +53,25 @@ export default {
       name: 'contract-knows-core-only',
       severity: 'error',
       from: { path: '^src/contract/' },
-      to: { path: '^src/(words|server|web|cli)/' },
+      to: { path: '^src/(kitchen|words|server|web|cli)/' },
     },
     {
       name: 'words-know-findings-only',
       severity: 'error',
       from: { path: '^src/words/' },
+      to: { path: '^src/(kitchen|server|web|cli)/' },
+    },
+    {
+      name: 'kitchen-stands-on-core-contract-and-words',
+      severity: 'error',
+      from: { path: '^src/kitchen/' },
       to: { path: '^src/(server|web|cli)/' },
+    },
+    {
+      name: 'kitchen-rooms-by-their-doors',
+      severity: 'error',
+      from: { path: '^src/kitchen/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/kitchen/', pathNot: '^src/kitchen/($1/|[^/]+/index\\.ts$)' },
     },
     {
       name: 'cli-knows-core-and-contract',
@@ -101,7 +113,7 @@ export default {
     {
       name: 'node-not-in-web',
       severity: 'error',
-      from: { path: '^src/(web|core|contract|words)/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/(web|core|contract|words|kitchen)/', pathNot: '\\.test\\.ts$' },
       to: { dependencyTypes: ['core'] },
     },
   ],

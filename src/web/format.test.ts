@@ -1,6 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { formatAmount, formatMoney, formatPercent, formatRatio, formatSpan, inSentence } from './format';
+import {
+  formatAmount,
+  formatMoney,
+  formatPercent,
+  formatRatio,
+  formatSpan,
+  inSentence,
+} from '#words/numbers';
 import { readDecimal } from './readDecimal';
 
 const point = { decimalSign: 'point', currency: '€' } as const;

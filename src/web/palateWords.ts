@@ -10,7 +10,7 @@ import {
 } from '#core/palate';
 import type { KitchenComponent } from '#core/ingredient';
 import type { DecimalSign } from '#core/quantity';
-import { inSentence } from './format';
+import { inSentence } from '#words/numbers';
 
 export const MARKS: Record<PalateKey, KitchenComponent> = {
   acid: 'acid',

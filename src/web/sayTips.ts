@@ -1,7 +1,7 @@
 /** Making and rescue steps as sentences: what to do, with the number. */
 import { sayDuration, sayPour, TOOL_VALUES, type MakingTip, type RescueStep } from '#core/emulsion';
 import type { Ingredient, IngredientId } from '#core/ingredient';
-import { inSentence } from './format';
+import { inSentence } from '#words/numbers';
 
 const names = (ingredients: readonly Ingredient[]): string => {
   const list = ingredients.map(({ name }) => inSentence(name.split(',')[0]!));

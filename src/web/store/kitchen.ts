@@ -1,27 +1,10 @@
 /** The kitchen as every screen needs it: settings, vessels, catalogue; defaults until the server has answered. */
 import { useMemo } from 'react';
-import {
-  DEFAULT_SETTINGS,
-  EMPTY_PANTRY_ENTRY,
-  type OwnIngredient,
-  type PantryEntry,
-  type Settings,
-} from '#contract';
-import type { Formula, ReadingContext } from '#core/formula';
-import {
-  catalogueOf,
-  ownIngredientFromRow,
-  REFERENCE_CATALOGUE,
-  REFERENCE_INGREDIENTS,
-  withBottle,
-  type OwnMeasures,
-  type Catalogue,
-  type IngredientId,
-} from '#core/ingredient';
-import type { PackPrice } from '#core/composition';
-import { useOwnMeasures } from './ownMeasures';
+import { DEFAULT_SETTINGS } from '#contract';
 import { withMade } from '#core/reckoning';
-import { DEFAULT_VESSEL_ID, STARTING_VESSELS, type Vessel } from '#core/vessel';
+import { STARTING_VESSELS } from '#core/vessel';
+import { catalogueWith, contextFor, type Kitchen, type Pantry } from '#kitchen/reading';
+import { useOwnMeasures } from './ownMeasures';
 import {
   useMadeQuery,
   useOwnIngredientsQuery,
@@ -30,16 +13,6 @@ import {
   useVesselsQuery,
 } from '../api/kitchenApi';
 
-export interface Kitchen {
-  readonly settings: Settings;
-  readonly vessels: readonly Vessel[];
-  /** With the values of the bottles in use, and versions that may go into other formulas. */
-  readonly catalogue: Catalogue;
-  readonly pantry: Pantry;
-  readonly own: OwnMeasures;
-}
-
-export type Pantry = Readonly<Record<string, PantryEntry>>;
 const EMPTY_PANTRY: Pantry = {};
 
 export function useKitchen(): Kitchen {
@@ -61,46 +34,4 @@ export function useKitchen(): Kitchen {
     () => ({ settings, vessels, catalogue, pantry, own: measures }),
     [settings, vessels, catalogue, pantry, measures],
   );
-}
-
-function catalogueWith(own: readonly OwnIngredient[] | undefined, pantry: Pantry): Catalogue {
-  const known = own?.length
-    ? catalogueOf([...REFERENCE_INGREDIENTS, ...own.map(ownIngredientFromRow)])
-    : REFERENCE_CATALOGUE;
-  const bottled = Object.entries(pantry).flatMap(([id, { bottle }]) => {
-    const ingredient = known.get(id as IngredientId);
-    const differs = bottle.acidityGPer100Ml !== null || bottle.ph !== null;
-    return ingredient && differs ? [withBottle(ingredient, bottle)] : [];
-  });
-  return bottled.length ? catalogueOf([...known.values(), ...bottled]) : known;
-}
-
-export const entryOf = (pantry: Pantry, id: string): PantryEntry => pantry[id] ?? EMPTY_PANTRY_ENTRY;
-
-export function packPriceOf(pantry: Pantry): (id: IngredientId) => PackPrice | null {
-  return (id) => {
-    const { price, packMassG } = entryOf(pantry, id);
-    return price !== null && packMassG !== null ? { price, packMassG } : null;
-  };
-}
-
-export function vesselOf(formula: Formula, vessels: readonly Vessel[]): Vessel {
-  const fallback = vessels.find(({ id }) => id === DEFAULT_VESSEL_ID) ?? STARTING_VESSELS[0]!;
-  return vessels.find(({ id }) => id === formula.vesselId) ?? fallback;
-}
-
-export function contextFor(
-  formula: Formula,
-  kitchen: Pick<Kitchen, 'catalogue' | 'settings' | 'own'>,
-): ReadingContext {
-  return {
-    catalogue: kitchen.catalogue,
-    decimalSign: kitchen.settings.decimalSign,
-    measuring: {
-      spoons: formula.spoons,
-      partVolumeMl: formula.partVolumeMl,
-      smallMeasures: kitchen.settings.smallMeasures,
-      own: kitchen.own,
-    },
-  };
 }

@@ -4,7 +4,7 @@ import type { Catalogue } from '#core/ingredient';
 import type { Palate } from '#core/palate';
 import { judgePortions, type JudgedPortion } from '#core/reckoning';
 import { isKind, standingEvents, trialPortions } from '#core/trial';
-import { formatMoment } from '../format';
+import { formatMoment } from '#words/numbers';
 
 export const portionsNow = ({ lines, events }: TrialRecord, catalogue: Catalogue): readonly JudgedPortion[] =>
   trialPortions(lines, events, catalogue);

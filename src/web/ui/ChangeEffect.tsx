@@ -4,7 +4,7 @@ import type { Keeping } from '#core/safety';
 import { sayCaution, sayKeeping } from '#words/safety';
 import type { Settings } from '#contract';
 import { EffectTracks } from '../drawing/EffectTracks';
-import { formatAmount } from '../format';
+import { formatAmount } from '#words/numbers';
 
 interface ChangeEffectProps {
   readonly before: Palate;

@@ -2,9 +2,9 @@ import type { FormulaId } from '#core/formula';
 import type { JudgedPortion } from '#core/reckoning';
 import { allergenNames, sayPh } from '#words/safety';
 import { measuredPh } from '#core/trial';
-import { useJarJudged } from '../store/jarJudged';
+import { useJarJudged } from '../store/useJarJudged';
 import type { Jar } from '../store/jars';
-import type { Kitchen } from '../store/kitchen';
+import type { Kitchen } from '#kitchen/reading';
 import { CautionLines } from './CautionLines';
 
 interface JarCautionsProps {

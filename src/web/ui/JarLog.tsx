@@ -12,7 +12,7 @@ import {
   type TrialEvent,
 } from '#core/trial';
 import { useCooksQuery } from '../api/kitchenApi';
-import { formatAmount, formatMoment, formatNumber, inSentence } from '../format';
+import { formatAmount, formatMoment, formatNumber, inSentence } from '#words/numbers';
 import { makingOf, type Jar } from '../store/jars';
 
 const PLAN_WORDS = {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Instrument, Settings } from '#contract';
 import { isKind, measuredPh, standingEvents, type Reading, type TrialEvent } from '#core/trial';
-import { formatMoment, formatNumber } from '../format';
+import { formatMoment, formatNumber } from '#words/numbers';
 import { readDecimal } from '../readDecimal';
 import { useCounter } from '../store/instruments';
 import type { Jar } from '../store/jars';

@@ -14,9 +14,9 @@ import {
 import type { Formula, ReadingContext, Tool } from '#core/formula';
 import type { Ingredient, IngredientId } from '#core/ingredient';
 import type { JudgedPortion } from '#core/reckoning';
-import { inSentence } from '../format';
-import { freshAmountText } from '../store/balanceEdits';
-import type { Kitchen } from '../store/kitchen';
+import { inSentence } from '#words/numbers';
+import { freshAmountText } from '#kitchen/edits';
+import type { Kitchen } from '#kitchen/reading';
 import { Button } from './Button';
 import { Choice } from './Choice';
 import { sayStep } from '../sayTips';

@@ -1,4 +1,4 @@
-import type { NumberStyle } from '../format';
+import type { NumberStyle } from '#words/numbers';
 import { Button } from './Button';
 import type { Scale } from '../store/scale';
 

@@ -3,7 +3,7 @@ import type { BatchEventRecord, BatchRecord } from '#contract';
 import { standingBatchEvents, TEMPERATURE_WORDS } from '#core/batch';
 import type { Catalogue } from '#core/ingredient';
 import { useCooksQuery } from '../../api/kitchenApi';
-import { formatMoment, formatNumber, inSentence, type NumberStyle } from '../../format';
+import { formatMoment, formatNumber, inSentence, type NumberStyle } from '#words/numbers';
 import { useKitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';

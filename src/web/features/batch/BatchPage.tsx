@@ -10,8 +10,8 @@ import {
   useStandingsQuery,
   useVersionsQuery,
 } from '../../api/kitchenApi';
-import { formatVolume } from '../../format';
-import { usualVersion } from '../../store/batchPlanning';
+import { formatVolume } from '#words/numbers';
+import { usualVersion } from '#kitchen/batch';
 import { byNow } from '../../store/device';
 import { useKitchen } from '../../store/kitchen';
 import { useAppDispatch } from '../../store/store';

@@ -4,9 +4,9 @@ import { daySchema, type VersionRecord } from '#contract';
 import { sayBatchProblem, type BatchPlan, type BatchRequest } from '#core/batch';
 import type { VersionState } from '#core/trial';
 import { sayError, useBeginBatchMutation } from '../../api/kitchenApi';
-import { formatMass, formatVolume } from '../../format';
-import { newBatchOf, type ReadVersion } from '../../store/batchPlanning';
-import { newId } from '../../store/device';
+import { formatMass, formatVolume } from '#words/numbers';
+import { newBatchOf, type ReadVersion } from '#kitchen/batch';
+import { byNow, newId } from '../../store/device';
 import { useKitchen } from '../../store/kitchen';
 import type { WorkingFormula } from '../../store/workingSlice';
 import { Button } from '../../ui/Button';
@@ -17,7 +17,7 @@ import { LoadsAside } from './LoadsAside';
 import { PlanFields } from './PlanFields';
 import { PlanTable } from './PlanTable';
 import { PullTable } from './PullTable';
-import { today } from '../../day';
+import { today } from '#kitchen/day';
 import { useBatchPlan } from './useBatchPlan';
 
 interface PlannerProps {
@@ -126,7 +126,7 @@ function TakeOn({ working, version, draft, read, state, plan, request }: TakeOnP
   const dayFits = daySchema.safeParse(day).success;
   const take = async (): Promise<void> => {
     const target = sayTarget(draft, settings.servingVolumeMl);
-    const about = { id: id.current, formulaId: working.id, version, state, day, target };
+    const about = { id: id.current, formulaId: working.id, version, state, day, target, by: byNow() };
     try {
       const batch = await begin(newBatchOf(about, plan, request, read, pantry)).unwrap();
       void navigate(`/formulas/${working.id}/batch/${batch.id}`);

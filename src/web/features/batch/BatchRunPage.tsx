@@ -2,7 +2,7 @@ import { Link, useParams } from 'react-router';
 import type { BatchRecord } from '#contract';
 import { STATE_WORDS } from '#core/batch';
 import { useBatchQuery } from '../../api/kitchenApi';
-import { formatVolume } from '../../format';
+import { formatVolume } from '#words/numbers';
 import { useKitchen } from '../../store/kitchen';
 import { NameTape } from '../../ui/FormulaPage';
 import { FormulaStages } from '../../ui/FormulaStages';

@@ -4,16 +4,16 @@ import { daySchema, type BatchRecord } from '#contract';
 import { latestOf, STATE_WORDS } from '#core/batch';
 import { TOOL_VALUES } from '#core/emulsion';
 import { useBatchesQuery } from '../../api/kitchenApi';
-import { formatMoney, formatVolume } from '../../format';
+import { formatMoney, formatVolume } from '#words/numbers';
 import { useKitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Loading, Trouble } from '../../ui/PageState';
 import { Orders } from './Orders';
-import { pullSheetOf, keepUntilOf } from './papers';
+import { pullSheetOf, keepUntilOf } from '#kitchen/paper';
 import { PullTable } from './PullTable';
 import { pullOfBatches } from './stock';
-import { sayDay, today } from '../../day';
+import { sayDay, today } from '#kitchen/day';
 import { usePaper } from '../../store/usePaper';
 
 /** The batches of a day beside each other, with one pull list for all of them. */

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { BatchRecord, TrialRecord } from '#contract';
 import { isKind, measuredPh, sayTasting, standingEvents, trialLines, type TrialLine } from '#core/trial';
-import { formatAmount, formatMass, formatMoment, formatNumber } from '../../format';
+import { formatAmount, formatMass, formatMoment, formatNumber } from '#words/numbers';
 import { withWaiting } from '../../store/jars';
 import { useKitchen } from '../../store/kitchen';
 import { record } from '../../store/outbox';

@@ -4,7 +4,7 @@ import { sayDuration, TOOL_VALUES } from '#core/emulsion';
 import type { Settings } from '#contract';
 import { Jar, type JarPart } from '../../drawing/Jar';
 import { liquidColour } from '../../drawing/colours';
-import { formatMass, formatNumber, formatVolume } from '../../format';
+import { formatMass, formatNumber, formatVolume } from '#words/numbers';
 
 const WARM_C = 40;
 const MOST_DRAWN = 6;

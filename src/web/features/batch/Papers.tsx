@@ -6,9 +6,9 @@ import { useKitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { labelOf, pullSheetOf, sheetOf } from './papers';
+import { labelOf, pullSheetOf, sheetOf } from '#kitchen/paper';
 import { pullOfBatches } from './stock';
-import { sayDay } from '../../day';
+import { sayDay } from '#kitchen/day';
 import { usePaper } from '../../store/usePaper';
 
 /** Sheet, labels and pull list as PDF: at the batch, or before it. */

@@ -12,11 +12,11 @@ import {
 import { TOOL_VALUES } from '#core/emulsion';
 import { TOOLS } from '#core/formula';
 import type { VersionState } from '#core/trial';
-import type { Kitchen } from '../../store/kitchen';
+import type { Kitchen } from '#kitchen/reading';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { TARGET_KINDS, TARGET_WORDS, type BatchDraft, type DraftProblems } from './draft';
-import { openVessels } from '../../store/batchPlanning';
+import { openVessels } from '#kitchen/batch';
 
 interface PlanFieldsProps {
   readonly draft: BatchDraft;

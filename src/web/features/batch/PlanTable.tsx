@@ -3,10 +3,10 @@ import { ENOUGH_LOSS, type BatchPlan, type BatchRequest, type LoadLine } from '#
 import { remixOf, sayHoldMove, sayRemix, type Hold } from '#core/emulsion';
 import type { Formula } from '#core/formula';
 import { MEASURE_WORDS } from '#core/palate';
-import { formatAmount, formatNumber, formatVolume, inSentence } from '../../format';
+import { formatAmount, formatNumber, formatVolume, inSentence } from '#words/numbers';
 import { showMeasure } from '../../palateWords';
-import { freshAmountText } from '../../store/balanceEdits';
-import { contextFor, type Kitchen } from '../../store/kitchen';
+import { freshAmountText } from '#kitchen/edits';
+import { contextFor, type Kitchen } from '#kitchen/reading';
 import { useHolds } from '../../workers/useHolds';
 
 interface PlanTableProps {

@@ -1,27 +1,7 @@
-import { sayCounted, type PullLine, type PullList } from '#core/batch';
+import type { PullList } from '#core/batch';
 import type { Settings } from '#contract';
-import { formatMass, formatMoney, formatVolume } from '../../format';
-
-/** As it is fetched: "13 (10 to 20) lemons", "5.8 l", "640 g". */
-export function sayNeeded(line: PullLine, settings: Settings): string {
-  const counted = sayCounted(line);
-  if (counted) return counted;
-  return line.unit.kind === 'litres'
-    ? formatVolume(line.neededMl, settings)
-    : formatMass(line.asBoughtG, settings);
-}
-
-export function sayShort(line: PullLine, settings: Settings): string {
-  if (line.shortG === null) return 'stock not known';
-  if (line.shortG <= 0) return '';
-  const counted = sayCounted({ unit: line.unit, count: line.shortCount });
-  const share = line.shortG / line.neededG;
-  const rest =
-    line.unit.kind === 'litres'
-      ? formatVolume(line.neededMl * share, settings)
-      : formatMass(line.asBoughtG * share, settings);
-  return `${counted ?? rest} short`;
-}
+import { sayNeeded, sayShort } from '#kitchen/paper';
+import { formatMoney } from '#words/numbers';
 
 interface PullTableProps {
   readonly list: PullList;

@@ -9,14 +9,14 @@ import type { Vessel } from '#core/vessel';
 import { sayError, useCombineBatchMutation } from '../../api/kitchenApi';
 import { Jar } from '../../drawing/Jar';
 import { liquidColour } from '../../drawing/colours';
-import { formatAmount, formatVolume, inSentence } from '../../format';
+import { formatAmount, formatVolume, inSentence } from '#words/numbers';
 import { byNow, newId } from '../../store/device';
 import { withWaiting } from '../../store/jars';
 import { useKitchen } from '../../store/kitchen';
 import { useAppSelector } from '../../store/store';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { openVessels } from '../../store/batchPlanning';
+import { openVessels } from '#kitchen/batch';
 import { useSay } from './useSay';
 
 const DEVIATION_WORDS = {

@@ -13,8 +13,8 @@ import { useCooksQuery } from '../../api/kitchenApi';
 import { useCookHere } from '../../store/useCook';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
-import { keepUntilOf } from './papers';
-import { sayDay } from '../../day';
+import { keepUntilOf } from '#kitchen/paper';
+import { sayDay } from '#kitchen/day';
 import { useSay } from './useSay';
 
 /** Verdict, use by, and who records it. A record that is signed is only ever added to. */

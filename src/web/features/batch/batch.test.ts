@@ -11,11 +11,11 @@ import { planBatch } from '#core/batch';
 import { emptyFormula, type AdditionId, type FormulaId } from '#core/formula';
 import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
 import { DEFAULT_VESSEL_ID, STARTING_VESSELS } from '#core/vessel';
-import { batchRequestOf, newBatchOf, readVersion, usualChoices } from '../../store/batchPlanning';
-import { addTyped } from '../../store/edits';
-import type { Kitchen } from '../../store/kitchen';
+import { batchRequestOf, newBatchOf, readVersion, usualChoices } from '#kitchen/batch';
+import { addTyped } from '#kitchen/edits';
+import type { Kitchen } from '#kitchen/reading';
 import { draftFrom, sayTarget, targetOf } from './draft';
-import { keepUntilOf, labelOf, madeOn, pullSheetOf, sheetOf } from './papers';
+import { keepUntilOf, labelOf, madeOn, pullSheetOf, sheetOf } from '#kitchen/paper';
 import { pullOfBatches } from './stock';
 
 const draft = (query: string) => draftFrom(new URLSearchParams(query));
@@ -128,7 +128,7 @@ function batchOf(volumeMl: number): BatchRecord {
   if (plan.status !== 'planned') throw new Error(plan.problem.code);
   const about = { id: 'b1', formulaId: 'house' as FormulaId, version, state: 'draft' as const };
   const batch = newBatchOf(
-    { ...about, day: '2026-12-01', target: '12 l' },
+    { ...about, day: '2026-12-01', target: '12 l', by: { cookId: null, deviceId: 'test' } },
     plan,
     request,
     read,

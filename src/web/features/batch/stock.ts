@@ -1,7 +1,7 @@
 import type { BatchRecord } from '#contract';
 import { pullListOf, type PullList } from '#core/batch';
-import { stockOf } from '../../store/batchPlanning';
-import type { Kitchen } from '../../store/kitchen';
+import { stockOf } from '#kitchen/batch';
+import type { Kitchen } from '#kitchen/reading';
 
 /** What everything these batches need comes to, with what is on hand now. */
 export function pullOfBatches(batches: readonly BatchRecord[], { catalogue, pantry }: Kitchen): PullList {

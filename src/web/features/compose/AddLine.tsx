@@ -2,7 +2,7 @@ import { useId, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEve
 import { readLine, type AdditionLine, type ReadingContext } from '#core/formula';
 import { searchIngredients, type Ingredient } from '#core/ingredient';
 import { parseAmount, sayDoubt, sayProblem } from '#core/quantity';
-import { formatAmount } from '../../format';
+import { formatAmount } from '#words/numbers';
 
 interface AddLineProps {
   readonly context: ReadingContext;

@@ -8,7 +8,7 @@ import { isExact, nearestSpoons, nudgeAmount } from '#core/quantity';
 import type { ReckonedAddition } from '#core/reckoning';
 import type { Settings } from '#contract';
 import { ComponentMark } from '../../drawing/ComponentMark';
-import { formatAmount, formatPercent } from '../../format';
+import { formatAmount, formatPercent } from '#words/numbers';
 import { IconButton } from '../../ui/Button';
 import { AmountField } from './AmountField';
 import type { RowActions } from './rowActions';

@@ -4,9 +4,10 @@ import { costOf } from '#core/composition';
 import { findIngredient, isMadeWith } from '#core/ingredient';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { sayError, useFreezeMutation, useSaveSettingsMutation, useTrialsQuery } from '../../api/kitchenApi';
-import { formatAmount, formatRatio } from '../../format';
+import { formatAmount, formatRatio } from '#words/numbers';
 import { byNow, newId } from '../../store/device';
-import { contextFor, packPriceOf, useKitchen, vesselOf } from '../../store/kitchen';
+import { contextFor, packPriceOf, vesselOf } from '#kitchen/reading';
+import { useKitchen } from '../../store/kitchen';
 import { useAppDispatch } from '../../store/store';
 import { aimOf, useStyles } from '../../store/styles';
 import { lastTasted } from '../../store/trials';
@@ -35,7 +36,7 @@ import {
   removeAll,
   setRatio,
   stepAddition,
-} from '../../store/edits';
+} from '#kitchen/edits';
 import { FormulaHeader } from './FormulaHeader';
 import { JarPanel } from './JarPanel';
 import { PalateRail } from './PalateRail';

@@ -21,11 +21,11 @@ import { TOOLS, type AdditionId, type Formula, type ReadingContext, type Tool } 
 import type { Ingredient, IngredientId } from '#core/ingredient';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import type { Vessel } from '#core/vessel';
-import { inSentence } from '../../format';
-import { freshAmountText, takeDoses } from '../../store/balanceEdits';
+import { inSentence } from '#words/numbers';
+import { freshAmountText, takeDoses } from '#kitchen/edits';
 import { newId } from '../../store/device';
-import { holdAskedOf, mixedWith } from '../../store/holdOf';
-import type { Kitchen } from '../../store/kitchen';
+import { holdAskedOf, mixedWith } from '#kitchen/holds';
+import type { Kitchen } from '#kitchen/reading';
 import type { LearntReading } from '../../store/learnt';
 import { readDecimal } from '../../readDecimal';
 import { Button } from '../../ui/Button';

@@ -3,7 +3,7 @@ import { MEASURE_WORDS, palateContributions, type PalateKey, type Style } from '
 import type { Judgement } from '#core/reckoning';
 import type { Settings } from '#contract';
 import { Track } from '../../drawing/Track';
-import { formatAmount, formatNumber, formatPercent, formatRatio } from '../../format';
+import { formatAmount, formatNumber, formatPercent, formatRatio } from '#words/numbers';
 import { Panel } from '../../ui/Panel';
 import { HOW, MARKS, sentenceFor, showMeasure } from '../../palateWords';
 

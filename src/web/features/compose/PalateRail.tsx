@@ -5,7 +5,7 @@ import type { Settings } from '#contract';
 import { CautionLines } from '../../ui/CautionLines';
 import { ComponentMark } from '../../drawing/ComponentMark';
 import { Track } from '../../drawing/Track';
-import { formatPercent } from '../../format';
+import { formatPercent } from '#words/numbers';
 import { Button } from '../../ui/Button';
 import { MARKS, sentenceFor, showMeasure } from '../../palateWords';
 

@@ -4,7 +4,7 @@ import { RATIO_LIMITS, type Cost, type RatioSide } from '#core/composition';
 import type { Formula } from '#core/formula';
 import type { Reckoning } from '#core/reckoning';
 import type { Settings } from '#contract';
-import { formatAmount, formatMoney, formatRatio, formatSpan } from '../../format';
+import { formatAmount, formatMoney, formatRatio, formatSpan } from '#words/numbers';
 import { Button } from '../../ui/Button';
 
 interface RatioBarProps {

@@ -3,11 +3,11 @@ import type { Formula, ReadingContext } from '#core/formula';
 import { reckonFormula, type Reckoning } from '#core/reckoning';
 import { SHAKE_LINE_SHARE, type Vessel } from '#core/vessel';
 import type { Settings } from '#contract';
-import { formatAmount, formatRatio } from '../../format';
+import { formatAmount, formatRatio } from '#words/numbers';
 import { readDecimal } from '../../readDecimal';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
-import { fillFactor, scaleAll } from '../../store/edits';
+import { fillFactor, scaleAll } from '#kitchen/edits';
 
 interface ScalePanelProps {
   readonly formula: Formula;

@@ -19,7 +19,7 @@ import type { ShelfRecord } from '#contract';
 import { sayError, useDropStyleMutation, useFormulasQuery, useSaveStyleMutation } from '../../api/kitchenApi';
 import { readDecimal } from '../../readDecimal';
 import { newId } from '../../store/device';
-import { contextFor, vesselOf, type Kitchen } from '../../store/kitchen';
+import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import type { KitchenStyle } from '../../store/styles';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';

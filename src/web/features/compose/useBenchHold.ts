@@ -3,7 +3,7 @@ import { usualTemperatureC } from '#core/emulsion';
 import type { Formula, FormulaId } from '#core/formula';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import type { Vessel } from '#core/vessel';
-import { holdAskedOf, mixedWith } from '../../store/holdOf';
+import { holdAskedOf, mixedWith } from '#kitchen/holds';
 import { useLearntHold, type LearntReading } from '../../store/learnt';
 import { useHolds } from '../../workers/useHolds';
 

@@ -9,7 +9,7 @@ import { exactly } from '#core/quantity';
 import type { Settings } from '#contract';
 import { ComponentMark } from '../../drawing/ComponentMark';
 import { Track } from '../../drawing/Track';
-import { formatAmount, inSentence } from '../../format';
+import { formatAmount, inSentence } from '#words/numbers';
 import { MARKS, showMeasure } from '../../palateWords';
 
 interface AnswerColumnProps {

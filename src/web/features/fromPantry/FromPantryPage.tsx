@@ -11,9 +11,10 @@ import { emptyFormula, type Addition, type AdditionId, type FormulaId } from '#c
 import { MEASURE_WORDS } from '#core/palate';
 import { DEFAULT_VESSEL_ID, SHAKE_LINE_SHARE, type Vessel } from '#core/vessel';
 import { sayError, useCreateFormulaMutation } from '../../api/kitchenApi';
-import { freshAmountText } from '../../store/balanceEdits';
+import { freshAmountText } from '#kitchen/edits';
 import { newId } from '../../store/device';
-import { contextFor, useKitchen } from '../../store/kitchen';
+import { contextFor } from '#kitchen/reading';
+import { useKitchen } from '../../store/kitchen';
 import { useStyles } from '../../store/styles';
 import { useKept } from '../../store/useKept';
 import { readDecimal } from '../../readDecimal';

@@ -3,9 +3,9 @@ import { useState } from 'react';
 import type { ReadingContext } from '#core/formula';
 import { componentOf, type IngredientId } from '#core/ingredient';
 import { ComponentMark } from '../../drawing/ComponentMark';
-import { formatAmount } from '../../format';
+import { formatAmount } from '#words/numbers';
 import { newId } from '../../store/device';
-import type { Kitchen } from '../../store/kitchen';
+import type { Kitchen } from '#kitchen/reading';
 import { Button, IconButton } from '../../ui/Button';
 import { readHandLine, type HandLine } from './handLines';
 

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { LogEntry } from '#contract';
 import { useCooksQuery, useKitchenLogQuery } from '../../api/kitchenApi';
-import { formatMoment } from '../../format';
+import { formatMoment } from '#words/numbers';
 import { useKitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';

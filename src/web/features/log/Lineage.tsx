@@ -4,7 +4,7 @@ import { standingOf, versionState } from '#core/trial';
 import { useVersionsQuery } from '../../api/kitchenApi';
 import type { Jar } from '../../store/jars';
 import { useKitchen } from '../../store/kitchen';
-import { lineageOf } from '../../store/lineage';
+import { lineageOf } from '#kitchen/reading';
 import type { WorkingFormula } from '../../store/workingSlice';
 
 /** Which version grew from which, and how each has stood in the making. */

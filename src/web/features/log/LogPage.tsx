@@ -1,7 +1,7 @@
 import { Link, useSearchParams } from 'react-router';
 import { standingOf } from '#core/trial';
 import { useCooksQuery } from '../../api/kitchenApi';
-import { formatMoment } from '../../format';
+import { formatMoment } from '#words/numbers';
 import { isBeingMade, type Jar } from '../../store/jars';
 import { useKitchen } from '../../store/kitchen';
 import type { WorkingFormula } from '../../store/workingSlice';

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { sayHold, type Hold } from '#core/emulsion';
-import { makingHold } from '../../store/jarHold';
+import { makingHold } from '#kitchen/holds';
 import {
   minutesSinceShake,
   SIGHT_WORDS,
@@ -11,7 +11,8 @@ import {
 } from '#core/trial';
 import { readDecimal } from '../../readDecimal';
 import { makingOf, type Jar } from '../../store/jars';
-import { useKitchen, vesselOf } from '../../store/kitchen';
+import { vesselOf } from '#kitchen/reading';
+import { useKitchen } from '../../store/kitchen';
 import { record } from '../../store/outbox';
 import { portionsNow } from '../../store/trials';
 import type { WorkingFormula } from '../../store/workingSlice';

@@ -1,8 +1,8 @@
 import type { Catalogue } from '#core/ingredient';
 import type { MakingPlan, StepState, TrialEvent } from '#core/trial';
-import { formatAmount, formatMoment, type NumberStyle } from '../../format';
+import { formatAmount, formatMoment, type NumberStyle } from '#words/numbers';
 import { Button } from '../../ui/Button';
-import { stepName } from './stepWords';
+import { stepName } from '#kitchen/repair';
 
 /** Two screens recorded one step without knowing of each other: both are kept, a cook says which counts. */
 export function DisputePanel({

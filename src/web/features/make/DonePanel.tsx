@@ -1,5 +1,5 @@
 import type { StepState, TrialEvent } from '#core/trial';
-import { formatAmount, formatMoment, type NumberStyle } from '../../format';
+import { formatAmount, formatMoment, type NumberStyle } from '#words/numbers';
 import { Button } from '../../ui/Button';
 
 const SOURCE_WORDS = { simulated: 'simulated scale', typed: 'typed', device: 'scale' } as const;

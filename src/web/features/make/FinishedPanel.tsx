@@ -2,7 +2,7 @@ import type { JudgedPortion } from '#core/reckoning';
 import type { TrialEvent } from '#core/trial';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { formatAmount, formatMass, formatVolume } from '../../format';
+import { formatAmount, formatMass, formatVolume } from '#words/numbers';
 import type { Settings, TrialBatch } from '#contract';
 import { isBeingMade, type Jar } from '../../store/jars';
 import { Button } from '../../ui/Button';

@@ -6,8 +6,8 @@ import type { MakingPlan, StepState } from '#core/trial';
 import type { Vessel } from '#core/vessel';
 import { Jar, type JarPart } from '../../drawing/Jar';
 import { liquidColour } from '../../drawing/colours';
-import { formatAmount, type NumberStyle } from '../../format';
-import { ingredientIdOf, stepName } from './stepWords';
+import { formatAmount, type NumberStyle } from '#words/numbers';
+import { ingredientIdOf, stepName } from '#kitchen/repair';
 
 interface JarNowProps {
   readonly portions: readonly JudgedPortion[];

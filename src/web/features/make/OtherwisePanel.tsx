@@ -3,14 +3,15 @@ import { readLine, type ReadingContext } from '#core/formula';
 import { searchIngredients, type Catalogue, type Ingredient } from '#core/ingredient';
 import { sayProblem } from '#core/quantity';
 import type { MakingPlan, Reading, StepState, TrialEvent } from '#core/trial';
-import { formatAmount } from '../../format';
+import { formatAmount } from '#words/numbers';
 import { readDecimal } from '../../readDecimal';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Panel } from '../../ui/Panel';
-import { weighStep } from './repairWays';
-import { formOf, stepName } from './stepWords';
+import { weighStep } from '#kitchen/repair';
+import { formOf, stepName } from '#kitchen/repair';
 import type { Scale } from '../../store/scale';
+import { newId } from '../../store/device';
 
 interface OtherwisePanelProps {
   readonly state: StepState;
@@ -138,6 +139,7 @@ export function OtherwisePanel(props: OtherwisePanelProps) {
                 const added = weighStep(
                   { ingredientId: addable.ingredient.id, form: line.form, massG: massOf },
                   'add',
+                  newId,
                 );
                 close({
                   ...{ kind: 'planned', reason: 'by-hand', targets: [], note: further },
@@ -162,7 +164,7 @@ function takenBefore({ state, states, scale }: OtherwisePanelProps): readonly Tr
   void scale.tare();
   const restG = (plannedG ?? 0) - massG - poured;
   const after = states.slice(states.indexOf(state) + 1).find(({ status }) => status === 'open');
-  const rest = { ...weighStep({ ...step.line, massG: restG }, 'rest'), paced: step.paced };
+  const rest = { ...weighStep({ ...step.line, massG: restG }, 'rest', newId), paced: step.paced };
   const taken: TrialEvent = {
     kind: 'took',
     stepId: step.id,

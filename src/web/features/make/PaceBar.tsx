@@ -3,7 +3,7 @@ import { mixedVolumeMlPerG } from '#core/composition';
 import { paceNow, pourOn, startPouring, type PaceNow, type Pouring } from '#core/emulsion';
 import type { Ingredient } from '#core/ingredient';
 import { pouringRate, type MakingPlan } from '#core/trial';
-import { formatNumber, type NumberStyle } from '../../format';
+import { formatNumber, type NumberStyle } from '#words/numbers';
 import type { Counter } from '../../store/instruments';
 import { beep } from '../../ui/sound';
 

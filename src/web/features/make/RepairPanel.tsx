@@ -17,14 +17,14 @@ import {
   type StepState,
 } from '#core/trial';
 import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
-import { formatAmount, formatNumber, inSentence } from '../../format';
-import { freshAmountText } from '../../store/balanceEdits';
-import { entryOf, type Kitchen } from '../../store/kitchen';
+import { formatAmount, formatNumber, inSentence } from '#words/numbers';
+import { freshAmountText } from '#kitchen/edits';
+import { entryOf, type Kitchen } from '#kitchen/reading';
 import { aimOf, useStyles } from '../../store/styles';
 import { Button } from '../../ui/Button';
 import { Working } from '../../ui/Working';
 import { useSearch } from '../../workers/useSearch';
-import type { OpenDeviation } from './openDeviation';
+import type { OpenDeviation } from '#kitchen/repair';
 import {
   asDoses,
   asFilled,
@@ -33,8 +33,9 @@ import {
   weighStep,
   type Landing,
   type Targets,
-} from './repairWays';
-import { stepName } from './stepWords';
+} from '#kitchen/repair';
+import { stepName } from '#kitchen/repair';
+import { newId } from '../../store/device';
 
 interface RepairPanelProps {
   readonly off: OpenDeviation;
@@ -147,7 +148,10 @@ export function RepairPanel(props: RepairPanelProps) {
       title: `Add the rest, ${grams(-off.byG)}`,
       says: 'As planned after all.',
       landing: landingOf(deviation, deviation.planned, style),
-      targets: { targets: [], steps: [weighStep({ ...off.state.step.line, massG: -off.byG }, 'topup')] },
+      targets: {
+        targets: [],
+        steps: [weighStep({ ...off.state.step.line, massG: -off.byG }, 'topup', newId)],
+      },
       note: 'the rest',
     });
   }
@@ -157,7 +161,7 @@ export function RepairPanel(props: RepairPanelProps) {
         title: `Add ${sayDoses(doses, say)}`,
         says: `${ml(composition(withDoses(deviation.expected, doses)).mixedVolumeMl)} in all.`,
         landing: landingOf(deviation, withDoses(deviation.expected, doses), style),
-        targets: asDoses(doses, states),
+        targets: asDoses(doses, states, newId),
         note: 'additions',
       });
     }
@@ -171,7 +175,7 @@ export function RepairPanel(props: RepairPanelProps) {
       title: `Fill the ${vessel.name.toLowerCase()}: ${ml(mostMl)}`,
       says: 'As near to the plan as the vessel allows.',
       landing: landingOf(deviation, answer.portions, style),
-      targets: asFilled(answer, states),
+      targets: asFilled(answer, states, newId),
       note: 'fill the vessel',
     });
   }
@@ -183,7 +187,7 @@ export function RepairPanel(props: RepairPanelProps) {
       title: `Make ${ml(rescaled.volumeMl)} instead: everything × ${formatNumber(rescaled.factor, 2, settings)}`,
       says: more.length > 0 ? `First ${more.join(', ')}.` : 'The steps to come grow with it.',
       landing: landingOf(deviation, deviation.planned, style),
-      targets: asRescaled(rescaled),
+      targets: asRescaled(rescaled, newId),
       note: 'rescaled',
     });
   }

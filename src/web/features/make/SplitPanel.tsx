@@ -6,10 +6,10 @@ import type { PlanReason, Step } from '#core/trial';
 import type { Vessel } from '#core/vessel';
 import { newId } from '../../store/device';
 import { makingOf, type Jar } from '../../store/jars';
-import type { Kitchen } from '../../store/kitchen';
+import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { RescueSection } from '../../ui/RescueSection';
-import { weighStep } from './repairWays';
+import { weighStep } from '#kitchen/repair';
 
 interface SplitPanelProps {
   readonly jar: Jar;
@@ -82,7 +82,7 @@ export function SplitPanel({
 /** What is weighed for a rescue, and what is done, in its order. */
 function rescueSteps({ steps }: Rescue, said: readonly string[]): readonly Step[] {
   const weigh = (ingredientId: IngredientId, massG: number): Step =>
-    weighStep({ ingredientId, form: '', massG }, 'add');
+    weighStep({ ingredientId, form: '', massG }, 'add', newId);
   const water = 'water' as IngredientId;
   return steps.flatMap((step, index): Step[] => {
     const deed: Step = {

@@ -1,8 +1,8 @@
 import type { Catalogue } from '#core/ingredient';
 import type { MakingPlan, StepState } from '#core/trial';
-import { formatAmount, type NumberStyle } from '../../format';
+import { formatAmount, type NumberStyle } from '#words/numbers';
 import { sayClock } from '../../ui/Timers';
-import { stepName } from './stepWords';
+import { stepName } from '#kitchen/repair';
 
 interface StepListProps {
   readonly states: readonly StepState[];

@@ -1,7 +1,7 @@
 import type { Ingredient } from '#core/ingredient';
 import { inWindow, type Window } from '#core/trial';
 import { liquidColour } from '../../drawing/colours';
-import { formatNumber, type NumberStyle } from '../../format';
+import { formatNumber, type NumberStyle } from '#words/numbers';
 
 interface WeighBarProps {
   readonly netG: number | null;

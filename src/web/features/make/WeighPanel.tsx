@@ -11,18 +11,18 @@ import {
   type StepState,
   type TrialEvent,
 } from '#core/trial';
-import { formatAmount, formatNumber } from '../../format';
+import { formatAmount, formatNumber } from '#words/numbers';
 import { readDecimal } from '../../readDecimal';
-import { freshAmountText } from '../../store/balanceEdits';
+import { freshAmountText } from '#kitchen/edits';
 import type { Counter } from '../../store/instruments';
-import type { Kitchen } from '../../store/kitchen';
+import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { beep } from '../../ui/sound';
 import type { StepActions } from './Making';
 import { PaceBar } from './PaceBar';
 import { ScaleLine } from '../../ui/ScaleLine';
-import { formOf, ingredientIdOf, stepName } from './stepWords';
+import { formOf, ingredientIdOf, stepName } from '#kitchen/repair';
 import type { Scale } from '../../store/scale';
 import { WeighBar } from './WeighBar';
 

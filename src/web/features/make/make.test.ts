@@ -14,9 +14,12 @@ import {
   type Step,
   type TrialEvent,
 } from '#core/trial';
-import { deviationNote, openDeviation } from './openDeviation';
-import { asDoses, asFilled, landingOf } from './repairWays';
-import { stepName } from './stepWords';
+import { deviationNote, openDeviation } from '#kitchen/repair';
+import { asDoses, asFilled, landingOf } from '#kitchen/repair';
+import { stepName } from '#kitchen/repair';
+
+let ids = 0;
+const newId = (): string => `new-${(ids += 1)}`;
 
 const style = { decimalSign: 'point' } as const;
 const line = (id: string, massG: number, form = '') => ({ ingredientId: id as IngredientId, form, massG });
@@ -91,7 +94,7 @@ describe('a step that went otherwise', () => {
 describe('the ways back', () => {
   it('add to a step to come, or become a step of their own', () => {
     const { states } = after(took('v', 'vin_redwine6', 90));
-    const way = asDoses([dose('olive_ev', 40), dose('vin_redwine6', 5)], states);
+    const way = asDoses([dose('olive_ev', 40), dose('vin_redwine6', 5)], states, newId);
     expect(way.targets).toEqual([{ stepId: 'o', massG: 220 }]);
     expect(way.steps.map(({ line: { ingredientId, massG } }) => [ingredientId, massG])).toEqual([
       ['vin_redwine6', 5],
@@ -102,7 +105,7 @@ describe('the ways back', () => {
     const outcome = finish(formulate(fillRequest(deviation, plannedLines(states), REFERENCE_CATALOGUE, 380)));
     if (outcome.status !== 'answers') throw new Error(outcome.status);
     const answer = outcome.answers[0]!;
-    const way = asFilled(answer, states);
+    const way = asFilled(answer, states, newId);
     // Taken step by step it comes to the found amounts.
     const rest = way.targets.map(({ stepId, massG }): TrialEvent => {
       const step = STEPS.find(({ id }) => id === stepId)!;

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { MeasureRecord } from '#contract';
 import { weighed } from '#core/ingredient';
 import { sayError, useAddMeasureMutation, useCooksQuery, useMeasuresQuery } from '../../api/kitchenApi';
-import { formatAmount, formatMoment, inSentence } from '../../format';
+import { formatAmount, formatMoment, inSentence } from '#words/numbers';
 import { newId } from '../../store/device';
 import { useKitchen } from '../../store/kitchen';
 import { newestMeasures } from '../../store/ownMeasures';

@@ -3,7 +3,7 @@ import type { MeasureRecord } from '#contract';
 import { OWN_UNITS, searchIngredients, weighed, type IngredientId, type OwnUnit } from '#core/ingredient';
 import type { Source } from '#core/trial';
 import { sayError, useAddMeasureMutation } from '../../api/kitchenApi';
-import { formatAmount } from '../../format';
+import { formatAmount } from '#words/numbers';
 import { readDecimal } from '../../readDecimal';
 import { newId } from '../../store/device';
 import { useCounter } from '../../store/instruments';

@@ -3,9 +3,9 @@ import { pantryEntrySchema, type PantryEntry } from '#contract';
 import { measuringWith, takesLabelAcidity, toMass, type Ingredient } from '#core/ingredient';
 import { parseAmount, sayProblem } from '#core/quantity';
 import { sayError, useSavePantryMutation } from '../../api/kitchenApi';
-import { formatAmount } from '../../format';
+import { formatAmount } from '#words/numbers';
 import { readDecimal } from '../../readDecimal';
-import type { Kitchen } from '../../store/kitchen';
+import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 

@@ -8,9 +8,10 @@ import {
   usePantryQuery,
   useSaveIngredientMutation,
 } from '../../api/kitchenApi';
-import { formatNumber, formatPercent } from '../../format';
+import { formatNumber, formatPercent } from '#words/numbers';
 import { newId } from '../../store/device';
-import { entryOf, useKitchen, type Kitchen } from '../../store/kitchen';
+import { entryOf, type Kitchen } from '#kitchen/reading';
+import { useKitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
 import { Loading } from '../../ui/PageState';
 import { EntryForm } from './EntryForm';

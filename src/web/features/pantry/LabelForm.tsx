@@ -13,7 +13,7 @@ import {
 import { sayError, useSaveIngredientMutation } from '../../api/kitchenApi';
 import { readDecimal } from '../../readDecimal';
 import { newId } from '../../store/device';
-import type { Kitchen } from '../../store/kitchen';
+import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';

@@ -1,8 +1,8 @@
 import type { PlanContent } from '#contract';
 import { sayDuration } from '#core/emulsion';
 import type { WayOut } from '#core/service';
-import { sayTime } from './clock';
-import type { DayPlan } from './planDay';
+import { sayTime } from '#kitchen/day';
+import type { DayPlan } from '#kitchen/day';
 
 const SHOWN = 4;
 const some = (all: readonly string[], between: string): string =>

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { PlanContent, ShelfRecord } from '#contract';
-import { formatVolume } from '../../format';
-import type { Kitchen } from '../../store/kitchen';
+import { formatVolume } from '#words/numbers';
+import type { Kitchen } from '#kitchen/reading';
 import { litresFor, needsOf, useTakeOn } from './takeOn';
 import { TakeOnButton, TakenOn } from './TakenOn';
 import { nameIn } from './usePlan';

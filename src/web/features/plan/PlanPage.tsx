@@ -3,7 +3,7 @@ import { Link, useSearchParams } from 'react-router';
 import { daySchema, planContentSchema, type PlanContent } from '#contract';
 import { sayDuration } from '#core/emulsion';
 import { sayError, useFormulasQuery, usePlanQuery, useSavePlanMutation } from '../../api/kitchenApi';
-import { mondayOf, today } from '../../day';
+import { mondayOf, today } from '#kitchen/day';
 import { useKitchen } from '../../store/kitchen';
 import { Field } from '../../ui/Field';
 import { BehindNote } from './BehindNote';
@@ -17,7 +17,7 @@ import { JobForm } from './JobForm';
 import { ServiceForm } from './ServiceForm';
 import { TickList } from './TickList';
 import { Timeline } from './Timeline';
-import { sayTime } from './clock';
+import { sayTime } from '#kitchen/day';
 import { usePlan } from './usePlan';
 
 /** A day from its services backwards to the first thing to fetch. */

@@ -6,7 +6,7 @@ import { newId } from '../../store/device';
 import { Button, IconButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { readTime, sayTime } from './clock';
+import { readTime, sayTime } from '#kitchen/day';
 
 interface ServiceFormProps {
   readonly content: PlanContent;

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { Settings } from '#contract';
 import { STATE_WORDS } from '#core/batch';
-import { formatVolume } from '../../format';
+import { formatVolume } from '#words/numbers';
 import { Button } from '../../ui/Button';
 import { litresFor, type Covered, type TakingOn } from './takeOn';
 

@@ -2,8 +2,8 @@ import type { PlanContent } from '#contract';
 import { sayDuration } from '#core/emulsion';
 import type { DayTask, Placed } from '#core/service';
 import { Button } from '../../ui/Button';
-import { sayTime, secondsOfDay } from './clock';
-import type { DayPlan } from './planDay';
+import { sayTime, secondsOfDay } from '#kitchen/day';
+import type { DayPlan } from '#kitchen/day';
 
 interface TickListProps {
   readonly day: string;

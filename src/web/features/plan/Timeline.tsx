@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { DayPlan } from './planDay';
-import { sayTime } from './clock';
+import type { DayPlan } from '#kitchen/day';
+import { sayTime } from '#kitchen/day';
 
 interface TimelineProps {
   readonly placed: DayPlan['placed'];

@@ -3,7 +3,7 @@ import ical from 'ical-generator';
 import ICAL from 'ical.js';
 import type { PlanContent, PlanService } from '#contract';
 import { newId } from '../../store/device';
-import { momentOf } from './clock';
+import { momentOf } from '#kitchen/day';
 
 const SERVICE_MINUTES = 120;
 

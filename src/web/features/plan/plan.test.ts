@@ -5,8 +5,8 @@ import { EMPTY_PLAN, type BatchRecord, type PlanContent, type PlanDish, type Pla
 import type { FormulaId } from '#core/formula';
 import { dressingFor } from '#core/service';
 import { calendarOf, servicesFrom } from './calendar';
-import { momentOf, readTime, sayTime, secondsOfDay } from './clock';
-import { hoursOf, planDay, type Asked } from './planDay';
+import { momentOf, readTime, sayTime, secondsOfDay } from '#kitchen/day';
+import { hoursOf, planDay, type Asked } from '#kitchen/day';
 import { coveredBy, litresFor, needsOf } from './takeOn';
 
 const DAY = '2031-05-12';

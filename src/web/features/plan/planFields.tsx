@@ -1,7 +1,7 @@
 /** Numbers and times that are taken as soon as they can be read; what cannot stays as typed. */
 import { useState } from 'react';
 import { Field } from '../../ui/Field';
-import { readTime, sayTime } from './clock';
+import { readTime, sayTime } from '#kitchen/day';
 
 export function NumberOf({
   label,

@@ -6,17 +6,10 @@ import { sayBatchProblem } from '#core/batch';
 import type { FormulaId } from '#core/formula';
 import { dressingFor } from '#core/service';
 import { kitchenApi, sayError, useBatchesQuery, useStandingsQuery } from '../../api/kitchenApi';
-import { formatMass, formatVolume } from '../../format';
-import {
-  batchRequestOf,
-  newBatchOf,
-  readVersion,
-  stockOf,
-  usualChoices,
-  usualVersion,
-} from '../../store/batchPlanning';
-import { newId } from '../../store/device';
-import type { Kitchen } from '../../store/kitchen';
+import { formatMass, formatVolume } from '#words/numbers';
+import { batchRequestOf, newBatchOf, readVersion, stockOf, usualChoices, usualVersion } from '#kitchen/batch';
+import { byNow, newId } from '../../store/device';
+import type { Kitchen } from '#kitchen/reading';
 import { useAppDispatch } from '../../store/store';
 import { aimOf, useStyles } from '../../store/styles';
 import { searcher } from '../../workers/searcher';
@@ -126,7 +119,7 @@ export function useTakeOn(
         unit === 'ml' ? formatVolume(amount, kitchen.settings) : formatMass(amount, kitchen.settings),
       );
     const state = standings?.[formulaId]?.[number]?.state ?? 'draft';
-    const about = { id: newId(), formulaId, version, state, day, target: `${litres} l` };
+    const about = { id: newId(), formulaId, version, state, day, target: `${litres} l`, by: byNow() };
     await dispatch(
       kitchenApi.endpoints.beginBatch.initiate(newBatchOf(about, answer, request, read, kitchen.pantry)),
     ).unwrap();

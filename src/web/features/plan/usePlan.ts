@@ -1,8 +1,8 @@
 /** The plan of a day as React sees it: worked out again when something changes, and by the minute. */
 import { useMemo } from 'react';
 import type { PlanContent, ShelfRecord } from '#contract';
-import type { Kitchen } from '../../store/kitchen';
-import { askedBy, planDay, type Asked, type DayPlan } from './planDay';
+import type { Kitchen } from '#kitchen/reading';
+import { askedBy, planDay, type Asked, type DayPlan } from '#kitchen/day';
 
 /** What the dressings of these services ask. */
 export function useAsked(

@@ -25,9 +25,9 @@ import {
 } from '#core/service';
 import { tipsFor } from '#core/trial';
 import { sayError, useStartTimerMutation } from '../../api/kitchenApi';
-import { formatAmount } from '../../format';
+import { formatAmount } from '#words/numbers';
 import { newId } from '../../store/device';
-import { vesselOf, type Kitchen } from '../../store/kitchen';
+import { vesselOf, type Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { useHolds } from '../../workers/useHolds';

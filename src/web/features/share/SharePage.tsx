@@ -3,17 +3,18 @@ import { Link, useParams } from 'react-router';
 import type { FormulaId } from '#core/formula';
 import { toCsv, toJsonLd, toMarkdown, toPlainText, type RecipeText } from '#core/interchange';
 import { reckonFormula } from '#core/reckoning';
-import { formatVolume } from '../../format';
-import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
+import { formatVolume } from '#words/numbers';
+import { contextFor, vesselOf } from '#kitchen/reading';
+import { useKitchen } from '../../store/kitchen';
 import { useWorking } from '../../store/useWorking';
 import type { WorkingFormula } from '../../store/workingSlice';
 import { Button } from '../../ui/Button';
 import { FormulaPending, NameTape } from '../../ui/FormulaPage';
 import { FormulaStages } from '../../ui/FormulaStages';
 import { usePaper } from '../../store/usePaper';
-import { formulaSheet } from './formulaSheet';
+import { formulaSheet } from '#kitchen/paper';
 import { saveText } from '../../ui/saveFile';
-import { additionRows, ADDITION_HEADER } from './tables';
+import { additionRows, ADDITION_HEADER } from '#kitchen/tables';
 
 /** A formula out of the kitchen, in forms that others can read. */
 export function SharePage() {

@@ -9,8 +9,8 @@ import {
 } from '../../api/kitchenApi';
 import { useKitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
-import { changedEntries, type TableReading } from './readTables';
-import { sayReport } from './sayReport';
+import { changedEntries, type TableReading } from '#kitchen/tables';
+import { sayReport } from '#kitchen/tables';
 
 const SHOWN = 8;
 

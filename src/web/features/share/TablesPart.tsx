@@ -4,7 +4,8 @@ import type { KitchenDocument, KitchenRecords } from '#contract';
 import { reckonFormula } from '#core/reckoning';
 import { toCsv } from '#core/interchange';
 import { useCooksQuery, useOwnIngredientsQuery } from '../../api/kitchenApi';
-import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
+import { contextFor, vesselOf } from '#kitchen/reading';
+import { useKitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
 import { saveText } from '../../ui/saveFile';
 import {
@@ -16,7 +17,7 @@ import {
   ingredientRows,
   LOG_HEADER,
   logRows,
-} from './tables';
+} from '#kitchen/tables';
 
 /** The kitchen as tables for a spreadsheet. */
 export function TablesPart() {

@@ -5,10 +5,10 @@ import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
 import { toJsonLd } from '#core/interchange';
 import { reckonFormula } from '#core/reckoning';
 import { DEFAULT_VESSEL_ID, STARTING_VESSELS } from '#core/vessel';
-import { addTyped } from '../../store/edits';
-import { formulaSheet } from './formulaSheet';
-import { sourceOf } from './readSource';
-import { sayReport } from './sayReport';
+import { addTyped } from '#kitchen/edits';
+import { formulaSheet } from '#kitchen/paper';
+import { sourceOf } from '#kitchen/tables';
+import { sayReport } from '#kitchen/tables';
 
 const context = {
   catalogue: REFERENCE_CATALOGUE,

@@ -6,8 +6,8 @@ import { fromCsv, toCsv } from '#core/interchange';
 import { reckonFormula } from '#core/reckoning';
 import { STARTING_VESSELS } from '#core/vessel';
 import { anyEntry, anyJars, anyPantryEntry } from '../../../contract/testing/anyKitchen';
-import { sourceOf } from './readSource';
-import { changedEntries, readTable } from './readTables';
+import { sourceOf } from '#kitchen/tables';
+import { changedEntries, readTable } from '#kitchen/tables';
 import {
   BATCH_HEADER,
   batchRows,
@@ -17,7 +17,7 @@ import {
   ingredientRows,
   LOG_HEADER,
   logRows,
-} from './tables';
+} from '#kitchen/tables';
 
 const formulaTable = (entries: readonly Parameters<typeof formulaRows>[0][]): string =>
   toCsv([

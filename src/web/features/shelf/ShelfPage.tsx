@@ -14,7 +14,8 @@ import {
   useStandingsQuery,
 } from '../../api/kitchenApi';
 import { newId } from '../../store/device';
-import { useKitchen, type Kitchen } from '../../store/kitchen';
+import type { Kitchen } from '#kitchen/reading';
+import { useKitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
 import { KeyHelp } from '../../ui/KeyHelp';
 import { Loading, Trouble } from '../../ui/PageState';

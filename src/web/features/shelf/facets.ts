@@ -5,7 +5,7 @@ import { normaliseName } from '#core/ingredient';
 import { isCreamy, palateContributions } from '#core/palate';
 import { allergenGroup } from '#core/safety';
 import { judgeFormula, reckonFormula, unreadOf, type Judgement, type Reckoning } from '#core/reckoning';
-import { contextFor, entryOf, vesselOf, type Kitchen } from '../../store/kitchen';
+import { contextFor, entryOf, vesselOf, type Kitchen } from '#kitchen/reading';
 
 export interface Facets {
   readonly reckoning: Reckoning;

@@ -5,8 +5,8 @@ import { emptyFormula, type AdditionId, type FormulaId } from '#core/formula';
 import { REFERENCE_CATALOGUE } from '#core/ingredient';
 import { allergenGroup } from '#core/safety';
 import { DEFAULT_VESSEL_ID, STARTING_VESSELS } from '#core/vessel';
-import { addTyped } from '../../store/edits';
-import { contextFor, type Kitchen } from '../../store/kitchen';
+import { addTyped } from '#kitchen/edits';
+import { contextFor, type Kitchen } from '#kitchen/reading';
 import {
   applyFilter,
   filterFrom,

@@ -1,7 +1,7 @@
 /** The shelf's filter: its state is the address, so that it survives a reload and can be shared. */
 import type { Shelf, ShelfRecord, Standings } from '#contract';
 import { normaliseName } from '#core/ingredient';
-import type { Kitchen } from '../../store/kitchen';
+import type { Kitchen } from '#kitchen/reading';
 import { facetsOf, searchText } from './facets';
 
 export const SORTS = ['shelf', 'name', 'changed', 'sharpest', 'largest'] as const;

@@ -3,8 +3,8 @@ import { emptyFormula, type AdditionId, type Formula } from '#core/formula';
 import { formulaFromStyle } from '#core/palate';
 import { DEFAULT_VESSEL_ID } from '#core/vessel';
 import { newId } from '../../store/device';
-import { addTyped } from '../../store/edits';
-import { contextFor, type Kitchen } from '../../store/kitchen';
+import { addTyped } from '#kitchen/edits';
+import { contextFor, type Kitchen } from '#kitchen/reading';
 import type { NewFrom } from './NewFormulaPanel';
 
 export function startOf(what: NewFrom, kitchen: Kitchen): Formula {

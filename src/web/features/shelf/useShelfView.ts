@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { ShelfRecord, Standings } from '#contract';
-import type { Kitchen } from '../../store/kitchen';
+import type { Kitchen } from '#kitchen/reading';
 import { facetsOf, hasFacets } from './facets';
 import { applyFilter, needsFacets, type ShelfFilter } from './filter';
 

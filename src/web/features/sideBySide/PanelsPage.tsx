@@ -10,7 +10,7 @@ import {
   usePanelsQuery,
   useVersionsQuery,
 } from '../../api/kitchenApi';
-import { formatMoment } from '../../format';
+import { formatMoment } from '#words/numbers';
 import { readDecimal } from '../../readDecimal';
 import { byNow, newId } from '../../store/device';
 import { Button } from '../../ui/Button';

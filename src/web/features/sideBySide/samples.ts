@@ -3,7 +3,8 @@ import { useMemo } from 'react';
 import type { SampleRef, ShelfRecord } from '#contract';
 import { judgeFormula, reckonFormula, type Judgement } from '#core/reckoning';
 import { useFormulasQuery, useVersionsQuery } from '../../api/kitchenApi';
-import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
+import { contextFor, vesselOf } from '#kitchen/reading';
+import { useKitchen } from '../../store/kitchen';
 
 export const nameOf = ({ formulaId, version }: SampleRef, formulas: readonly ShelfRecord[]): string =>
   `${formulas.find(({ id }) => id === formulaId)?.formula.name ?? 'a formula that is gone'}, v${version}`;

@@ -2,7 +2,8 @@ import { Link } from 'react-router';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { sayError } from '../../api/kitchenApi';
 import { useBeginJar } from '../../store/beginJar';
-import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
+import { contextFor, vesselOf } from '#kitchen/reading';
+import { useKitchen } from '../../store/kitchen';
 import type { WorkingFormula } from '../../store/workingSlice';
 import { Button } from '../../ui/Button';
 

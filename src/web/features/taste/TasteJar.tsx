@@ -22,11 +22,12 @@ import {
   type TrialEvent,
 } from '#core/trial';
 import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
-import { formatAmount } from '../../format';
+import { formatAmount } from '#words/numbers';
 import { readDecimal } from '../../readDecimal';
 import { newId } from '../../store/device';
 import { makingOf, statesOf, type Jar } from '../../store/jars';
-import { contextFor, useKitchen, vesselOf } from '../../store/kitchen';
+import { contextFor, vesselOf } from '#kitchen/reading';
+import { useKitchen } from '../../store/kitchen';
 import { record } from '../../store/outbox';
 import { aimOf, useStyles } from '../../store/styles';
 import { portionsNow } from '../../store/trials';

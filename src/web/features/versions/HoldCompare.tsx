@@ -2,8 +2,8 @@ import { lazy, Suspense, useMemo } from 'react';
 import { sayHold, usualTemperatureC } from '#core/emulsion';
 import type { Formula } from '#core/formula';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
-import { holdAskedOf, mixedWith } from '../../store/holdOf';
-import { contextFor, vesselOf, type Kitchen } from '../../store/kitchen';
+import { holdAskedOf, mixedWith } from '#kitchen/holds';
+import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { useHolds } from '../../workers/useHolds';
 
 /** The chart comes with its library only when it is looked at. */

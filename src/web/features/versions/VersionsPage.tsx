@@ -17,9 +17,10 @@ import { useCooksQuery, useFormulasQuery, useVersionsQuery } from '../../api/kit
 import { CautionLines } from '../../ui/CautionLines';
 import { Jar } from '../../drawing/Jar';
 import { jarParts } from '../../drawing/jarParts';
-import { formatAmount, formatMoment, formatPercent, formatRatio } from '../../format';
+import { formatAmount, formatMoment, formatPercent, formatRatio } from '#words/numbers';
 import { useJars } from '../../store/jars';
-import { contextFor, useKitchen, vesselOf, type Kitchen } from '../../store/kitchen';
+import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
+import { useKitchen } from '../../store/kitchen';
 import { useAppDispatch } from '../../store/store';
 import { useWorking } from '../../store/useWorking';
 import { edited, undone, type WorkingFormula } from '../../store/workingSlice';
@@ -31,7 +32,7 @@ import { useShortcuts } from '../../ui/shortcuts';
 import { aimOf, useStyles } from '../../store/styles';
 import { HoldCompare } from './HoldCompare';
 import { PalateCompare } from './PalateCompare';
-import { lineageOf, type LineageRow } from '../../store/lineage';
+import { lineageOf, type LineageRow } from '#kitchen/reading';
 
 export function VersionsPage() {
   const id = useParams().id as FormulaId;

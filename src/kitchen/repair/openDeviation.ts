@@ -10,7 +10,7 @@ import {
   type PlanReason,
   type StepState,
 } from '#core/trial';
-import { formatAmount, type NumberStyle } from '../../format';
+import { formatAmount, type NumberStyle } from '#words/numbers';
 import { stepName } from './stepWords';
 
 export interface OpenDeviation {

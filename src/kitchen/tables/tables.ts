@@ -5,7 +5,7 @@ import type { Formula } from '#core/formula';
 import type { Catalogue } from '#core/ingredient';
 import { inPieces } from '#core/interchange';
 import type { Reckoning } from '#core/reckoning';
-import { entryOf, type Pantry } from '../../store/kitchen';
+import { entryOf, type Pantry } from '#kitchen/reading';
 
 type Row = readonly string[];
 const number = (value: number | null, decimals = 3): string =>

@@ -1,5 +1,5 @@
 /** From a version to a batch of it: what the kitchen's things come to as a request, and the plan as it is written down. */
-import type { NewBatch, VersionRecord, VersionStanding } from '#contract';
+import type { By, NewBatch, VersionRecord, VersionStanding } from '#contract';
 import {
   batchSize,
   loadMaking,
@@ -22,8 +22,7 @@ import type { Style } from '#core/palate';
 import { judgeFormula, reckonFormula, unreadOf, type Judgement } from '#core/reckoning';
 import type { Vessel } from '#core/vessel';
 import { saidOf } from '#words/safety';
-import { byNow } from './device';
-import { contextFor, entryOf, packPriceOf, vesselOf, type Kitchen, type Pantry } from './kitchen';
+import { contextFor, entryOf, packPriceOf, vesselOf, type Kitchen, type Pantry } from '#kitchen/reading';
 
 export interface ReadVersion {
   readonly lines: readonly BatchLine[];
@@ -133,11 +132,12 @@ export interface BatchFor {
   readonly day: string;
   /** As a cook says the size. */
   readonly target: string;
+  readonly by: By;
 }
 
 /** The plan as it is written down for a day: from then on it does not change. */
 export function newBatchOf(
-  { id, formulaId, version, state, day, target }: BatchFor,
+  { id, formulaId, version, state, day, target, by }: BatchFor,
   plan: BatchPlan,
   request: BatchRequest,
   { toTaste, unread, judged }: Pick<ReadVersion, 'toTaste' | 'unread' | 'judged'>,
@@ -150,7 +150,7 @@ export function newBatchOf(
     }),
   );
   return {
-    ...{ id, formulaId, version: version.number, day, by: byNow() },
+    ...{ id, formulaId, version: version.number, day, by },
     plan: snapshotOf(plan, request, {
       ...{ target, toTaste: [...toTaste], styleId: version.formula.styleId },
       ...{ versionState: state, said: saidOf(judged), notAfter: notAfterOf(plan, pantry) },

@@ -6,9 +6,9 @@ import type { Catalogue } from '#core/ingredient';
 import type { LabelWords, Sheet, SheetTable } from '#core/paper';
 import { sayDeed, type Step } from '#core/trial';
 import type { Vessel } from '#core/vessel';
-import { formatAmount, formatMass, formatMoment, formatMoney, formatVolume } from '../../format';
-import { sayNeeded, sayShort } from './PullTable';
-import { sayDay, today } from '../../day';
+import { formatAmount, formatMass, formatMoment, formatMoney, formatVolume } from '#words/numbers';
+import { sayNeeded, sayShort } from './pullWords';
+import { sayDay, today } from '#kitchen/day';
 
 interface Around {
   readonly batch: BatchRecord;

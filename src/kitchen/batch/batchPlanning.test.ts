@@ -15,8 +15,8 @@ import {
   usualChoices,
   usualVersion,
 } from './batchPlanning';
-import { addTyped } from './edits';
-import type { Kitchen, Pantry } from './kitchen';
+import { addTyped } from '#kitchen/edits';
+import type { Kitchen, Pantry } from '#kitchen/reading';
 
 const context = {
   catalogue: REFERENCE_CATALOGUE,
@@ -111,7 +111,7 @@ describe('a version as a batch', () => {
     if (plan.status !== 'planned') throw new Error(plan.problem.code);
     const about = { id: 'b1', formulaId: 'house' as FormulaId, version: HOUSE, state: 'tried' as const };
     const batch = newBatchOf(
-      { ...about, day: '2026-12-01', target: '4 l' },
+      { ...about, day: '2026-12-01', target: '4 l', by: { cookId: null, deviceId: 'test' } },
       plan,
       request,
       readVersion(HOUSE, kitchen),

@@ -5,7 +5,7 @@ import type { Sheet, SheetTable } from '#core/paper';
 import { judgeFormula, type Reckoning } from '#core/reckoning';
 import { allergenNames, sayCaution, sayKeeping } from '#words/safety';
 import type { Vessel } from '#core/vessel';
-import { formatAmount, formatMass, formatVolume } from '../../format';
+import { formatAmount, formatMass, formatVolume } from '#words/numbers';
 
 const MOST_NOTES = 60;
 const PHASE_TITLES = {

@@ -4,7 +4,7 @@ import { emptyFormula, type AdditionId } from '#core/formula';
 import { measuringWith, REFERENCE_CATALOGUE, type IngredientId } from '#core/ingredient';
 import { trialPortions } from '#core/trial';
 import { DEFAULT_VESSEL_ID, STARTING_VESSELS } from '#core/vessel';
-import { addTyped } from './edits';
+import { addTyped } from '#kitchen/edits';
 import { jarJudged } from './jarJudged';
 import type { Kitchen } from './kitchen';
 

@@ -2,9 +2,7 @@
  * What is to be said of one jar as it stands. What its version could not read, or takes to taste, may
  * be in it; what the pantry no longer knows is in it. All of that counts.
  */
-import { useMemo } from 'react';
-import type { VersionRecord } from '#contract';
-import type { FormulaId } from '#core/formula';
+import type { TrialRecord, VersionRecord } from '#contract';
 import { exactly } from '#core/quantity';
 import {
   judgeFormula,
@@ -15,13 +13,11 @@ import {
   type Judgement,
 } from '#core/reckoning';
 import { measuredPh, trialLines } from '#core/trial';
-import { useVersionsQuery } from '../api/kitchenApi';
-import type { Jar } from './jars';
 import { contextFor, vesselOf, type Kitchen } from './kitchen';
 
 /** @param version the version it was made from; null: it cannot be looked up, and counts as not read */
 export function jarJudged(
-  jar: Pick<Jar, 'lines' | 'events' | 'version'>,
+  jar: Pick<TrialRecord, 'lines' | 'events' | 'version'>,
   portions: readonly JudgedPortion[],
   version: VersionRecord | null,
   kitchen: Pick<Kitchen, 'catalogue' | 'settings' | 'own' | 'vessels'>,
@@ -50,18 +46,4 @@ export function jarJudged(
 function readOf({ formula }: VersionRecord, kitchen: Parameters<typeof jarJudged>[3]) {
   const reckoning = reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen));
   return { portions: judgeFormula(reckoning).portions, unread: unreadOf(reckoning.additions) };
-}
-
-/** Null while its version is on the way. */
-export function useJarJudged(
-  jar: Jar,
-  formulaId: FormulaId,
-  portions: readonly JudgedPortion[],
-  kitchen: Kitchen,
-): Judgement | null {
-  const { data, isError } = useVersionsQuery(formulaId);
-  return useMemo(() => {
-    if (!data && !isError) return null;
-    return jarJudged(jar, portions, data?.find(({ number }) => number === jar.version) ?? null, kitchen);
-  }, [jar, portions, data, isError, kitchen]);
 }

@@ -26,7 +26,7 @@ import {
   type Placed,
   type WayOut,
 } from '#core/service';
-import { contextFor, vesselOf, type Kitchen } from '../../store/kitchen';
+import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { secondsOfDay } from './clock';
 
 export interface DayPlan {

@@ -5,7 +5,7 @@ import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { DEFAULT_VESSEL_ID, STARTING_VESSELS } from '#core/vessel';
 import { freshAmountText, takeDoses, takeRounding, takeSwap } from './balanceEdits';
 import { addTyped, patchAddition } from './edits';
-import { holdAskedOf, mixedWith } from './holdOf';
+import { holdAskedOf, mixedWith } from '#kitchen/holds';
 
 const context = {
   catalogue: REFERENCE_CATALOGUE,

@@ -13,24 +13,29 @@ import {
   type TrialLine,
   type WeighStep,
 } from '#core/trial';
-import { newId } from '../../store/device';
+
+/** Makes an id that nothing else has: whoever calls has the chance for it. */
+export type NewId = () => string;
 
 export interface Targets {
   readonly targets: readonly { readonly stepId: string; readonly massG: number }[];
   readonly steps: readonly WeighStep[];
 }
 
-export const weighStep = (line: TrialLine, kind: 'topup' | 'add' | 'rest'): WeighStep => ({
+export const weighStep = (line: TrialLine, kind: 'topup' | 'add' | 'rest', newId: NewId): WeighStep => ({
   ...{ kind: 'weigh', id: `${kind}-${newId()}`, line, said: '', paced: false },
 });
 
-export const asRescaled = ({ targets, topUps }: Extract<Rescaling, { status: 'rescale' }>): Targets => ({
+export const asRescaled = (
+  { targets, topUps }: Extract<Rescaling, { status: 'rescale' }>,
+  newId: NewId,
+): Targets => ({
   targets,
-  steps: topUps.map((line) => weighStep(line, 'topup')),
+  steps: topUps.map((line) => weighStep(line, 'topup', newId)),
 });
 
 /** More of a step to come where there is one of it, else a step of its own. */
-export function asDoses(doses: readonly Dose[], states: readonly StepState[]): Targets {
+export function asDoses(doses: readonly Dose[], states: readonly StepState[], newId: NewId): Targets {
   const targets: { stepId: string; massG: number }[] = [];
   const steps: WeighStep[] = [];
   for (const { mayAdd, massG } of doses) {
@@ -40,7 +45,7 @@ export function asDoses(doses: readonly Dose[], states: readonly StepState[]): T
         status === 'open' && step.kind === 'weigh' && step.line.ingredientId === ingredient.id,
     );
     if (open) targets.push({ stepId: open.step.id, massG: (open.plannedG ?? 0) + massG });
-    else steps.push(weighStep({ ingredientId: ingredient.id, form, massG }, 'add'));
+    else steps.push(weighStep({ ingredientId: ingredient.id, form, massG }, 'add', newId));
   }
   return { targets, steps };
 }
@@ -49,7 +54,7 @@ export function asDoses(doses: readonly Dose[], states: readonly StepState[]): T
 const WORTH_G = 0.2;
 
 /** The found amounts, less what has gone in. */
-export function asFilled({ portions }: FormulateAnswer, states: readonly StepState[]): Targets {
+export function asFilled({ portions }: FormulateAnswer, states: readonly StepState[], newId: NewId): Targets {
   const lines = plannedLines(states);
   const targets: { stepId: string; massG: number }[] = [];
   const steps: WeighStep[] = [];
@@ -59,7 +64,7 @@ export function asFilled({ portions }: FormulateAnswer, states: readonly StepSta
     const open = own.find((line) => line.open);
     if (open) targets.push({ stepId: open.stepId, massG: Math.max(rest, WORTH_G / 2) });
     else if (rest > WORTH_G)
-      steps.push(weighStep({ ingredientId: ingredient.id, form, massG: rest }, 'topup'));
+      steps.push(weighStep({ ingredientId: ingredient.id, form, massG: rest }, 'topup', newId));
   }
   return { targets, steps };
 }

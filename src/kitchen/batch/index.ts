@@ -1,0 +1,13 @@
+export {
+  batchRequestOf,
+  newBatchOf,
+  notAfterOf,
+  openVessels,
+  readVersion,
+  stockOf,
+  usualChoices,
+  usualVersion,
+  type BatchChoices,
+  type BatchFor,
+  type ReadVersion,
+} from './batchPlanning';

@@ -1,0 +1,16 @@
+export { freshAmountText, takeAsMade, takeDoses, takeRounding, takeSwap } from './balanceEdits';
+export {
+  addTyped,
+  dropAddition,
+  fillFactor,
+  moveAll,
+  patchAddition,
+  patchAll,
+  placeAddition,
+  removeAddition,
+  removeAll,
+  scaleAll,
+  setRatio,
+  stepAddition,
+  type RatioOutcome,
+} from './edits';

@@ -1,0 +1,3 @@
+export { keepUntilOf, labelOf, madeOn, pullSheetOf, sheetOf } from './batchPapers';
+export { formulaSheet } from './formulaSheet';
+export { sayNeeded, sayShort } from './pullWords';

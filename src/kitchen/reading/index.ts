@@ -1,0 +1,11 @@
+export { jarJudged } from './jarJudged';
+export {
+  catalogueWith,
+  contextFor,
+  entryOf,
+  packPriceOf,
+  vesselOf,
+  type Kitchen,
+  type Pantry,
+} from './kitchen';
+export { lineageOf, type LineageRow } from './lineage';

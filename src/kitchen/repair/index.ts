@@ -1,0 +1,12 @@
+export { deviationNote, openDeviation, type OpenDeviation } from './openDeviation';
+export {
+  asDoses,
+  asFilled,
+  asRescaled,
+  landingOf,
+  weighStep,
+  type Landing,
+  type NewId,
+  type Targets,
+} from './repairWays';
+export { formOf, ingredientIdOf, secondsOf, stepName } from './stepWords';
