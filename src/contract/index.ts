@@ -104,10 +104,10 @@ export {
 } from './batch';
 export {
   MOST_LABELS,
-  printLabelSchema,
+  labelQuerySchema,
+  readerQuerySchema,
   printSheetSchema,
   printStripSchema,
-  type PrintLabel,
   type PrintSheet,
   type PrintStrip,
 } from './paper';

@@ -1,36 +1,36 @@
 /** What may be printed: words that the pages composed; the server only sets them. */
 import { z } from 'zod';
-import {
-  GLASS_LIMITS_MM,
-  LABEL_SIZE_IDS,
-  TALLEST_STRIP_MM,
-  type LabelWords,
-  type Sheet,
-  type Strip,
-} from '#core/paper';
+import { GLASS_LIMITS_MM, LABEL_SIZE_IDS, TALLEST_STRIP_MM, type Sheet, type Strip } from '#core/paper';
 
 const words = (most: number): z.ZodString => z.string().max(most, `at most ${most} characters`);
 
-const labelWordsSchema: z.ZodType<LabelWords> = z.strictObject({
-  name: words(120).min(1, 'needs a name'),
-  version: words(40),
-  madeAt: words(60),
-  useBy: words(60),
-  keepAt: words(120),
-  allergens: words(800),
-  cautions: z.array(words(600)).max(2, 'two at most'),
-  batchNumber: words(40).min(1, 'needs a batch number'),
-  kitchen: words(120),
-});
 export const MOST_LABELS = 200;
-export const printLabelSchema = z.strictObject({
-  size: z.enum(LABEL_SIZE_IDS as [string, ...string[]]),
-  copies: z.int().min(1, 'at least one').max(MOST_LABELS, `at most ${MOST_LABELS} at once`),
-  /** Places of the sheet that are used up. */
-  skip: z.int().min(0).max(60).default(0),
-  words: labelWordsSchema,
+const knownZone = (timeZone: string): boolean => {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone }) !== null;
+  } catch {
+    return false;
+  }
+};
+/** Who reads the paper: dates in their language, by their clock. */
+export const readerQuerySchema = z.strictObject({
+  language: z
+    .string()
+    .regex(/^[A-Za-z]{2,3}(?:-[A-Za-z0-9]{2,8}){0,3}$/, 'is a language such as en-GB')
+    .optional(),
+  timeZone: z.string().max(60).refine(knownZone, 'is a time zone such as Europe/Berlin').optional(),
 });
-export type PrintLabel = z.input<typeof printLabelSchema>;
+export const labelQuerySchema = readerQuerySchema.extend({
+  size: z.enum(LABEL_SIZE_IDS as [string, ...string[]]),
+  copies: z.coerce
+    .number()
+    .int()
+    .min(1, 'at least one')
+    .max(MOST_LABELS, `at most ${MOST_LABELS} at once`)
+    .default(1),
+  /** Places of the sheet that are used up. */
+  skip: z.coerce.number().int().min(0).max(60).default(0),
+});
 
 const cell = words(600);
 const sheetSchema: z.ZodType<Sheet> = z.strictObject({

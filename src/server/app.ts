@@ -106,7 +106,8 @@ export function createApp(deps: AppDependencies): Express {
   });
   api.use('/session', accessRoutes(deps.access));
   if (deps.access) api.use(requireAccess(deps.access));
-  api.use('/formulas', formulaRoutes(new FormulaStore(deps.db, deps.now)));
+  const formulas = new FormulaStore(deps.db, deps.now);
+  api.use('/formulas', formulaRoutes(formulas));
   api.use(documentRoutes(new DocumentStore(deps.db, deps.now)));
   const kitchen = new KitchenStore(deps.db, deps.now);
   api.use(kitchenRoutes(kitchen));
@@ -123,7 +124,7 @@ export function createApp(deps: AppDependencies): Express {
   api.use(panelRoutes(new PanelStore(deps.db, deps.now)));
   api.use(deviceRoutes(counter));
   api.use(serviceRoutes(new ServiceStore(deps.db, deps.now), hub));
-  api.use(printRoutes(deps.now));
+  api.use(printRoutes({ kitchen, formulas, batches }, deps.now));
   if (deps.backups) {
     api.use(
       backupRoutes(deps.db, deps.backups, deps.now, () => {

@@ -248,21 +248,6 @@ describe('the plan of a day over HTTP', () => {
 });
 
 describe('paper over HTTP', () => {
-  const words = {
-    ...{
-      name: 'House',
-      version: 'v1',
-      madeAt: '26 November',
-      useBy: '29 November',
-    },
-    ...{
-      keepAt: '5 °C or below',
-      allergens: 'mustard',
-      cautions: [],
-      batchNumber: '20261126-01',
-      kitchen: 'Tarn House',
-    },
-  };
   const send = (path: string, body: object) =>
     fetch(`${kitchen.address}/api/print/${path}`, {
       method: 'POST',
@@ -271,19 +256,28 @@ describe('paper over HTTP', () => {
     });
 
   it('is a PDF, or says what is missing', async () => {
-    const answer = await send('label', { size: 'a4-8', copies: 2, words });
-    expect([answer.status, answer.headers.get('content-type')]).toEqual([200, 'application/pdf']);
-    expect(
-      Buffer.from(await answer.arrayBuffer())
-        .subarray(0, 5)
-        .toString(),
-    ).toBe('%PDF-');
+    await client.post('batches', batch('paper'));
+    const held = (path: string): Promise<Response> => fetch(`${kitchen.address}/api/print/${path}`);
+    for (const path of [
+      'batches/paper/sheet?language=de-DE&timeZone=Europe/Berlin',
+      'batches/paper/labels?size=a4-8&copies=2',
+      'batches/paper/pull-list',
+      'days/2026-11-26/pull-list',
+    ]) {
+      const answer = await held(path);
+      expect([answer.status, answer.headers.get('content-type')], path).toEqual([200, 'application/pdf']);
+      const bytes = Buffer.from(await answer.arrayBuffer());
+      expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+    }
+    expect((await held('batches/nobody/sheet')).status).toBe(404);
     for (const wrong of [
-      { size: 'a3', copies: 2, words },
-      { size: 'a4-8', copies: 0, words },
-      { size: 'a4-8', copies: 1, words: { ...words, name: '' } },
+      'batches/paper/labels?size=a3',
+      'batches/paper/labels?size=a4-8&copies=0',
+      'batches/paper/sheet?timeZone=Middle/Earth',
+      'batches/paper/sheet?language=1',
+      'days/yesterday/pull-list',
     ])
-      expect((await send('label', wrong)).status).toBe(400);
+      expect((await held(wrong)).status, wrong).toBe(400);
     const table = {
       title: 'x',
       note: '',

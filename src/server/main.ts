@@ -7,6 +7,7 @@ import { restoreFromFile, saveToFile } from './backup/commandLine';
 import { BackupError } from './backup/format';
 import { DatabaseError } from './db/client';
 import { simulatedInstruments } from './devices/simulated';
+import { isPaper, PAPERS, printToFile } from './print/commandLine';
 import { startKitchen, StartError, type RunningKitchen } from './start';
 
 const here = dirname(fileURLToPath(import.meta.url));
@@ -20,6 +21,9 @@ async function main(): Promise<void> {
       dev: { type: 'boolean', default: false },
       save: { type: 'string' },
       restore: { type: 'string' },
+      print: { type: 'string' },
+      batch: { type: 'string' },
+      out: { type: 'string' },
     },
   });
   const dataFolder = resolve(values.data ?? (values.demo ? 'data/demo' : 'data/kitchen'));
@@ -36,6 +40,15 @@ async function main(): Promise<void> {
         ? await restoreFromFile(resolve(values.restore!), at)
         : await saveToFile(resolve(values.save), at),
     );
+    return;
+  }
+  if (values.print !== undefined) {
+    if (!isPaper(values.print))
+      throw new BackupError(`“${values.print}” is no paper. There are ${PAPERS.join(', ')}.`);
+    if (!values.batch || !values.out)
+      throw new BackupError('Say which batch, and into which file: --batch, --out.');
+    const at = { dataFolder, migrationsFolder, ...passcode, ...database, now };
+    console.log(await printToFile(values.print, values.batch, resolve(values.out), at));
     return;
   }
   const began = Date.now();

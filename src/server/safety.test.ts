@@ -4,7 +4,13 @@
  * labels with two cautions.
  */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { BatchRecord, MadeRecord, OwnIngredient, TrialRecord } from '#contract';
+import {
+  DEFAULT_SETTINGS,
+  type BatchRecord,
+  type MadeRecord,
+  type OwnIngredient,
+  type TrialRecord,
+} from '#contract';
 import { loadMaking, snapshotOf } from '#core/batch';
 import {
   ingredientFromLabel,
@@ -15,6 +21,7 @@ import {
 } from '#core/ingredient';
 import { exactly } from '#core/quantity';
 import { judgePortions, withMade, type JudgedPortion, type Judgement } from '#core/reckoning';
+import { labelOf } from '#kitchen/paper';
 import { labelCautions, saidOf } from '#words/safety';
 import { measuredPh, trialPortions } from '#core/trial';
 import { lineOf, planOf, requestOf, thing, vesselOf } from '../core/batch/testing';
@@ -247,28 +254,25 @@ describe('batches', () => {
     expect(milder, `${name} needs its rule`).toBe(true);
   });
 
-  it('a label takes two cautions and no more', async () => {
-    const words = {
-      ...{
-        name: 'House',
-        version: 'v1',
-        madeAt: '26 November',
-        useBy: '29 November',
-        keepAt: '5 °C or below',
-      },
-      ...{
-        allergens: 'not complete (“60 g almond butter”)',
-        batchNumber: '20261126-01',
-        kitchen: 'Tarn House',
-      },
-    };
-    const print = (cautions: readonly string[]): Promise<Response> =>
-      fetch(`${kitchen.address}/api/print/label`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json', origin: kitchen.address },
-        body: JSON.stringify({ size: 'roll-60', copies: 1, words: { ...words, cautions } }),
-      });
-    expect((await print(['Raw egg', 'Honey'])).status).toBe(200);
-    expect((await print(['Raw egg', 'Honey', 'Sprouts'])).status).toBe(400);
+  it('a label of a batch carries two cautions at most, the eater’s first, and what is not complete', async () => {
+    const sent = judgePortions(
+      portions([
+        ['egg_yolk', 17],
+        ['honey', 10],
+        ['garlic', 5],
+        ['sunflower', 160],
+      ]),
+      ['60 g almond butter'],
+    );
+    const label = labelOf({
+      batch: { plan: saidOf(sent), events: [], day: '2026-11-26', whole: null } as unknown as BatchRecord,
+      settings: DEFAULT_SETTINGS,
+    });
+    expect(label.cautions).toEqual([
+      'Raw egg: not for young, old, pregnant or ill guests',
+      'Honey: not under 12 months',
+    ]);
+    expect(label.allergens).toMatch(/^not complete \(“60 g almond butter”\), eggs, probably nuts \(almond\)/);
+    expect(label.useBy).toContain('27');
   });
 });

@@ -57,6 +57,14 @@ export const formatMoney = (amount: number, style: NumberStyle & { readonly curr
 export const formatNumber = (value: number, decimals: number, style: NumberStyle): string =>
   signed(value.toFixed(decimals), style);
 
-/** "25 Nov 2026, 14:05", in the words of the browser's language. */
-export const formatMoment = (iso: string): string =>
-  new Date(iso).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+/** Who reads it: left out, the language and the clock of this machine. */
+export interface Reader {
+  /** BCP 47, such as "en-GB". */
+  readonly language?: string | undefined;
+  /** IANA, such as "Europe/Berlin". */
+  readonly timeZone?: string | undefined;
+}
+
+/** "25 Nov 2026, 14:05", in the reader's language and by the reader's clock. */
+export const formatMoment = (iso: string, { language, timeZone }: Reader = {}): string =>
+  new Date(iso).toLocaleString(language, { dateStyle: 'medium', timeStyle: 'short', timeZone });

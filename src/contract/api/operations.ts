@@ -43,7 +43,7 @@ import {
 } from '../kitchen';
 import { newMeasureSchema } from '../measure';
 import { newAnswerSchema, newPanelSchema } from '../panel';
-import { printLabelSchema, printSheetSchema, printStripSchema } from '../paper';
+import { labelQuerySchema, printSheetSchema, printStripSchema, readerQuerySchema } from '../paper';
 import { putPlanSchema } from '../plan';
 import { recordsReportSchema, recordsSchema } from '../records';
 import { newDressingSchema } from '../service';
@@ -266,7 +266,18 @@ export const OPERATIONS: readonly Operation[] = [
   ),
   ...group(
     'Paper',
-    post('/print/label', 'Labels as PDF.', printLabelSchema, null, { answerType: PDF }),
+    get('/print/batches/{id}/sheet', 'The sheet of a batch as PDF.', null, {
+      ...{ ...missing, query: readerQuerySchema, answerType: PDF },
+    }),
+    get('/print/batches/{id}/labels', 'The labels of a batch as PDF.', null, {
+      ...{ ...missing, query: labelQuerySchema, answerType: PDF },
+    }),
+    get('/print/batches/{id}/pull-list', 'What a batch needs, as PDF.', null, {
+      ...{ ...missing, query: readerQuerySchema, answerType: PDF },
+    }),
+    get('/print/days/{day}/pull-list', 'What the open batches of a day need, as PDF.', null, {
+      ...{ query: readerQuerySchema, answerType: PDF },
+    }),
     post('/print/sheet', 'A sheet of facts and tables as PDF.', printSheetSchema, null, { answerType: PDF }),
     post('/print/strip', 'A jar strip as PDF, in true lengths.', printStripSchema, null, { answerType: PDF }),
   ),

@@ -11,3 +11,4 @@ export {
   type BatchFor,
   type ReadVersion,
 } from './batchPlanning';
+export { pullOfBatches } from './pullOfBatches';

@@ -1,12 +1,14 @@
+import type { Reader } from '#words/numbers';
+
 /** The kitchen's own day: by the clock on the wall, not Greenwich's. */
-export function today(now: Date = new Date()): string {
-  const two = (n: number): string => String(n).padStart(2, '0');
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
-}
+export const today = (now: Date = new Date(), { timeZone }: Reader = {}): string =>
+  // The Swedish way of writing a day is ISO 8601's.
+  now.toLocaleDateString('sv-SE', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' });
 
 /** "Thu 26 November 2026". */
-export const sayDay = (day: string): string =>
-  new Date(`${day}T12:00:00`).toLocaleDateString(undefined, {
+export const sayDay = (day: string, { language }: Reader = {}): string =>
+  new Date(`${day}T12:00:00Z`).toLocaleDateString(language, {
+    timeZone: 'UTC',
     weekday: 'short',
     day: 'numeric',
     month: 'long',

@@ -6,7 +6,14 @@ import type { Catalogue } from '#core/ingredient';
 import type { LabelWords, Sheet, SheetTable } from '#core/paper';
 import { sayDeed, type Step } from '#core/trial';
 import type { Vessel } from '#core/vessel';
-import { formatAmount, formatMass, formatMoment, formatMoney, formatVolume } from '#words/numbers';
+import {
+  formatAmount,
+  formatMass,
+  formatMoment,
+  formatMoney,
+  formatVolume,
+  type Reader,
+} from '#words/numbers';
 import { sayNeeded, sayShort } from './pullWords';
 import { sayDay, today } from '#kitchen/day';
 
@@ -15,28 +22,34 @@ interface Around {
   readonly catalogue: Catalogue;
   readonly settings: Settings;
   readonly vessels: readonly Vessel[];
+  readonly reader?: Reader;
 }
 
 /** The day it was mixed; before that, the day it is planned for. */
-export const madeOn = ({ day, whole }: BatchRecord): string => (whole ? today(new Date(whole.at)) : day);
+export const madeOn = ({ day, whole }: BatchRecord, reader: Reader = {}): string =>
+  whole ? today(new Date(whole.at), reader) : day;
 
-export function keepUntilOf(batch: BatchRecord): UseBy {
+export function keepUntilOf(batch: BatchRecord, reader: Reader = {}): UseBy {
   const change = latestOf(batch.events, 'use-by')?.event ?? null;
-  return keepUntil(madeOn(batch), batch.plan.keeping, change, batch.plan.notAfter ?? null);
+  return keepUntil(madeOn(batch, reader), batch.plan.keeping, change, batch.plan.notAfter ?? null);
 }
 
 const keepAt = ({ plan }: BatchRecord): string =>
   plan.keeping.cold ? '5 °C or below' : 'Cool, dark, closed';
 
 const MOST_ON_A_LABEL = 2;
-export function labelOf({ batch, settings }: Pick<Around, 'batch' | 'settings'>): LabelWords {
+export function labelOf({
+  batch,
+  settings,
+  reader = {},
+}: Pick<Around, 'batch' | 'settings' | 'reader'>): LabelWords {
   const { plan } = batch;
-  const useBy = keepUntilOf(batch);
+  const useBy = keepUntilOf(batch, reader);
   return {
     name: batch.formulaName ?? 'Dressing',
     version: `v${batch.version}`,
-    madeAt: batch.whole ? formatMoment(batch.whole.at) : `${sayDay(batch.day)} (planned)`,
-    useBy: sayDay(useBy.day),
+    madeAt: batch.whole ? formatMoment(batch.whole.at, reader) : `${sayDay(batch.day, reader)} (planned)`,
+    useBy: sayDay(useBy.day, reader),
     keepAt: keepAt(batch),
     allergens: plan.allergens.join(', '),
     // A batch of before they were chosen keeps the words of its day: the gravest stand first.
@@ -49,7 +62,7 @@ export function labelOf({ batch, settings }: Pick<Around, 'batch' | 'settings'>)
 const right = (title: string, share: number) => ({ title, share, align: 'right' as const });
 const left = (title: string, share: number) => ({ title, share, align: 'left' as const });
 
-export function sheetOf({ batch, catalogue, settings, vessels }: Around): Sheet {
+export function sheetOf({ batch, catalogue, settings, vessels, reader = {} }: Around): Sheet {
   const { plan } = batch;
   const vesselName = (id: string): string => vessels.find((vessel) => vessel.id === id)?.name ?? id;
   const grams = (g: number): string => formatAmount(g, 'g', settings);
@@ -68,7 +81,7 @@ export function sheetOf({ batch, catalogue, settings, vessels }: Around): Sheet 
     title: `${batch.formulaName ?? 'Dressing'}, batch ${batch.number}`,
     subtitle: `v${batch.version} (${plan.versionState} when planned) · ${plan.target} · ${formatVolume(plan.yieldMl, settings)} · ${settings.kitchenName}`,
     facts: [
-      ['Day', sayDay(batch.day)],
+      ['Day', sayDay(batch.day, reader)],
       ['Made by', ''],
       ['Tool', TOOL_VALUES[plan.tool].name],
       ['Begun at', ''],
@@ -78,7 +91,7 @@ export function sheetOf({ batch, catalogue, settings, vessels }: Around): Sheet 
       ['Mixed, °C', ''],
       ['Kept in', plan.storage ? `${plan.storage.count} × ${vesselName(plan.storage.vesselId)}` : ''],
       ['At 5 °C at', ''],
-      ['Use by', `${sayDay(keepUntilOf(batch).day)}, if made on the day`],
+      ['Use by', `${sayDay(keepUntilOf(batch, reader).day, reader)}, if made on the day`],
       ['pH, measured', ''],
     ],
     tables: [

@@ -57,7 +57,7 @@ type Ask = (method: 'GET' | 'POST', path: string, body?: Buffer) => Promise<Resp
 type Place = Parameters<typeof saveKitchen>[1];
 type Db = Parameters<typeof saveKitchen>[0];
 
-async function atKitchen<T>(
+export async function atKitchen<T>(
   { dataFolder, databaseUrl, migrationsFolder, passcode, now }: CommandOptions,
   running: (ask: Ask) => Promise<T>,
   closed: (db: Db, place: Place, wire: Wire) => Promise<T>,

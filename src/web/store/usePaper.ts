@@ -1,10 +1,10 @@
 /** Paper from the server: asked for, then opened where the browser can show it, or saved. */
 import { useState } from 'react';
+import type { ErrorBody, PrintSheet, PrintStrip } from '#contract';
 import { saveBlob } from '../ui/saveFile';
-import type { ErrorBody, PrintLabel, PrintSheet, PrintStrip } from '#contract';
 
-interface Papers {
-  readonly label: PrintLabel;
+/** What only this screen knows is sent; what the kitchen holds is asked for by its id. */
+interface Sent {
   readonly sheet: PrintSheet;
   readonly strip: PrintStrip;
 }
@@ -12,21 +12,23 @@ interface Papers {
 export interface Printing {
   readonly busy: boolean;
   readonly error: string | null;
-  readonly print: <K extends keyof Papers>(kind: K, paper: Papers[K], fileName: string) => Promise<void>;
+  readonly print: <K extends keyof Sent>(kind: K, paper: Sent[K], fileName: string) => Promise<void>;
+  /** @param path below /api/print */
+  readonly printHeld: (
+    path: string,
+    fileName: string,
+    query?: Readonly<Record<string, string>>,
+  ) => Promise<void>;
 }
 
 export function usePaper(): Printing {
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<string | null>(null);
-  const print: Printing['print'] = async (kind, paper, fileName) => {
+  const ask = async (path: string, init: RequestInit, fileName: string): Promise<void> => {
     setBusy(true);
     setError(null);
     try {
-      const response = await fetch(`/api/print/${kind}`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(paper),
-      });
+      const response = await fetch(`/api/print/${path}`, init);
       if (!response.ok) {
         const body = (await response.json().catch(() => null)) as Partial<ErrorBody> | null;
         setError(body?.error?.message ?? 'The server could not print it. Try once more.');
@@ -39,5 +41,22 @@ export function usePaper(): Printing {
       setBusy(false);
     }
   };
-  return { busy, error, print };
+  return {
+    busy,
+    error,
+    print: (kind, paper, fileName) =>
+      ask(
+        kind,
+        { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(paper) },
+        fileName,
+      ),
+    printHeld: (path, fileName, query = {}) =>
+      ask(`${path}?${new URLSearchParams({ ...readerHere(), ...query }).toString()}`, {}, fileName),
+  };
+}
+
+/** Dates on paper follow the device that asks for it. */
+function readerHere(): Record<string, string> {
+  const { locale, timeZone } = new Intl.DateTimeFormat().resolvedOptions();
+  return { language: locale, timeZone };
 }

@@ -1,20 +1,51 @@
-import { Router, type Response } from 'express';
-import { printLabelSchema, printSheetSchema, printStripSchema } from '#contract';
-import { labelSizeOf } from '#core/paper';
-import { parse } from '../../http/apiError';
-import { printLabels } from '../../print/label';
+import { Router, type Request, type Response } from 'express';
+import {
+  daySchema,
+  labelQuerySchema,
+  printSheetSchema,
+  printStripSchema,
+  readerQuerySchema,
+  trialIdSchema,
+  type BatchRecord,
+} from '#contract';
+import { ApiError, parse } from '../../http/apiError';
+import { BatchPaper, type PaperStores } from '../../print/batchPaper';
 import { printSheet } from '../../print/sheet';
 import { printStrip } from '../../print/strip';
 
 /** Paper as PDF, with its fonts in it. */
-export function printRoutes(now: () => Date): Router {
+export function printRoutes(stores: PaperStores, now: () => Date): Router {
   const router = Router();
+  const paper = new BatchPaper(stores, now);
+  const batchOf = async (request: Request): Promise<BatchRecord> => {
+    const batch = await stores.batches.get(parse(trialIdSchema, request.params.id, 'Batch id'));
+    if (!batch) throw new ApiError('not-found', 'There is no such batch.');
+    return batch;
+  };
 
-  router.post('/print/label', async (request, response) => {
-    const { size, copies, skip, words } = parse(printLabelSchema, request.body, 'Label');
-    sendPdf(response, await printLabels(words, labelSizeOf(size)!, copies, skip, now()), 'label');
+  router.get('/print/batches/:id/sheet', async (request, response) => {
+    const reader = parse(readerQuerySchema, request.query, 'Reader');
+    sendPdf(response, await paper.sheet(await batchOf(request), reader), 'sheet');
   });
 
+  router.get('/print/batches/:id/labels', async (request, response) => {
+    const { language, timeZone, ...ask } = parse(labelQuerySchema, request.query, 'Labels');
+    sendPdf(response, await paper.labels(await batchOf(request), ask, { language, timeZone }), 'label');
+  });
+
+  router.get('/print/batches/:id/pull-list', async (request, response) => {
+    const reader = parse(readerQuerySchema, request.query, 'Reader');
+    sendPdf(response, await paper.pullList(await batchOf(request), reader), 'pull-list');
+  });
+
+  router.get('/print/days/:day/pull-list', async (request, response) => {
+    const reader = parse(readerQuerySchema, request.query, 'Reader');
+    const day = parse(daySchema, request.params.day, 'Day');
+    const open = (await stores.batches.ofDay(day)).filter(({ state }) => OPEN.has(state));
+    sendPdf(response, await paper.pullListOfDay(day, open, reader), 'pull-list');
+  });
+
+  // A formula is printed as it stands on the screen that asks, unsent changes included.
   router.post('/print/sheet', async (request, response) => {
     sendPdf(response, await printSheet(parse(printSheetSchema, request.body, 'Sheet'), now()), 'sheet');
   });
@@ -26,6 +57,9 @@ export function printRoutes(now: () => Date): Router {
 
   return router;
 }
+
+/** Still to be weighed out. */
+const OPEN: ReadonlySet<BatchRecord['state']> = new Set<BatchRecord['state']>(['planned', 'weighing']);
 
 function sendPdf(response: Response, pdf: Buffer, name: string): void {
   response.type('application/pdf');

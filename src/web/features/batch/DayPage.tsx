@@ -10,9 +10,9 @@ import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Loading, Trouble } from '../../ui/PageState';
 import { Orders } from './Orders';
-import { pullSheetOf, keepUntilOf } from '#kitchen/paper';
+import { keepUntilOf } from '#kitchen/paper';
 import { PullTable } from './PullTable';
-import { pullOfBatches } from './stock';
+import { pullOfBatches } from '#kitchen/batch';
 import { sayDay, today } from '#kitchen/day';
 import { usePaper } from '../../store/usePaper';
 
@@ -111,18 +111,7 @@ function Day({ all }: { all: readonly BatchRecord[] }) {
             <Button
               className="print:hidden"
               disabled={paper.busy}
-              onClick={() =>
-                void paper.print(
-                  'sheet',
-                  pullSheetOf(
-                    pull,
-                    `Pull list, ${sayDay(day)}`,
-                    toMake.map(({ number }) => number).join(', '),
-                    settings,
-                  ),
-                  `pull-${day}.pdf`,
-                )
-              }
+              onClick={() => void paper.printHeld(`days/${day}/pull-list`, `pull-${day}.pdf`)}
             >
               Print the pull list
             </Button>

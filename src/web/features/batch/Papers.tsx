@@ -2,19 +2,13 @@ import { useState } from 'react';
 import type { BatchRecord } from '#contract';
 import { MOST_LABELS } from '#contract';
 import { LABEL_SIZES } from '#core/paper';
-import { useKitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { labelOf, pullSheetOf, sheetOf } from '#kitchen/paper';
-import { pullOfBatches } from './stock';
-import { sayDay } from '#kitchen/day';
 import { usePaper } from '../../store/usePaper';
 
 /** Sheet, labels and pull list as PDF: at the batch, or before it. */
 export function Papers({ batch }: { batch: BatchRecord }) {
-  const kitchen = useKitchen();
-  const { settings, catalogue, vessels } = kitchen;
   const paper = usePaper();
   const [size, setSize] = useState(LABEL_SIZES[0]!.id);
   const [copiesText, setCopies] = useState(String(batch.plan.storage?.count ?? 1));
@@ -23,37 +17,19 @@ export function Papers({ batch }: { batch: BatchRecord }) {
   const copiesFit = Number.isInteger(copies) && copies >= 1 && copies <= MOST_LABELS;
   const skipFits = Number.isInteger(skip) && skip >= 0 && skip <= 60;
   const onSheet = LABEL_SIZES.find(({ id }) => id === size)?.sheet !== null;
-  const title = `${batch.formulaName ?? 'Dressing'}, batch ${batch.number}`;
   return (
     <section aria-label="Paper" className="card grid content-start gap-3 p-4 print:hidden">
       <h2 className="font-name text-lg font-bold">Paper</h2>
       <div className="flex flex-wrap gap-2">
         <Button
           disabled={paper.busy}
-          onClick={() =>
-            void paper.print(
-              'sheet',
-              sheetOf({ batch, catalogue, settings, vessels }),
-              `batch-${batch.number}.pdf`,
-            )
-          }
+          onClick={() => void paper.printHeld(`batches/${batch.id}/sheet`, `batch-${batch.number}.pdf`)}
         >
           Batch sheet
         </Button>
         <Button
           disabled={paper.busy}
-          onClick={() =>
-            void paper.print(
-              'sheet',
-              pullSheetOf(
-                pullOfBatches([batch], kitchen),
-                `Pull list, ${title}`,
-                sayDay(batch.day),
-                settings,
-              ),
-              `pull-${batch.number}.pdf`,
-            )
-          }
+          onClick={() => void paper.printHeld(`batches/${batch.id}/pull-list`, `pull-${batch.number}.pdf`)}
         >
           Pull list
         </Button>
@@ -62,12 +38,11 @@ export function Papers({ batch }: { batch: BatchRecord }) {
         className="grid gap-3 border-t border-rule pt-3"
         onSubmit={(event) => {
           event.preventDefault();
-          const words = labelOf({ batch, settings });
-          void paper.print(
-            'label',
-            { size, copies, skip: onSheet ? skip : 0, words },
-            `labels-${batch.number}.pdf`,
-          );
+          void paper.printHeld(`batches/${batch.id}/labels`, `labels-${batch.number}.pdf`, {
+            size,
+            copies: String(copies),
+            skip: String(onSheet ? skip : 0),
+          });
         }}
       >
         <div className="grid gap-1 font-semibold">

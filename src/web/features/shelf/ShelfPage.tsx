@@ -1,6 +1,6 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { Plus } from 'lucide-react';
-import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { Shelf, ShelfRecord, Standings } from '#contract';
 import type { Formula, FormulaId } from '#core/formula';
@@ -21,11 +21,16 @@ import { KeyHelp } from '../../ui/KeyHelp';
 import { Loading, Trouble } from '../../ui/PageState';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
 import { filterFrom, isFiltered, paramsFrom, stateOf, type ShelfFilter } from './filter';
-import { NewFormulaPanel } from './NewFormulaPanel';
 import { RenamePanel } from './RenamePanel';
 import { ShelfJar, type JarActions } from './ShelfJar';
 import { ShelfTools } from './ShelfTools';
 import { useShelfView } from './useShelfView';
+
+const NewFormulaPanel = lazy(async () => ({
+  default: (await import('./NewFormulaPanel')).NewFormulaPanel,
+}));
+/** What making a new one needs is fetched once the shelf stands, so that it is here when the server is not. */
+const FETCH_REST_MS = 4000;
 
 const ROW_PX = 352;
 const JAR_PX = 236;
@@ -58,6 +63,14 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
   const view = useShelfView(records, filter, kitchen, standings);
   const [create, creating] = useCreateFormulaMutation();
   const [unloaded, setUnloaded] = useState(false);
+  useEffect(() => {
+    const fetching = setTimeout(() => {
+      Promise.all([import('./NewFormulaPanel'), import('./startOf')]).catch(() => undefined);
+    }, FETCH_REST_MS);
+    return () => {
+      clearTimeout(fetching);
+    };
+  }, []);
   const [change, changing] = useChangeFormulaMutation();
   const [move, moving] = useMoveFormulaMutation();
   const [panel, setPanel] = useState<OpenPanel | null>(null);
@@ -161,24 +174,26 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
         />
       )}
       {panel === 'new' && (
-        <NewFormulaPanel
-          busy={creating.isLoading}
-          trouble={creating.isError ? sayError(creating.error) : unloaded ? UNLOADED : null}
-          onMake={(what) => {
-            setUnloaded(false);
-            import('./startOf').then(
-              ({ startOf }) => {
-                make(startOf(what, kitchen), true);
-              },
-              () => {
-                setUnloaded(true);
-              },
-            );
-          }}
-          onClose={() => {
-            setPanel(null);
-          }}
-        />
+        <Suspense fallback={null}>
+          <NewFormulaPanel
+            busy={creating.isLoading}
+            trouble={creating.isError ? sayError(creating.error) : unloaded ? UNLOADED : null}
+            onMake={(what) => {
+              setUnloaded(false);
+              import('./startOf').then(
+                ({ startOf }) => {
+                  make(startOf(what, kitchen), true);
+                },
+                () => {
+                  setUnloaded(true);
+                },
+              );
+            }}
+            onClose={() => {
+              setPanel(null);
+            }}
+          />
+        </Suspense>
       )}
       {typeof panel === 'object' && panel && (
         <RenamePanel
