@@ -5,11 +5,6 @@ import {
   finish,
   formulate,
   roundPlan,
-  sayDoses,
-  sayImpossible,
-  sayInTheWay,
-  sayMissed,
-  sayVariant,
   searchRemedies,
   swapIngredient,
   type Complaint,
@@ -19,6 +14,7 @@ import {
   type RoundTo,
   type Severity,
 } from '#core/balance';
+import { sayDoses, sayImpossible, sayInTheWay, sayMissed, sayVariant } from '#words/balance';
 import { REFERENCE_CATALOGUE, type Ingredient, type IngredientId } from '#core/ingredient';
 import { PALATE_KEYS, verdictOf, type Palate, type Style } from '#core/palate';
 import type { JudgedPortion } from '#core/reckoning';

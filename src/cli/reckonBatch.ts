@@ -4,14 +4,15 @@ import { finish } from '#core/balance';
 import {
   batchSize,
   planBatch,
-  sayBatchProblem,
   usualBatchTool,
   type BatchLine,
   type BatchTarget,
   type RoundingKind,
   type School,
 } from '#core/batch';
-import { hold, sayHold } from '#core/emulsion';
+import { sayBatchProblem } from '#words/batch';
+import { hold } from '#core/emulsion';
+import { sayHold } from '#words/hold';
 import type { Tool } from '#core/formula';
 import type { Style } from '#core/palate';
 import type { SpoonSystem } from '#core/quantity';

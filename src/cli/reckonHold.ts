@@ -1,13 +1,6 @@
 /** What the emulsion does in the jar, for the command line: the very model of the screens. */
-import {
-  hold,
-  holdRequest,
-  ROOM_C,
-  sayHold,
-  USUAL_HEIGHT_M,
-  usualSeconds,
-  usualTemperatureC,
-} from '#core/emulsion';
+import { hold, holdRequest, ROOM_C, USUAL_HEIGHT_M, usualSeconds, usualTemperatureC } from '#core/emulsion';
+import { sayHold } from '#words/hold';
 import type { Tool } from '#core/formula';
 import { composition } from '#core/composition';
 import { judgePortions, type JudgedPortion } from '#core/reckoning';

@@ -1,13 +1,15 @@
 /** A pasted list of additions to one result with stable keys: the glossary's names, plain nominal numbers, ranges apart. */
 import { composition, MEASURE_KEYS, type Bounds, type MeasureKey, type TotalKey } from '#core/composition';
 import { readLine, type AdditionReading } from '#core/formula';
-import { MEASURE_WORDS, sayReason, verdictOf, type PalateKey, type Style } from '#core/palate';
+import { verdictOf, type PalateKey, type Style } from '#core/palate';
+import { MEASURE_WORDS, sayReason } from '#words/palate';
 import { judge, portionsOf as portionsOfRead, type JudgedPortion, type Judgement } from '#core/reckoning';
 import type { PhReading } from '#core/acidity';
 import type { AllergenEntry, CautionTier, LimitName } from '#core/safety';
 import { sayCaution, sayKeeping } from '#words/safety';
 import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
-import { sayDoubt, sayProblem, type Range, type SpoonSystem } from '#core/quantity';
+import type { Range, SpoonSystem } from '#core/quantity';
+import { sayDoubt, sayProblem } from '#words/reading';
 
 export interface ReckonResult extends Readonly<Record<MeasureKey, number | null>> {
   readonly spoons: SpoonSystem;

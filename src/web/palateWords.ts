@@ -1,13 +1,12 @@
 /** Which mark stands for a measure, what its sentence says, and how it is reckoned. */
 import {
-  MEASURE_WORDS,
   palateContributions,
-  sayMeasure,
   type PalateKey,
   type PalatePortion,
   type PalateValue,
   type Window,
 } from '#core/palate';
+import { MEASURE_WORDS, sayMeasure } from '#words/palate';
 import type { KitchenComponent } from '#core/ingredient';
 import type { DecimalSign } from '#core/quantity';
 import { inSentence } from '#words/numbers';

@@ -1,5 +1,6 @@
 /** Making and rescue steps as sentences: what to do, with the number. */
-import { sayDuration, sayPour, TOOL_VALUES, type MakingTip, type RescueStep } from '#core/emulsion';
+import { TOOL_VALUES, type MakingTip, type RescueStep } from '#core/emulsion';
+import { sayDuration, sayPour } from '#words/hold';
 import type { Ingredient, IngredientId } from '#core/ingredient';
 import { inSentence } from '#words/numbers';
 

@@ -1,6 +1,5 @@
 /** Numbers for the screen. The only place where fractions become per cent. */
-import { sensibleDecimals } from '#core/quantity';
-import type { DecimalSign } from '#core/quantity';
+import { sensibleDecimals, type DecimalSign } from '#core/quantity';
 
 export interface NumberStyle {
   readonly decimalSign: DecimalSign;

@@ -34,17 +34,6 @@ export {
   type SwappedLine,
   type SwapRequest,
 } from './swap';
-export {
-  COMPLAINT_WORDS,
-  inGrams,
-  sayDoses,
-  sayImpossible,
-  sayInTheWay,
-  sayMissed,
-  sayObstacle,
-  sayVariant,
-  type SayAmount,
-} from './sayBalance';
 export { leaningsAsked, readLeanings, type Leaning, type ReadLeanings } from './leanings';
 export type { WholeUnit } from './ladder';
 export { PLANS } from './complaints';

@@ -1,19 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { REFERENCE_CATALOGUE, REFERENCE_INGREDIENTS, type IngredientId } from '#core/ingredient';
-import {
-  candidatesFor,
-  COMPLAINT_WORDS,
-  COMPLAINTS,
-  PLANS,
-  rolesOf,
-  sayDoses,
-  sayImpossible,
-  sayInTheWay,
-  sayMissed,
-  sayVariant,
-  subsetsOf,
-} from '.';
+import { candidatesFor, COMPLAINTS, PLANS, rolesOf, subsetsOf } from '.';
+import { COMPLAINT_WORDS, sayDoses, sayImpossible, sayInTheWay, sayMissed, sayVariant } from '#words/balance';
 import { dressing, mayAdd, named } from './testing';
 
 describe('words', () => {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { boughtUnitOf, pluralOf } from './boughtUnits';
 import { coolingOf } from './cooling';
 import { pullListOf, type StockFacts } from './pullList';
-import { sayCooling, sayCounted } from './sayBatch';
+import { sayCooling, sayCounted } from '#words/batch';
 import { thing } from './testing';
 import { keepUntil, keepUntilProblem } from './useBy';
 import type { IngredientId } from '#core/ingredient';

@@ -69,19 +69,6 @@ export {
   type RoundingKind,
   type RoundingSetting,
 } from './roundLoads';
-export {
-  ROUNDING_WORDS,
-  sayBatchProblem,
-  sayCooling,
-  sayCounted,
-  sayWayToCool,
-  SCHOOL_WORDS,
-  SIGN_WORDS,
-  STATE_WORDS,
-  TEMPERATURE_WORDS,
-  USE_BY_WORDS,
-  type SaySize,
-} from './sayBatch';
 export { snapshotOf, type BatchSnapshot, type SnapshotAbout } from './snapshot';
 export { spreadOver, type OpenLoad, type SpreadTargets } from './spread';
 export {

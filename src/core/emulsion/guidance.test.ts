@@ -9,9 +9,10 @@ import { makingTips } from './making';
 import { emulsionPartOf } from './part';
 import { phasesOf } from './phases';
 import { pourPlan } from './pour';
-import { remixOf, sayRemix } from './remix';
+import { remixOf } from './remix';
+import { sayRemix } from '#words/hold';
 import { rescue, TROUBLES } from './rescue';
-import { sayDuration, sayHold, sayHoldMove, sayPour } from './sayHold';
+import { sayDuration, sayHold, sayHoldMove, sayPour } from '#words/hold';
 import { ask, BARE, mix, PARTS } from './testFixture';
 import { thicknessOf } from './thickness';
 

@@ -12,6 +12,7 @@ export {
   type EmulsionState,
   type OutsidePhase,
   type Hold,
+  type LimitedBy,
   type HoldClass,
   type HoldRequest,
   type Layers,
@@ -27,7 +28,7 @@ export {
   type Belief,
 } from './learning';
 export { makingTips, type MakingLine, type MakingTip } from './making';
-export { oilState, solidFraction, standingC, timeToReachS } from './oils';
+export { oilState, solidFraction, standingC, timeToReachS, type OilState } from './oils';
 export { emulsionPartOf, type EmulsionPart, type PartAmount } from './part';
 export {
   FREE_LIMIT,
@@ -39,20 +40,8 @@ export {
   type PourSetting,
 } from './pace';
 export { pourPlan, type Pace, type PourPlan, type PourStage } from './pour';
-export { remixOf, sayRemix, type Remix } from './remix';
+export { remixOf, type Remix } from './remix';
 export { rescue, TROUBLES, type Rescue, type RescueContext, type RescueStep, type Trouble } from './rescue';
-export {
-  BINDER_WORDS,
-  HOLD_CLASS_WORDS,
-  LIMIT_WORDS,
-  OIL_STATE_WORDS,
-  sayDuration,
-  sayHold,
-  sayHoldMove,
-  sayPour,
-  THICKNESS_WORDS,
-  TROUBLE_WORDS,
-} from './sayHold';
 export { THICKNESS_CLASSES, type ThicknessClass } from './thickness';
 export { TOOL_VALUES, type ToolValues } from './tools';
 export {

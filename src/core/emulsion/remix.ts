@@ -20,13 +20,3 @@ export function remixOf(hold: Pick<Hold, 'medianS' | 'lowS'> | null): Remix {
   if (seconds < LEAST_S) return { kind: 'each-portion' };
   return seconds >= SERVICE_S ? { kind: 'before-service' } : { kind: 'every', seconds };
 }
-
-export function sayRemix(remix: Remix): string {
-  if (remix.kind === 'each-portion') return 'In service: stir at each portion.';
-  if (remix.kind === 'before-service') return 'In service: mix once before it.';
-  const minutes = remix.seconds / 60;
-  // Rounded down: sooner is safer.
-  return minutes < 120
-    ? `In service: mix again every ${Math.max(5, Math.floor(minutes / 5) * 5)} minutes.`
-    : `In service: mix again every ${Math.floor(minutes / 60)} hours.`;
-}

@@ -37,14 +37,6 @@ export {
   type ReadingContext,
 } from './readAddition';
 export {
-  describeChange,
-  namedByIngredient,
-  sayChange,
-  type ChangeKind,
-  type ChangeLine,
-  type Naming,
-} from './describeChange';
-export {
   contentDiff,
   restoredFrom,
   sameContent,

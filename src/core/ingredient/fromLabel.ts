@@ -160,12 +160,3 @@ function densityOf({ fatG, carbohydrateG, proteinG, saltG, category }: LabelValu
   const water = Math.max(0, 100 - solids);
   return 100 / (1.002 * water + 1.09 * fatG + 0.62 * carbohydrateG + 0.74 * proteinG + 0.31 * saltG);
 }
-
-export function sayLabelProblem(problem: LabelProblem): string {
-  switch (problem.code) {
-    case 'too-much':
-      return `The figures add up to ${problem.totalG.toFixed(0)} g in 100 g. Check them against the label, and whether it says per 100 g or per 100 ml.`;
-    case 'more-sugar-than-carbohydrate':
-      return 'More sugars than carbohydrate. Sugars are part of the carbohydrate: check both figures.';
-  }
-}

@@ -25,7 +25,6 @@ export {
 export { ACIDITY_LIMITS, takesLabelAcidity, withBottle, type BottleValues } from './bottle';
 export {
   ingredientFromLabel,
-  sayLabelProblem,
   usNamesOf,
   type LabelProblem,
   type LabelReading,

@@ -13,7 +13,6 @@ export {
 } from './measures';
 export { nutritionOf, type Nutrition } from './nutrition';
 export { formFactor } from './pungency';
-export { MEASURE_WORDS, sayMeasure, sayReason, sayVerdict, sayWhy } from './sayPalate';
 export { formulaFromStyle, recipeLines, type RecipeLine } from './startFromStyle';
 export { STYLE_IDS, STYLE_RECIPES, type StyleId } from './styleRecipes';
 export {

@@ -7,7 +7,7 @@ import { isCreamy } from './body';
 import { PALATE_KEYS, palateContributions, palateOf, palateValue, type PalatePortion } from './measures';
 import { nutritionOf } from './nutrition';
 import { formFactor } from './pungency';
-import { sayReason, sayVerdict } from './sayPalate';
+import { sayReason, sayVerdict } from '#words/palate';
 import { formulaFromStyle } from './startFromStyle';
 import { STYLE_IDS } from './styleRecipes';
 import { STYLES, stylePortions, windowsFrom, withTypedRatio } from './styles';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { sayDoubt, sayProblem, type Doubt, type Problem } from './finding';
+import type { Doubt, Problem } from './finding';
+import { sayDoubt, sayProblem } from '#words/reading';
 
 const DOUBTS: readonly Doubt[] = [
   { code: 'thousands-or-decimal', text: '1,500', takenAs: 1500 },

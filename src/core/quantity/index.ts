@@ -1,5 +1,5 @@
 export { sumOverTerms, type Amount, type AmountTerm } from './amount';
-export { sayDoubt, sayProblem, type Doubt, type Problem } from './finding';
+export { type Doubt, type Problem } from './finding';
 export { formatCount, nearestSpoons, sensibleDecimals, sensibly, type NearestSpoons } from './formatAmount';
 export { nudgeAmount, withCount } from './nudge';
 export { parseAmount, type ParsedAmount, type ParseResult } from './parseAmount';

@@ -45,7 +45,6 @@ export {
   type Moved,
   type Rescaling,
 } from './repair';
-export { BITE_WORDS, ON_WORDS, ROW_WORDS, sayDeed, sayTasting, SIGHT_WORDS } from './sayTrial';
 export {
   DEEDS,
   makingSteps,

@@ -10,12 +10,12 @@ import {
   complaintsOf,
   isAsPlanned,
   saysNothing,
-  sayTasting,
   standingOf,
   trialPortions,
   versionState,
   type TrialEvent,
 } from '.';
+import { sayTasting } from '#words/trial';
 
 const JAR = [line('olive_ev', 82), line('vin_redwine6', 30), line('salt_table', 1.5)];
 const total = (events: readonly TrialEvent[]): number =>

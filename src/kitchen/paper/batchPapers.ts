@@ -1,10 +1,13 @@
 /** A batch as paper: sheet, label, pull list. Words only; the server sets them. */
 import type { BatchRecord, Settings } from '#contract';
-import { latestOf, ROUNDING_WORDS, SCHOOL_WORDS, keepUntil, type PullList, type UseBy } from '#core/batch';
-import { sayDuration, TOOL_VALUES } from '#core/emulsion';
+import { latestOf, keepUntil, type PullList, type UseBy } from '#core/batch';
+import { ROUNDING_WORDS, SCHOOL_WORDS } from '#words/batch';
+import { TOOL_VALUES } from '#core/emulsion';
+import { sayDuration } from '#words/hold';
 import type { Catalogue } from '#core/ingredient';
 import type { LabelWords, Sheet, SheetTable } from '#core/paper';
-import { sayDeed, type Step } from '#core/trial';
+import type { Step } from '#core/trial';
+import { sayDeed } from '#words/trial';
 import type { Vessel } from '#core/vessel';
 import {
   formatAmount,

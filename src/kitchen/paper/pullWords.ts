@@ -1,6 +1,7 @@
 /** What is fetched, in the units it is bought in. */
 import type { Settings } from '#contract';
-import { sayCounted, type PullLine } from '#core/batch';
+import type { PullLine } from '#core/batch';
+import { sayCounted } from '#words/batch';
 import { formatMass, formatVolume } from '#words/numbers';
 
 /** As it is fetched: "13 (10 to 20) lemons", "5.8 l", "640 g". */

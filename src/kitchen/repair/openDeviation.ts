@@ -1,5 +1,5 @@
 /** The latest step went otherwise than planned, and nobody has said yet what is to be done about it. */
-import { MEASURE_WORDS, sayMeasure } from '#core/palate';
+import { MEASURE_WORDS, sayMeasure } from '#words/palate';
 import type { Catalogue } from '#core/ingredient';
 import {
   inWindow,

@@ -1,7 +1,8 @@
 /** A step in a cook's words. */
 import type { IngredientId } from '#core/ingredient';
 import type { Catalogue } from '#core/ingredient';
-import { sayDeed, type DoStep, type MakingPlan, type Step, type StepState } from '#core/trial';
+import type { DoStep, MakingPlan, Step, StepState } from '#core/trial';
+import { sayDeed } from '#words/trial';
 
 export const secondsOf = ({ seconds }: DoStep): number => seconds ?? 0;
 

@@ -1,6 +1,7 @@
 /** Tables for a spreadsheet. Numbers in their own unit, with a point, whatever the screen shows. */
 import type { BatchRecord, KitchenDocument, OwnIngredient, TrialRecord } from '#contract';
-import { latestOf, STATE_WORDS } from '#core/batch';
+import { latestOf } from '#core/batch';
+import { STATE_WORDS } from '#words/batch';
 import type { Formula } from '#core/formula';
 import type { Catalogue } from '#core/ingredient';
 import { inPieces } from '#core/interchange';

@@ -1,7 +1,8 @@
 /** Layers against time for two dressings. The only importer of Chart.js; fetched when it is first shown. */
 import { Chart, Legend, LinearScale, LineElement, LogarithmicScale, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
-import { layersAt, sayDuration, type Hold } from '#core/emulsion';
+import { layersAt, type Hold } from '#core/emulsion';
+import { sayDuration } from '#words/hold';
 
 Chart.register(Legend, LinearScale, LineElement, LogarithmicScale, PointElement, Tooltip);
 Chart.defaults.font.family = "'Atkinson Hyperlegible Next', system-ui, sans-serif";

@@ -1,4 +1,5 @@
-import { MEASURE_WORDS, PALATE, PALATE_KEYS, type Palate, type PalateKey, type Style } from '#core/palate';
+import { PALATE, PALATE_KEYS, type Palate, type PalateKey, type Style } from '#core/palate';
+import { MEASURE_WORDS } from '#words/palate';
 import type { DecimalSign } from '#core/quantity';
 import { MARKS, showMeasure } from '../palateWords';
 import { Track } from './Track';

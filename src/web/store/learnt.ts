@@ -1,6 +1,7 @@
 /** What this kitchen's own looks at its jars did to a predicted hold. */
 import { useMemo } from 'react';
-import { sayDuration, type Hold } from '#core/emulsion';
+import type { Hold } from '#core/emulsion';
+import { sayDuration } from '#words/hold';
 import type { FormulaId, Tool } from '#core/formula';
 import { learnHold, lessonOf, type HoldLesson, type LearntHold } from '#core/trial';
 import { useLatestTrialsQuery } from '../api/kitchenApi';

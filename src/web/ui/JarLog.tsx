@@ -1,16 +1,9 @@
 import type { ReactNode } from 'react';
 import type { Settings } from '#contract';
-import { sayDuration } from '#core/emulsion';
+import { sayDuration } from '#words/hold';
 import type { Catalogue, IngredientId } from '#core/ingredient';
-import {
-  SIGHT_WORDS,
-  sayDeed,
-  sayTasting,
-  standingEvents,
-  stepStates,
-  trialLines,
-  type TrialEvent,
-} from '#core/trial';
+import { standingEvents, stepStates, trialLines, type TrialEvent } from '#core/trial';
+import { SIGHT_WORDS, sayDeed, sayTasting } from '#words/trial';
 import { useCooksQuery } from '../api/kitchenApi';
 import { formatAmount, formatMoment, formatNumber, inSentence } from '#words/numbers';
 import { makingOf, type Jar } from '../store/jars';

@@ -2,8 +2,6 @@ import { useState } from 'react';
 import {
   rescue,
   THICKNESS_CLASSES,
-  THICKNESS_WORDS,
-  TROUBLE_WORDS,
   TROUBLES,
   type EmulsionState,
   type HoldRequest,
@@ -11,6 +9,7 @@ import {
   type ThicknessClass,
   type Trouble,
 } from '#core/emulsion';
+import { THICKNESS_WORDS, TROUBLE_WORDS } from '#words/hold';
 import type { Formula, ReadingContext, Tool } from '#core/formula';
 import type { Ingredient, IngredientId } from '#core/ingredient';
 import type { JudgedPortion } from '#core/reckoning';

@@ -8,7 +8,7 @@ import {
   trialIdSchema,
   type InstrumentInfo,
 } from '#contract';
-import { SIGN_WORDS, USE_BY_WORDS } from '#core/batch';
+import { SIGN_WORDS, USE_BY_WORDS } from '#words/batch';
 import { ApiError, parse } from '../../http/apiError';
 import { vouchedReading } from '../../http/vouched';
 import type { LiveHub } from '../../live/hub';

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { BatchEventRecord, BatchRecord } from '#contract';
-import { standingBatchEvents, TEMPERATURE_WORDS } from '#core/batch';
+import { standingBatchEvents } from '#core/batch';
+import { TEMPERATURE_WORDS } from '#words/batch';
 import type { Catalogue } from '#core/ingredient';
 import { useCooksQuery } from '../../api/kitchenApi';
 import { formatMoment, formatNumber, inSentence, type NumberStyle } from '#words/numbers';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { BatchRecord, VersionRecord } from '#contract';
-import { STATE_WORDS } from '#core/batch';
+import { STATE_WORDS } from '#words/batch';
 import { sameContent, type FormulaId } from '#core/formula';
 import {
   sayError,

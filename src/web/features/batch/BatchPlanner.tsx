@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { daySchema, type VersionRecord } from '#contract';
-import { sayBatchProblem, type BatchPlan, type BatchRequest } from '#core/batch';
+import type { BatchPlan, BatchRequest } from '#core/batch';
+import { sayBatchProblem } from '#words/batch';
 import type { VersionState } from '#core/trial';
 import { sayError, useBeginBatchMutation } from '../../api/kitchenApi';
 import { formatMass, formatVolume } from '#words/numbers';

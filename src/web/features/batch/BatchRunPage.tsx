@@ -1,6 +1,6 @@
 import { Link, useParams } from 'react-router';
 import type { BatchRecord } from '#contract';
-import { STATE_WORDS } from '#core/batch';
+import { STATE_WORDS } from '#words/batch';
 import { useBatchQuery } from '../../api/kitchenApi';
 import { formatVolume } from '#words/numbers';
 import { useKitchen } from '../../store/kitchen';

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { daySchema, type BatchRecord } from '#contract';
-import { latestOf, STATE_WORDS } from '#core/batch';
+import { latestOf } from '#core/batch';
+import { STATE_WORDS } from '#words/batch';
 import { TOOL_VALUES } from '#core/emulsion';
 import { useBatchesQuery } from '../../api/kitchenApi';
 import { formatMoney, formatVolume } from '#words/numbers';

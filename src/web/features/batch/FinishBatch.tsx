@@ -1,7 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { BatchRecord, TrialRecord } from '#contract';
-import { isKind, measuredPh, sayTasting, standingEvents, trialLines, type TrialLine } from '#core/trial';
+import { isKind, measuredPh, standingEvents, trialLines, type TrialLine } from '#core/trial';
+import { sayTasting } from '#words/trial';
 import { formatAmount, formatMass, formatMoment, formatNumber } from '#words/numbers';
 import { withWaiting } from '../../store/jars';
 import { useKitchen } from '../../store/kitchen';

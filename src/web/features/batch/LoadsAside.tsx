@@ -1,6 +1,8 @@
-import { sayCooling, sayWayToCool, type BatchLoad, type BatchPlan, type BatchRequest } from '#core/batch';
+import type { BatchLoad, BatchPlan, BatchRequest } from '#core/batch';
+import { sayCooling, sayWayToCool } from '#words/batch';
 import { mixedVolumeMlPerG } from '#core/composition';
-import { sayDuration, TOOL_VALUES } from '#core/emulsion';
+import { TOOL_VALUES } from '#core/emulsion';
+import { sayDuration } from '#words/hold';
 import type { Settings } from '#contract';
 import { Jar, type JarPart } from '../../drawing/Jar';
 import { liquidColour } from '../../drawing/colours';

@@ -1,14 +1,6 @@
 import type { VersionRecord } from '#contract';
-import {
-  hasOwnVessel,
-  LOADS_AS,
-  ROUNDING_WORDS,
-  ROUNDINGS,
-  SCHOOL_WORDS,
-  SCHOOLS,
-  type BatchLine,
-  type BatchRequest,
-} from '#core/batch';
+import { hasOwnVessel, LOADS_AS, ROUNDINGS, SCHOOLS, type BatchLine, type BatchRequest } from '#core/batch';
+import { ROUNDING_WORDS, SCHOOL_WORDS } from '#words/batch';
 import { TOOL_VALUES } from '#core/emulsion';
 import { TOOLS } from '#core/formula';
 import type { VersionState } from '#core/trial';

@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
 import { ENOUGH_LOSS, type BatchPlan, type BatchRequest, type LoadLine } from '#core/batch';
-import { remixOf, sayHoldMove, sayRemix, type Hold } from '#core/emulsion';
+import { remixOf, type Hold } from '#core/emulsion';
+import { sayHoldMove, sayRemix } from '#words/hold';
 import type { Formula } from '#core/formula';
-import { MEASURE_WORDS } from '#core/palate';
+import { MEASURE_WORDS } from '#words/palate';
 import { formatAmount, formatNumber, formatVolume, inSentence } from '#words/numbers';
 import { showMeasure } from '../../palateWords';
 import { freshAmountText } from '#kitchen/edits';

@@ -1,14 +1,7 @@
 import { useState } from 'react';
 import type { BatchRecord } from '#contract';
-import {
-  latestOf,
-  SIGN_WORDS,
-  signProblem,
-  tastedRight,
-  USE_BY_WORDS,
-  keepUntilProblem,
-  type UseBy,
-} from '#core/batch';
+import { latestOf, signProblem, tastedRight, keepUntilProblem, type UseBy } from '#core/batch';
+import { SIGN_WORDS, USE_BY_WORDS } from '#words/batch';
 import { useCooksQuery } from '../../api/kitchenApi';
 import { useCookHere } from '../../store/useCook';
 import { Button } from '../../ui/Button';

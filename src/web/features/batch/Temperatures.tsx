@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { BatchRecord } from '#contract';
-import { TEMPERATURE_WORDS, TEMPERATURES_AT, standingBatchEvents, type TemperatureAt } from '#core/batch';
+import { TEMPERATURES_AT, standingBatchEvents, type TemperatureAt } from '#core/batch';
+import { TEMPERATURE_WORDS } from '#words/batch';
 import { formatMoment, formatNumber } from '#words/numbers';
 import { readDecimal } from '../../readDecimal';
 import { useKitchen } from '../../store/kitchen';

@@ -1,7 +1,8 @@
 import { useId, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent, type Ref } from 'react';
 import { readLine, type AdditionLine, type ReadingContext } from '#core/formula';
 import { searchIngredients, type Ingredient } from '#core/ingredient';
-import { parseAmount, sayDoubt, sayProblem } from '#core/quantity';
+import { parseAmount } from '#core/quantity';
+import { sayDoubt, sayProblem } from '#words/reading';
 import { formatAmount } from '#words/numbers';
 
 interface AddLineProps {

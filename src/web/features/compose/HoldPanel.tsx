@@ -2,21 +2,23 @@ import { useMemo, useState } from 'react';
 import {
   byGain,
   candidateChanges,
-  HOLD_CLASS_WORDS,
-  LIMIT_WORDS,
   makingTips,
-  OIL_STATE_WORDS,
   oilState,
-  sayDuration,
-  sayHold,
   solidFraction,
-  THICKNESS_WORDS,
   TOOL_VALUES,
   usualSeconds,
   withChange,
   type Change,
   type Hold,
 } from '#core/emulsion';
+import {
+  HOLD_CLASS_WORDS,
+  LIMIT_WORDS,
+  OIL_STATE_WORDS,
+  sayDuration,
+  sayHold,
+  THICKNESS_WORDS,
+} from '#words/hold';
 import { TOOLS, type AdditionId, type Formula, type ReadingContext, type Tool } from '#core/formula';
 import type { Ingredient, IngredientId } from '#core/ingredient';
 import type { Judgement, Reckoning } from '#core/reckoning';

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { sayDuration, TOOL_VALUES, usualSeconds, type HoldRequest } from '#core/emulsion';
+import { TOOL_VALUES, usualSeconds, type HoldRequest } from '#core/emulsion';
+import { sayDuration } from '#words/hold';
 import { TOOLS, type Tool } from '#core/formula';
 import { Button } from '../../ui/Button';
 import { useHolds } from '../../workers/useHolds';

@@ -1,15 +1,6 @@
 import { memo, useMemo, useState } from 'react';
-import {
-  COLD_C,
-  HOLD_DAYS,
-  layersAt,
-  ROOM_C,
-  ROOM_LIMIT_S,
-  sayDuration,
-  sayHold,
-  THICKNESS_WORDS,
-  type Hold,
-} from '#core/emulsion';
+import { COLD_C, HOLD_DAYS, layersAt, ROOM_C, ROOM_LIMIT_S, type Hold } from '#core/emulsion';
+import { sayDuration, sayHold, THICKNESS_WORDS } from '#words/hold';
 import type { Keeping } from '#core/safety';
 import type { Vessel } from '#core/vessel';
 import { Jar, type JarPart } from '../../drawing/Jar';

@@ -1,5 +1,6 @@
 import { REFERENCE_STRENGTH, schoolRatios } from '#core/acidity';
-import { MEASURE_WORDS, palateContributions, type PalateKey, type Style } from '#core/palate';
+import { palateContributions, type PalateKey, type Style } from '#core/palate';
+import { MEASURE_WORDS } from '#words/palate';
 import type { Judgement } from '#core/reckoning';
 import type { Settings } from '#contract';
 import { Track } from '../../drawing/Track';

@@ -1,4 +1,5 @@
-import { MEASURE_WORDS, type PalateKey, type Palate, type Style } from '#core/palate';
+import type { PalateKey, Palate, Style } from '#core/palate';
+import { MEASURE_WORDS } from '#words/palate';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import type { Caution } from '#core/safety';
 import type { Settings } from '#contract';

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import type { PlanLine, RoundTo, Rounding } from '#core/balance';
 import { isMassUnit, isVolumeUnit, sensibly } from '#core/quantity';
 import type { Formula, ReadingContext } from '#core/formula';
-import { MEASURE_WORDS } from '#core/palate';
+import { MEASURE_WORDS } from '#words/palate';
 import type { ReckonedAddition, Reckoning } from '#core/reckoning';
 import type { Settings } from '#contract';
 import { formatAmount, formatPercent, inSentence } from '#words/numbers';

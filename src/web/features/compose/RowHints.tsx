@@ -1,4 +1,5 @@
-import { sayDoubt, sayProblem, type Doubt, type Problem } from '#core/quantity';
+import type { Doubt, Problem } from '#core/quantity';
+import { sayDoubt, sayProblem } from '#words/reading';
 
 /** What a reading leaves open; where the cook can settle it, with the choices. */
 export function DoubtLine({ doubt, onChoose }: { doubt: Doubt; onChoose: (text: string) => void }) {

@@ -1,10 +1,6 @@
 import { useMemo, useState } from 'react';
 import {
-  MEASURE_WORDS,
   PALATE_KEYS,
-  sayReason,
-  sayVerdict,
-  sayWhy,
   verdictOf,
   windowsFrom,
   withTypedRatio,
@@ -13,6 +9,7 @@ import {
   type Style,
   type Window,
 } from '#core/palate';
+import { MEASURE_WORDS, sayReason, sayVerdict, sayWhy } from '#words/palate';
 import type { Judgement } from '#core/reckoning';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import type { ShelfRecord } from '#contract';

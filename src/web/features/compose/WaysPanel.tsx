@@ -2,10 +2,7 @@ import { useMemo, useState } from 'react';
 import {
   ASIDE,
   candidatesFor,
-  COMPLAINT_WORDS,
   COMPLAINTS,
-  sayDoses,
-  sayImpossible,
   withDoses,
   type Complaint,
   type Remedy,
@@ -13,6 +10,7 @@ import {
   type RemedyRequest,
   type Severity,
 } from '#core/balance';
+import { COMPLAINT_WORDS, sayDoses, sayImpossible } from '#words/balance';
 import { costOf } from '#core/composition';
 import type { AdditionId, Formula, ReadingContext, VesselId } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';

@@ -1,6 +1,8 @@
-import { sayInTheWay, sayMissed, sayVariant, type FormulateAnswer, type Rounding } from '#core/balance';
+import type { FormulateAnswer, Rounding } from '#core/balance';
+import { sayInTheWay, sayMissed, sayVariant } from '#words/balance';
 import type { Ingredient } from '#core/ingredient';
-import { MEASURE_WORDS, type PalateKey, type Style } from '#core/palate';
+import type { PalateKey, Style } from '#core/palate';
+import { MEASURE_WORDS } from '#words/palate';
 import { allergenNames } from '#words/safety';
 import { CautionLines } from '../../ui/CautionLines';
 import { componentOf } from '#core/ingredient';

@@ -8,7 +8,7 @@ import {
   type RoundTo,
 } from '#core/balance';
 import { emptyFormula, type Addition, type AdditionId, type FormulaId } from '#core/formula';
-import { MEASURE_WORDS } from '#core/palate';
+import { MEASURE_WORDS } from '#words/palate';
 import { DEFAULT_VESSEL_ID, SHAKE_LINE_SHARE, type Vessel } from '#core/vessel';
 import { sayError, useCreateFormulaMutation } from '../../api/kitchenApi';
 import { freshAmountText } from '#kitchen/edits';

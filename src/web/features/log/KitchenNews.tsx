@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import type { FormulaId } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
-import { MEASURE_WORDS, sayMeasure } from '#core/palate';
+import { MEASURE_WORDS, sayMeasure } from '#words/palate';
 import { bottleChanges, drifts, keepsFailing, madeSince } from '#core/trial';
 import { useFormulasQuery, useLatestTrialsQuery } from '../../api/kitchenApi';
 import { useKitchen } from '../../store/kitchen';

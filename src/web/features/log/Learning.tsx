@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { sayDuration } from '#core/emulsion';
+import { sayDuration } from '#words/hold';
 import { lessonOf } from '#core/trial';
 import { sayError, useSaveSettingsMutation } from '../../api/kitchenApi';
 import type { Jar } from '../../store/jars';

@@ -1,14 +1,9 @@
 import { useMemo, useState } from 'react';
-import { sayHold, type Hold } from '#core/emulsion';
+import type { Hold } from '#core/emulsion';
+import { sayHold } from '#words/hold';
 import { makingHold } from '#kitchen/holds';
-import {
-  minutesSinceShake,
-  SIGHT_WORDS,
-  SIGHTS,
-  type Predicted,
-  type Sight,
-  type TrialEvent,
-} from '#core/trial';
+import { minutesSinceShake, SIGHTS, type Predicted, type Sight, type TrialEvent } from '#core/trial';
+import { SIGHT_WORDS } from '#words/trial';
 import { readDecimal } from '../../readDecimal';
 import { makingOf, type Jar } from '../../store/jars';
 import { vesselOf } from '#kitchen/reading';

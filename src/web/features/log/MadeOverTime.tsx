@@ -1,5 +1,6 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { MEASURE_WORDS, PALATE_KEYS, palateOf, type PalateKey } from '#core/palate';
+import { PALATE_KEYS, palateOf, type PalateKey } from '#core/palate';
+import { MEASURE_WORDS } from '#words/palate';
 import { asMade, standingOf, trialPortions } from '#core/trial';
 import type { Jar } from '../../store/jars';
 import { useKitchen } from '../../store/kitchen';

@@ -1,6 +1,8 @@
 import { useEffect } from 'react';
-import { sayPour, pourPlan } from '#core/emulsion';
-import { sayDeed, type DoStep, type MakingPlan, type TrialEvent } from '#core/trial';
+import { pourPlan } from '#core/emulsion';
+import { sayPour } from '#words/hold';
+import type { DoStep, MakingPlan, TrialEvent } from '#core/trial';
+import { sayDeed } from '#words/trial';
 import { sayError, useStartTimerMutation, useTimersQuery } from '../../api/kitchenApi';
 import { newId } from '../../store/device';
 import type { Jar } from '../../store/jars';

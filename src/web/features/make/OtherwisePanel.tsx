@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { readLine, type ReadingContext } from '#core/formula';
 import { searchIngredients, type Catalogue, type Ingredient } from '#core/ingredient';
-import { sayProblem } from '#core/quantity';
+import { sayProblem } from '#words/reading';
 import type { MakingPlan, Reading, StepState, TrialEvent } from '#core/trial';
 import { formatAmount } from '#words/numbers';
 import { readDecimal } from '../../readDecimal';

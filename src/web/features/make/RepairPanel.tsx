@@ -1,10 +1,11 @@
 import { useMemo } from 'react';
-import { candidatesFor, sayDoses, withDoses, type RemedyRequest } from '#core/balance';
+import { candidatesFor, withDoses, type RemedyRequest } from '#core/balance';
+import { sayDoses } from '#words/balance';
 import { spreadOver, type OpenLoad, type SpreadTargets } from '#core/batch';
 import { composition } from '#core/composition';
 import type { Formula, ReadingContext } from '#core/formula';
 import type { Ingredient } from '#core/ingredient';
-import { MEASURE_WORDS, sayMeasure } from '#core/palate';
+import { MEASURE_WORDS, sayMeasure } from '#words/palate';
 import { sayCaution } from '#words/safety';
 import {
   fillRequest,

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { pantryEntrySchema, type PantryEntry } from '#contract';
 import { measuringWith, takesLabelAcidity, toMass, type Ingredient } from '#core/ingredient';
-import { parseAmount, sayProblem } from '#core/quantity';
+import { parseAmount } from '#core/quantity';
+import { sayProblem } from '#words/reading';
 import { sayError, useSavePantryMutation } from '../../api/kitchenApi';
 import { formatAmount } from '#words/numbers';
 import { readDecimal } from '../../readDecimal';

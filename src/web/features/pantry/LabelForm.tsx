@@ -5,11 +5,11 @@ import {
   CATEGORIES,
   findIngredient,
   ingredientFromLabel,
-  sayLabelProblem,
   type Category,
   type LabelReading,
   type LabelValues,
 } from '#core/ingredient';
+import { sayLabelProblem } from '#words/reading';
 import { sayError, useSaveIngredientMutation } from '../../api/kitchenApi';
 import { readDecimal } from '../../readDecimal';
 import { newId } from '../../store/device';

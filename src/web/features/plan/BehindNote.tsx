@@ -1,5 +1,5 @@
 import type { PlanContent } from '#contract';
-import { sayDuration } from '#core/emulsion';
+import { sayDuration } from '#words/hold';
 import type { WayOut } from '#core/service';
 import { sayTime } from '#kitchen/day';
 import type { DayPlan } from '#kitchen/day';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { daySchema, planContentSchema, type PlanContent } from '#contract';
-import { sayDuration } from '#core/emulsion';
+import { sayDuration } from '#words/hold';
 import { sayError, useFormulasQuery, usePlanQuery, useSavePlanMutation } from '../../api/kitchenApi';
 import { mondayOf, today } from '#kitchen/day';
 import { useKitchen } from '../../store/kitchen';

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Settings } from '#contract';
-import { STATE_WORDS } from '#core/batch';
+import { STATE_WORDS } from '#words/batch';
 import { formatVolume } from '#words/numbers';
 import { Button } from '../../ui/Button';
 import { litresFor, type Covered, type TakingOn } from './takeOn';

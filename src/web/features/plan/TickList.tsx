@@ -1,5 +1,5 @@
 import type { PlanContent } from '#contract';
-import { sayDuration } from '#core/emulsion';
+import { sayDuration } from '#words/hold';
 import type { DayTask, Placed } from '#core/service';
 import { Button } from '../../ui/Button';
 import { sayTime, secondsOfDay } from '#kitchen/day';

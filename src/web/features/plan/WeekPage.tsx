@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { daySchema, type PlanContent, type PlanRecord, type ShelfRecord } from '#contract';
-import { sayDuration } from '#core/emulsion';
+import { sayDuration } from '#words/hold';
 import { weekBatches } from '#core/service';
 import { sayError, useFormulasQuery, usePlanWeekQuery, useSavePlanMutation } from '../../api/kitchenApi';
 import { daysAfter, mondayOf, sayDay, today } from '#kitchen/day';

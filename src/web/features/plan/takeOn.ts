@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { skipToken } from '@reduxjs/toolkit/query';
 import type { BatchRecord, PlanContent } from '#contract';
-import { sayBatchProblem } from '#core/batch';
+import { sayBatchProblem } from '#words/batch';
 import type { FormulaId } from '#core/formula';
 import { dressingFor } from '#core/service';
 import { kitchenApi, sayError, useBatchesQuery, useStandingsQuery } from '../../api/kitchenApi';

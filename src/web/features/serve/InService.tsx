@@ -2,14 +2,12 @@ import { useMemo, useState } from 'react';
 import {
   holdRequest,
   remixOf,
-  sayDuration,
-  sayHold,
-  sayRemix,
   usualSeconds,
   usualTemperatureC,
   usualTool,
   USUAL_HEIGHT_M,
 } from '#core/emulsion';
+import { sayDuration, sayHold, sayRemix } from '#words/hold';
 import type { Formula, FormulaId } from '#core/formula';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import { allergenNames } from '#words/safety';

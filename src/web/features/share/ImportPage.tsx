@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import type { ImportReport } from '#contract';
 import { emptyFormula, readLine, usualPhase, type Addition, type AdditionId } from '#core/formula';
 import { readPasted, type PastedLine } from '#core/interchange';
-import { sayDoubt, sayProblem } from '#core/quantity';
+import { sayDoubt, sayProblem } from '#words/reading';
 import { DEFAULT_VESSEL_ID } from '#core/vessel';
 import { sayError, useCreateFormulaMutation, useReadDocumentMutation } from '../../api/kitchenApi';
 import { formatAmount, inSentence } from '#words/numbers';

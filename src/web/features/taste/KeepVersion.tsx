@@ -4,7 +4,7 @@ import type { VersionRecord } from '#contract';
 import type { PlanLine, RoundTo } from '#core/balance';
 import { composition } from '#core/composition';
 import { restoredFrom, sameContent, type AdditionId, type Formula } from '#core/formula';
-import { MEASURE_WORDS } from '#core/palate';
+import { MEASURE_WORDS } from '#words/palate';
 import { exactly } from '#core/quantity';
 import { reckonFormula } from '#core/reckoning';
 import { asMade, isAsPlanned } from '#core/trial';

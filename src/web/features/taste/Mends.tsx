@@ -1,15 +1,8 @@
 import { useMemo, useState } from 'react';
-import {
-  ASIDE,
-  candidatesFor,
-  COMPLAINT_WORDS,
-  sayDoses,
-  sayImpossible,
-  withDoses,
-  type Remedy,
-  type RemedyRequest,
-} from '#core/balance';
-import { sayHoldMove, type HoldRequest } from '#core/emulsion';
+import { ASIDE, candidatesFor, withDoses, type Remedy, type RemedyRequest } from '#core/balance';
+import { COMPLAINT_WORDS, sayDoses, sayImpossible } from '#words/balance';
+import type { HoldRequest } from '#core/emulsion';
+import { sayHoldMove } from '#words/hold';
 import type { Formula, ReadingContext } from '#core/formula';
 import type { Style } from '#core/palate';
 import type { JudgedPortion } from '#core/reckoning';

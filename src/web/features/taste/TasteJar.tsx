@@ -4,12 +4,10 @@ import { composition } from '#core/composition';
 import type { Remedy } from '#core/balance';
 import {
   BITES,
-  BITE_WORDS,
   complaintsOf,
   currentStep,
   DRAWN_G,
   minutesSinceShake,
-  ON_WORDS,
   saysNothing,
   standingEvents,
   standingOf,
@@ -21,6 +19,7 @@ import {
   type Tasting,
   type TrialEvent,
 } from '#core/trial';
+import { BITE_WORDS, ON_WORDS } from '#words/trial';
 import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
 import { formatAmount } from '#words/numbers';
 import { readDecimal } from '../../readDecimal';

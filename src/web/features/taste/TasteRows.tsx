@@ -1,4 +1,5 @@
-import { TASTE_ROWS, ROW_WORDS, type TasteRow, type TasteRows as Rows, type TasteValue } from '#core/trial';
+import { TASTE_ROWS, type TasteRow, type TasteRows as Rows, type TasteValue } from '#core/trial';
+import { ROW_WORDS } from '#words/trial';
 
 const VALUES: readonly TasteValue[] = [-2, -1, 0, 1, 2];
 /** Bitterness cannot be too little: its row begins at fine. */

@@ -1,5 +1,6 @@
 import { lazy, Suspense, useMemo } from 'react';
-import { sayHold, usualTemperatureC } from '#core/emulsion';
+import { usualTemperatureC } from '#core/emulsion';
+import { sayHold } from '#words/hold';
 import type { Formula } from '#core/formula';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { holdAskedOf, mixedWith } from '#kitchen/holds';

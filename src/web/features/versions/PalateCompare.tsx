@@ -1,4 +1,5 @@
-import { MEASURE_WORDS, PALATE, PALATE_KEYS, type PalateKey, type Style } from '#core/palate';
+import { PALATE, PALATE_KEYS, type PalateKey, type Style } from '#core/palate';
+import { MEASURE_WORDS } from '#words/palate';
 import type { Judgement } from '#core/reckoning';
 import type { Settings } from '#contract';
 import { Track } from '../../drawing/Track';

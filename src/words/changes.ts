@@ -1,6 +1,12 @@
 /** "What changed" between two states of a formula, in a cook's words, one line a change. */
-import { inOrder, type Addition, type AdditionId, type Formula, type Phase } from './formula';
-import { contentDiff } from './version';
+import {
+  inOrder,
+  type Addition,
+  type AdditionId,
+  type Formula,
+  type Phase,
+  contentDiff,
+} from '#core/formula';
 
 export type ChangeKind = 'added' | 'removed' | 'amount' | 'ingredient' | 'place' | 'words' | 'formula';
 

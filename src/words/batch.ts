@@ -1,14 +1,21 @@
 /** Batches in a cook's words. Rendered here and nowhere else. */
-import { sayDuration, TOOL_VALUES } from '#core/emulsion';
+import { TOOL_VALUES } from '#core/emulsion';
+import { sayDuration } from './hold';
 import type { Tool } from '#core/formula';
-import type { SignProblem, BatchState, TemperatureAt } from './batchRecord';
-import { pluralOf } from './boughtUnits';
-import { COOLING_LIMITS, type Cooling, type WayToCool } from './cooling';
-import type { School } from './holdBack';
-import type { BatchProblem } from './planBatch';
-import type { PullLine } from './pullList';
-import type { RoundingKind } from './roundLoads';
-import type { UseByProblem } from './useBy';
+import {
+  type SignProblem,
+  type BatchState,
+  type TemperatureAt,
+  pluralOf,
+  COOLING_LIMITS,
+  type Cooling,
+  type WayToCool,
+  type School,
+  type BatchProblem,
+  type PullLine,
+  type RoundingKind,
+  type UseByProblem,
+} from '#core/batch';
 
 /** A volume or a mass as the kitchen writes it. */
 export type SaySize = (amount: number, unit: 'ml' | 'g') => string;

@@ -1,12 +1,18 @@
 /** The hold in a cook's words, never with more digits than it deserves. Rendered here and nowhere else. */
 import type { EmulsifierKind } from '#core/ingredient';
 import type { Tool } from '#core/formula';
-import type { Hold, HoldClass, LimitedBy } from './hold';
-import type { OilState } from './oils';
-import type { Pace, PourPlan } from './pour';
-import type { Trouble } from './rescue';
-import type { ThicknessClass } from './thickness';
-import { TOOL_VALUES } from './tools';
+import {
+  TOOL_VALUES,
+  type Hold,
+  type HoldClass,
+  type LimitedBy,
+  type OilState,
+  type Pace,
+  type PourPlan,
+  type Remix,
+  type ThicknessClass,
+  type Trouble,
+} from '#core/emulsion';
 
 const [MINUTE, HOUR, DAY] = [60, 3600, 86_400];
 const FRACTIONS: readonly (readonly [number, string])[] = [
@@ -140,3 +146,13 @@ export function sayPour(plan: PourPlan, tool: Tool): string {
 
 const sayPace = (seconds: number): string =>
   seconds < 90 ? `${Math.max(5, Math.round(seconds / 5) * 5)} s` : `${Math.round(seconds / 30) / 2} min`;
+
+export function sayRemix(remix: Remix): string {
+  if (remix.kind === 'each-portion') return 'In service: stir at each portion.';
+  if (remix.kind === 'before-service') return 'In service: mix once before it.';
+  const minutes = remix.seconds / 60;
+  // Rounded down: sooner is safer.
+  return minutes < 120
+    ? `In service: mix again every ${Math.max(5, Math.floor(minutes / 5) * 5)} minutes.`
+    : `In service: mix again every ${Math.floor(minutes / 60)} hours.`;
+}

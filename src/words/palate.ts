@@ -1,6 +1,5 @@
 /** The measures in a cook's words, with the numbers trade people use. Rendered here and nowhere else. */
-import type { PalateKey } from './measures';
-import type { Verdict, VerdictReason } from './verdict';
+import type { PalateKey, Verdict, VerdictReason } from '#core/palate';
 
 export interface MeasureWords {
   readonly title: string;

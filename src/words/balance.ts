@@ -1,11 +1,9 @@
 /** Remedies, misses and swaps in a cook's words. Rendered here and nowhere else; amounts are given as text. */
 import type { Ingredient } from '#core/ingredient';
-import { MEASURE_WORDS, sayMeasure, type PalateKey } from '#core/palate';
+import type { PalateKey } from '#core/palate';
+import { MEASURE_WORDS, sayMeasure } from './palate';
 import { sensibly } from '#core/quantity';
-import type { Complaint } from './complaints';
-import type { Missed, Obstacle, Variant } from './formulate';
-import type { Impossible } from './impossible';
-import type { Dose } from './planSearch';
+import type { Complaint, Missed, Obstacle, Variant, Impossible, Dose } from '#core/balance';
 
 export type SayAmount = (massG: number, ingredient: Ingredient) => string;
 export const inGrams: SayAmount = (massG) => `${sensibly(massG)} g`;

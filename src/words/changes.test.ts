@@ -1,7 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { describeChange, namedByIngredient, sayChange } from './describeChange';
-import { emptyFormula, type Addition, type AdditionId, type Formula, type VesselId } from './formula';
-import { restoredFrom, sameContent, sayStanding, sayVersion } from './version';
+import { describeChange, namedByIngredient, sayChange } from './changes';
+import {
+  emptyFormula,
+  type Addition,
+  type AdditionId,
+  type Formula,
+  type VesselId,
+  restoredFrom,
+  sameContent,
+  sayStanding,
+  sayVersion,
+} from '#core/formula';
 
 const addition = (id: string, amountText: string, rank: number, rest: Partial<Addition> = {}): Addition => ({
   id: id as AdditionId,

@@ -1,10 +1,16 @@
 /** Tastings and jars in a cook's words. Rendered here and nowhere else. */
-import { COMPLAINT_WORDS } from '#core/balance';
+import { COMPLAINT_WORDS } from './balance';
 import { TOOL_VALUES } from '#core/emulsion';
 import type { Tool } from '#core/formula';
-import type { Sight } from './event';
-import type { DoStep } from './step';
-import { complaintsOf, type Bite, type TastedOn, type TasteRow, type Tasting } from './tasting';
+import {
+  type Sight,
+  type DoStep,
+  complaintsOf,
+  type Bite,
+  type TastedOn,
+  type TasteRow,
+  type Tasting,
+} from '#core/trial';
 
 export const ROW_WORDS: Readonly<Record<TasteRow, readonly [low: string, high: string]>> = {
   acid: ['needs acid', 'too sharp'],
