@@ -9,12 +9,19 @@ const LONG = dressing(
   'sunflower 121ml, vin_white5 63ml, sugar_white 61g, mustard_powder 2g, salt_table 3.3g, honey 7g, lemon_juice 11g, water 23g, mustard_dijon 6g, soy_sauce 7.3g, maple 3.4g, mayo_full 21.6g, capers 6.6g, yoghurt_whole 31g, olive_ev 44g, shallot 12g, garlic 3g, parsley 4g, black_pepper 0.4g, tahini 14g',
 );
 const LINES = LONG.map(({ ingredient, form, massG }, i): BatchLine => ({
-  ...{ id: `line-${i}`, ingredient, form, phase: 'base', massG: massG.nominal, said: '' },
+  id: `line-${i}`,
+  ingredient,
+  form,
+  phase: 'base',
+  massG: massG.nominal,
+  said: '',
 }));
 const asked = (volumeMl: number, about: Partial<BatchRequest> = {}): BatchRequest =>
   requestOf({
-    ...{ lines: LINES, target: { kind: 'volume', volumeMl } },
-    ...{ mixingVessel: vesselOf(8000), rounding: { kind: 'mixed', readabilityG: 1, spoons: 'metric' } },
+    lines: LINES,
+    target: { kind: 'volume', volumeMl },
+    mixingVessel: vesselOf(8000),
+    rounding: { kind: 'mixed', readabilityG: 1, spoons: 'metric' },
     ...about,
   });
 

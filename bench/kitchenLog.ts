@@ -22,15 +22,23 @@ async function kitchenWith(entries: number): Promise<{ client: Client; stop: () 
   const by = { cookId: 'ida', deviceId: 'bench' };
   const at = (n: number): string => new Date(Date.UTC(2020, 0, 1) + n * 3_600_000).toISOString();
   const jars = Array.from({ length: entries / EVENTS_A_JAR }, (_, n) => ({
-    ...{ id: `jar-${n}`, formulaId: formulaId('house'), version: 1, styleId: null, making: null, by },
-    ...{ vesselId: sampleFormula().vesselId, createdAt: at(n) },
+    id: `jar-${n}`,
+    formulaId: formulaId('house'),
+    version: 1,
+    styleId: null,
+    making: null,
+    by,
+    vesselId: sampleFormula().vesselId,
+    createdAt: at(n),
     lines: [],
   }));
   await db.insert(trials).values(jars);
   for (let from = 0; from < entries; from += INSERTED_AT_ONCE) {
     await db.insert(trialEvents).values(
       Array.from({ length: Math.min(INSERTED_AT_ONCE, entries - from) }, (_, i) => ({
-        ...{ id: `event-${from + i}`, trialId: `jar-${Math.floor((from + i) / EVENTS_A_JAR)}`, by },
+        id: `event-${from + i}`,
+        trialId: `jar-${Math.floor((from + i) / EVENTS_A_JAR)}`,
+        by,
         createdAt: at(from + i),
         event: {
           ...({ kind: 'looked', saw: 'fine', seconds: 600, predicted: null } as const),

@@ -9,10 +9,19 @@ const HOURS = { nowS: 11 * HOUR, opensS: 7 * HOUR };
 /** @param dishes of each of three services */
 const servicesWith = (dishes: number): readonly PlannedService[] =>
   [12, 16, 19].map((hour, i) => ({
-    ...{ id: `s${i}`, name: 'Service', atS: hour * HOUR },
+    id: `s${i}`,
+    name: 'Service',
+    atS: hour * HOUR,
     dishes: Array.from({ length: dishes }, (_, j) => ({
-      ...{ id: `d${j}`, name: 'Dressing', kind: 'slaw' as const, moment: 'half-hour' as const },
-      ...{ covers: 40, fresh: true, tool: 'Blender', standOutS: 0, restS: 1800 },
+      id: `d${j}`,
+      name: 'Dressing',
+      kind: 'slaw' as const,
+      moment: 'half-hour' as const,
+      covers: 40,
+      fresh: true,
+      tool: 'Blender',
+      standOutS: 0,
+      restS: 1800,
     })),
   }));
 

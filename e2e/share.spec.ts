@@ -131,7 +131,8 @@ test('a formula goes out as text, recipe and table, and comes back', async ({ pa
   const bring = async (text: string): Promise<void> => {
     await page.goto('/import');
     await page.getByLabel('Recipe file').setInputFiles({
-      ...{ name: 'table.csv', mimeType: 'text/csv' },
+      name: 'table.csv',
+      mimeType: 'text/csv',
       buffer: Buffer.from(text),
     });
     await page.getByRole('button', { name: 'Bring it in' }).click();

@@ -192,7 +192,11 @@ function batchAsked(portions: ReturnType<typeof portionsOf>, style: Style | null
   const loss = Number(/^(\d+(?:\.\d+)?) ?%$/.exec(values.loss)?.[1]);
   if (!(loss >= 0 && loss <= 50)) fail(`--loss is 0% to 50%, not “${values.loss}”.`);
   return batchFrom(portions, [], {
-    ...{ target, style, spoons: spoonSystem(), tool: toolNamed(), lossShare: loss / 100 },
+    target,
+    style,
+    spoons: spoonSystem(),
+    tool: toolNamed(),
+    lossShare: loss / 100,
     rounding: values.round === 'bought' ? 'bought' : (round?.kind ?? 'exact'),
     readabilityG: round && 'readabilityG' in round ? round.readabilityG : 1,
     school: values['hold-back'] ? 'hold-back' : 'by-weight',

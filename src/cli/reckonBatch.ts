@@ -66,7 +66,12 @@ const roomy = (ml: number | null): Vessel => {
 /** @throws CannotPlan with what to do */
 export function batchFrom(portions: readonly JudgedPortion[], texts: readonly string[], ask: BatchAsk) {
   const lines = portions.map(({ ingredient, form, massG }, i): BatchLine => ({
-    ...{ id: `line-${i + 1}`, ingredient, form, phase: 'base', massG: massG.nominal, said: texts[i] ?? '' },
+    id: `line-${i + 1}`,
+    ingredient,
+    form,
+    phase: 'base',
+    massG: massG.nominal,
+    said: texts[i] ?? '',
   }));
   const { batch } = DEFAULT_SETTINGS;
   const size = batchSize(lines, ask.target, ask.lossShare, () => null);
@@ -74,12 +79,20 @@ export function batchFrom(portions: readonly JudgedPortion[], texts: readonly st
   const say = (amount: number, unit: string): string => `${Number(amount.toPrecision(3))} ${unit}`;
   const plan = finish(
     planBatch({
-      ...{ lines, target: ask.target, lossShare: ask.lossShare, school: ask.school },
+      lines,
+      target: ask.target,
+      lossShare: ask.lossShare,
+      school: ask.school,
       holdBack: batch.holdBack,
       rounding: { kind: ask.rounding, readabilityG: ask.readabilityG, spoons: ask.spoons },
       scale: { ...batch.scale, readabilityG: ask.readabilityG },
-      ...{ tool, mixingVessel: roomy(ask.vesselMl), loadsAs: 'equal', storage: null },
-      ...{ cooling: { startC: 20, fridgeC: batch.fridgeC }, mustBeCold: false, style: ask.style },
+      tool,
+      mixingVessel: roomy(ask.vesselMl),
+      loadsAs: 'equal',
+      storage: null,
+      cooling: { startC: 20, fridgeC: batch.fridgeC },
+      mustBeCold: false,
+      style: ask.style,
       portionMl: DEFAULT_SETTINGS.servingVolumeMl,
       stock: new Map(),
     }),
@@ -94,7 +107,9 @@ export function batchFrom(portions: readonly JudgedPortion[], texts: readonly st
       massG: plan.massG,
       tool,
       additions: plan.lines.map(({ ingredient, exactG, plannedG, asideG, heldBack }) => ({
-        ...{ ingredientId: ingredient.id, exactG, plannedG },
+        ingredientId: ingredient.id,
+        exactG,
+        plannedG,
         ...(heldBack.how === 'held-back' ? { heldBackG: asideG } : {}),
         ...(heldBack.how === 'per-service' ? { perServiceG: asideG } : {}),
       })),
@@ -105,14 +120,21 @@ export function batchFrom(portions: readonly JudgedPortion[], texts: readonly st
         pourSeconds: load.pour.status === 'stages' ? load.pour.totalS : null,
         powerWPerL: load.powerWPerL,
         additions: load.lines.map(({ line, massG, text, how, pours }) => ({
-          ...{ ingredientId: line.ingredient.id, massG, text, how, pours },
+          ingredientId: line.ingredient.id,
+          massG,
+          text,
+          how,
+          pours,
         })),
       })),
       rounding: plan.rounding,
       drift: plan.drift,
       hold: { jar: jar && sayHold(jar), batch: large && sayHold(large) },
       pullList: plan.pullList.lines.map(({ ingredient, neededG, asBoughtG, unit, count }) => ({
-        ...{ ingredientId: ingredient.id, neededG, asBoughtG, count },
+        ingredientId: ingredient.id,
+        neededG,
+        asBoughtG,
+        count,
         unit: unit.kind === 'counted' ? unit.unit : unit.kind,
       })),
     },

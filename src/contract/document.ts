@@ -40,7 +40,11 @@ const mapped = (list: unknown, change: (item: Loose) => Loose): unknown =>
 const grown = (formula: unknown): unknown =>
   isObject(formula)
     ? {
-        ...{ styleId: null, targetRatio: null, tool: null, mixSeconds: null, basedOnVersion: null },
+        styleId: null,
+        targetRatio: null,
+        tool: null,
+        mixSeconds: null,
+        basedOnVersion: null,
         ...formula,
         additions: mapped(formula.additions, (addition) => ({
           locked: false,
@@ -61,7 +65,8 @@ const STEPS: readonly ((document: Loose) => Loose)[] = [
       ...entry,
       formula: grown(entry.formula),
       versions: mapped(entry.versions, (version) => ({
-        ...{ parent: null, by: { cookId: null, deviceId: '' } },
+        parent: null,
+        by: { cookId: null, deviceId: '' },
         ...version,
         formula: grown(version.formula),
       })),

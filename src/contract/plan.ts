@@ -70,6 +70,11 @@ export interface PlanRecord {
   readonly content: PlanContent;
 }
 export const EMPTY_PLAN: PlanContent = {
-  ...{ cooks: 1, from: 420, services: [], jobs: [] },
-  ...{ begun: {}, done: {}, moved: {} },
+  cooks: 1,
+  from: 420,
+  services: [],
+  jobs: [],
+  begun: {},
+  done: {},
+  moved: {},
 };

@@ -159,7 +159,9 @@ it('a backup of the first day is brought up to date', async () => {
   const { styleId: _s, targetRatio: _r, tool: _t, mixSeconds: _m, basedOnVersion: _b, ...young } = content;
   const at = '2026-01-05T09:00:00.000Z';
   const bytes = pack({
-    ...{ migrations: 1, madeAt: at, kitchen: 'Old house' },
+    migrations: 1,
+    madeAt: at,
+    kitchen: 'Old house',
     rows: { formulas: [{ id: 'old', revision: 3, content: young, created_at: at, updated_at: at }] },
   });
   const { status, body } = await restore(empty, bytes);
@@ -170,7 +172,9 @@ it('a backup of the first day is brought up to date', async () => {
 describe('from the command line', () => {
   const at = async (folder: string) => ({
     ...(await databaseOf(folder)),
-    ...{ dataFolder: folder, migrationsFolder, now },
+    dataFolder: folder,
+    migrationsFolder,
+    now,
   });
   it('asks the running server, and works on the folder where none runs', async () => {
     const file = join(folders[1]!, 'saved.ygrana');

@@ -33,14 +33,18 @@ const now = new Date('2026-11-26T06:00:00.000Z');
 const by = { cookId: 'ida', deviceId: 'tablet' };
 
 const setting = {
-  ...{ target: { kind: 'volume', volumeMl: 12_000 } as const, school: 'hold-back' as const },
+  target: { kind: 'volume', volumeMl: 12_000 } as const,
+  school: 'hold-back' as const,
   mixingVessel: vesselOf(10_000),
   rounding: { kind: 'scale', readabilityG: 1, spoons: 'metric' } as const,
 };
 const request = requestOf(setting);
 const plan = planOf(setting);
 const snapshot = snapshotOf(plan, request, {
-  ...{ target: '12 l', toTaste: [], styleId: 'classic_3_1', versionState: 'draft' },
+  target: '12 l',
+  toTaste: [],
+  styleId: 'classic_3_1',
+  versionState: 'draft',
   said: saidOf(
     judgePortions(
       plan.lines.map(({ ingredient, form, exactG }) => ({ ingredient, form, massG: exactly(exactG) })),
@@ -51,7 +55,12 @@ const makings = plan.loads.map((load) =>
   loadMaking(plan, load, { tool: 'stick-pro', roomC: 20, bottles: {}, vessel: vesselOf(10_000), unread: [] }),
 );
 const batch = (id: string, more: object = {}) => ({
-  ...{ id, formulaId: 'house', version: 1, day: '2026-11-26', plan: snapshot, by },
+  id,
+  formulaId: 'house',
+  version: 1,
+  day: '2026-11-26',
+  plan: snapshot,
+  by,
   loads: makings.map((making, i) => ({ trialId: `${id}-load-${i + 1}`, making })),
   ...more,
 });
@@ -64,8 +73,11 @@ async function weigh(trialId: string, steps: readonly Step[], factor = 1): Promi
     const event =
       step.kind === 'weigh'
         ? {
-            ...{ kind: 'took', stepId: step.id, line: { ...step.line, massG: step.line.massG * factor } },
-            ...{ reading: { source: 'typed', deviceId: '' }, seen: null },
+            kind: 'took',
+            stepId: step.id,
+            line: { ...step.line, massG: step.line.massG * factor },
+            reading: { source: 'typed', deviceId: '' },
+            seen: null,
           }
         : { kind: 'did', stepId: step.id };
     await client.post(`trials/${trialId}/events`, happened(`${trialId}-${step.id}`, event));
@@ -151,7 +163,9 @@ describe('batches over HTTP', () => {
 
   it('keep a temperature with its source, and vouch for it', async () => {
     const temperature = (source: string) => ({
-      ...{ kind: 'temperature', where: 'mixed', value: 18.5 },
+      kind: 'temperature',
+      where: 'mixed',
+      value: 18.5,
       reading: { source, deviceId: 'simulated-thermometer' },
     });
     await say('second', temperature('device'));
@@ -186,8 +200,16 @@ describe('batches over HTTP', () => {
     await weighAll('third');
     await client.post('batches/third/combine', { trialId: 'whole-third', vesselId: 'bucket_20000', by });
     const tasted = {
-      ...{ kind: 'tasted', on: 'leaf', temperatureC: null, minutesAfterShake: 3, rows: {}, bite: null },
-      ...{ flat: false, right: true, note: '', drawnG: 2 },
+      kind: 'tasted',
+      on: 'leaf',
+      temperatureC: null,
+      minutesAfterShake: 3,
+      rows: {},
+      bite: null,
+      flat: false,
+      right: true,
+      note: '',
+      drawnG: 2,
     };
     await client.post('trials/whole-third/events', happened('taste-third', tasted));
     const after = (await client.get<Standings>('standings')).body.house![1]!;

@@ -16,17 +16,29 @@ const now = (): Date => new Date('2026-11-26T12:00:00.000Z');
 
 /** Ours: a vinegar from the orchard, as its label would have it. */
 const LAKE = {
-  ...{ id: 'lake_vinegar', name: 'Lake vinegar', aliases: [], category: 'vinegar', spoonDensityGPerMl: 1.01 },
-  ...{ gPer100G: { water: 94, acetic: 5 }, typicalPh: 2.6, energyKcalPer100G: 15, unitWeightsG: {} },
-  ...{ edibleYieldFraction: 1, allergensEu14: [], allergensUs9: [], allergensMayBeIn: [] },
-  ...{ emulsifierClass: 'none', emulsifierNote: '', hazards: [], strength: '', shelfNote: '' },
-  ...{
-    proteinBufferMmolPerPhPerG: 0.5,
-    pungencyIndex: {},
-    bodyIndex: 0,
-    tag: 'estimate',
-    source: 'its label',
-  },
+  id: 'lake_vinegar',
+  name: 'Lake vinegar',
+  aliases: [],
+  category: 'vinegar',
+  spoonDensityGPerMl: 1.01,
+  gPer100G: { water: 94, acetic: 5 },
+  typicalPh: 2.6,
+  energyKcalPer100G: 15,
+  unitWeightsG: {},
+  edibleYieldFraction: 1,
+  allergensEu14: [],
+  allergensUs9: [],
+  allergensMayBeIn: [],
+  emulsifierClass: 'none',
+  emulsifierNote: '',
+  hazards: [],
+  strength: '',
+  shelfNote: '',
+  proteinBufferMmolPerPhPerG: 0.5,
+  pungencyIndex: {},
+  bodyIndex: 0,
+  tag: 'estimate',
+  source: 'its label',
 };
 
 beforeAll(async () => {
@@ -138,7 +150,8 @@ describe('a document of formulas', () => {
     const additions = young.additions.map(({ locked: _l, measuredBy: _o, ...addition }) => addition);
     const formula = { ...young, additions };
     const first = {
-      ...{ ygranaDocument: 0, madeAt: at },
+      ygranaDocument: 0,
+      madeAt: at,
       formulas: [
         { id: 'first', createdAt: at, formula, versions: [{ number: 1, note: '', formula, createdAt: at }] },
       ],

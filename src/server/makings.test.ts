@@ -19,31 +19,41 @@ let client: Client;
 let now = new Date('2026-11-26T09:00:00.000Z');
 const by = { cookId: 'ida', deviceId: 'tablet' };
 const step = (id: string, massG: number) => ({
-  ...{ kind: 'weigh', id, said: '', paced: false },
+  kind: 'weigh',
+  id,
+  said: '',
+  paced: false,
   line: { ingredientId: 'vin_cider5', form: '', massG },
 });
 const making = {
-  ...{ scaleFactor: 1, plannedVolumeMl: 120, tool: 'shake', seconds: 20, roomC: 21 },
-  ...{ bottles: { vin_cider5: 'lot 7' }, steps: [step('a', 30), step('b', 82)] },
+  scaleFactor: 1,
+  plannedVolumeMl: 120,
+  tool: 'shake',
+  seconds: 20,
+  roomC: 21,
+  bottles: { vin_cider5: 'lot 7' },
+  steps: [step('a', 30), step('b', 82)],
 };
 const jar = (id: string, more: object = {}) => ({
-  ...{
-    id,
-    formulaId: 'house',
-    version: 1,
-    vesselId: 'swing_top_500',
-    styleId: 'classic_3_1',
-    lines: [],
-    making,
-    by,
-  },
+  id,
+  formulaId: 'house',
+  version: 1,
+  vesselId: 'swing_top_500',
+  styleId: 'classic_3_1',
+  lines: [],
+  making,
+  by,
   ...more,
 });
 const took = (id: string, source: string, deviceId = '', more: object = {}) => ({
-  ...{ id, by },
+  id,
+  by,
   event: {
-    ...{ kind: 'took', stepId: 'a', line: { ingredientId: 'vin_cider5', form: '', massG: 30.2 } },
-    ...{ reading: { source, deviceId }, seen: null },
+    kind: 'took',
+    stepId: 'a',
+    line: { ingredientId: 'vin_cider5', form: '', massG: 30.2 },
+    reading: { source, deviceId },
+    seen: null,
   },
   ...more,
 });
@@ -206,7 +216,11 @@ describe('the counter over HTTP', () => {
 
 describe('timers', () => {
   const timer = (id: string, more: object = {}) => ({
-    ...{ id, label: 'Leave the shallot', seconds: 600, formulaId: 'house', trialId: 'one' },
+    id,
+    label: 'Leave the shallot',
+    seconds: 600,
+    formulaId: 'house',
+    trialId: 'one',
     ...more,
   });
   it('run on the server’s clock, once each, until they are ended', async () => {
@@ -240,7 +254,10 @@ describe('timers', () => {
 
 describe('own measures', () => {
   const pinch = (id: string, ...grams: number[]) => ({
-    ...{ id, cookId: 'ida', unit: 'pinch', ingredientId: 'salt_sea_fine' },
+    id,
+    cookId: 'ida',
+    unit: 'pinch',
+    ingredientId: 'salt_sea_fine',
     weighings: grams.map((massG) => ({ massG, source: 'typed' })),
   });
   it('are kept each as weighed; anew they are a new record, and the old one stays', async () => {
@@ -260,8 +277,13 @@ describe('own measures', () => {
 
 describe('side by side over HTTP', () => {
   const panel = (id: string, more: object = {}) => ({
-    ...{ id, kind: 'paired', a: { formulaId: 'house', version: 1 }, b: { formulaId: 'house', version: 2 } },
-    ...{ tasters: 2, seed: 7, by },
+    id,
+    kind: 'paired',
+    a: { formulaId: 'house', version: 1 },
+    b: { formulaId: 'house', version: 2 },
+    tasters: 2,
+    seed: 7,
+    by,
     ...more,
   });
   it('keeps every answer, and takes none for a sample that was not served', async () => {
@@ -289,7 +311,8 @@ describe('side by side over HTTP', () => {
 
 describe('the kitchen’s log', () => {
   const noted = (id: string, note: string) => ({
-    ...{ id, by },
+    id,
+    by,
     event: { kind: 'looked', saw: 'fine', seconds: 600, predicted: null, note },
   });
   it('comes newest first, a page at a time, and is searched by words and cook', async () => {
@@ -312,10 +335,19 @@ describe('the kitchen’s log', () => {
   });
   it('says how versions stand, and a later “not right” takes it back', async () => {
     const taste = (id: string, right: boolean) => ({
-      ...{ id, by },
+      id,
+      by,
       event: {
-        ...{ kind: 'tasted', on: 'leaf', temperatureC: null, minutesAfterShake: null, rows: {}, bite: null },
-        ...{ flat: !right, right, note: '', drawnG: 2 },
+        kind: 'tasted',
+        on: 'leaf',
+        temperatureC: null,
+        minutesAfterShake: null,
+        rows: {},
+        bite: null,
+        flat: !right,
+        right,
+        note: '',
+        drawnG: 2,
       },
     });
     for (const name of ['p1', 'p2']) {

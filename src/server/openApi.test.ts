@@ -49,7 +49,10 @@ describe('the description of the API', () => {
   it('holds every route there is, and no other', async () => {
     const { db, wire, close } = await openDatabase({ folder: undefined }, migrationsFolder);
     const app = createApp({
-      ...{ db, wire, access: null, hosts: new Set<string>() },
+      db,
+      wire,
+      access: null,
+      hosts: new Set<string>(),
       now: () => new Date(),
       log: () => undefined,
       backups: { migrationsFolder, asideFolder: folder },

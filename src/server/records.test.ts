@@ -34,7 +34,9 @@ describe('what was made', () => {
     expect(body).toMatchObject({
       jarsAdded: out.jars.length + loads.length,
       eventsAdded: [...out.jars, ...loads].reduce((sum, { events }) => sum + events.length, 0),
-      ...{ batchesAdded: 3, same: 0, refused: [] },
+      batchesAdded: 3,
+      same: 0,
+      refused: [],
     });
     const back = (await to!.get<KitchenRecords>('records')).body;
     expect(sorted(back.jars)).toEqual(sorted(out.jars));

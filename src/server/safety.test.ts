@@ -52,8 +52,17 @@ const grave = ({ cautions }: Judgement): readonly string[] =>
 
 describe('an ingredient entered by hand', () => {
   const label = {
-    ...{ category: 'savoury' as const, per: '100 g' as const, fatG: 5, carbohydrateG: 10, sugarsG: 5 },
-    ...{ proteinG: 2, saltG: 1, acidityGPer100Ml: null, densityGPerMl: null, ph: 3.4, keepsUnopened: true },
+    category: 'savoury' as const,
+    per: '100 g' as const,
+    fatG: 5,
+    carbohydrateG: 10,
+    sugarsG: 5,
+    proteinG: 2,
+    saltG: 1,
+    acidityGPer100Ml: null,
+    densityGPerMl: null,
+    ph: 3.4,
+    keepsUnopened: true,
   };
   const put = async (id: string, allergensAnswered: boolean): Promise<Judgement> => {
     const read = ingredientFromLabel({
@@ -96,13 +105,18 @@ describe('a meter’s reading of a jar', () => {
       { ingredientId: 'water', form: '', massG: 5 },
     ];
     const jar = {
-      ...{ id: 'metered', formulaId: 'house', version: 1, vesselId: 'swing_top_500' },
+      id: 'metered',
+      formulaId: 'house',
+      version: 1,
+      vesselId: 'swing_top_500',
       lines,
       by,
     };
     await client.post('trials', jar);
     const event = {
-      ...{ kind: 'measured', what: 'ph', value: 2.4 },
+      kind: 'measured',
+      what: 'ph',
+      value: 2.4,
       reading: { source: 'typed', deviceId: '' },
     };
     expect((await client.post('trials/metered/events', { id: 'ph-1', event, by })).status).toBe(201);
@@ -134,7 +148,9 @@ describe('a formula inside a formula', () => {
     await client.post('formulas/yolk/versions', { revision: 0 });
     const versions = (await client.get<MadeRecord[]>('formulas/made')).body;
     const catalogue = withMade(REFERENCE_CATALOGUE, versions, (_formula, known) => ({
-      ...{ catalogue: known, measuring: measuringWith('metric'), decimalSign: 'point' as const },
+      catalogue: known,
+      measuring: measuringWith('metric'),
+      decimalSign: 'point' as const,
     }));
     const inside = catalogue.get(madeId('yolk', 1))!;
     const judged = judgePortions([
@@ -227,12 +243,20 @@ describe('batches', () => {
     const [plan, request] = [planOf(setting), requestOf(setting)];
     const sent = judgePortions(portions(amounts));
     const snapshot = snapshotOf(plan, request, {
-      ...{ target: '6 l', toTaste: [], styleId: null, versionState: 'draft' as const, said: saidOf(sent) },
+      target: '6 l',
+      toTaste: [],
+      styleId: null,
+      versionState: 'draft' as const,
+      said: saidOf(sent),
     });
     const loads = plan.loads.map((load, i) => ({
       trialId: `${id}-${i}`,
       making: loadMaking(plan, load, {
-        ...{ tool: 'stick-pro', roomC: 20, bottles: {}, vessel: vesselOf(10_000), unread: [] },
+        tool: 'stick-pro',
+        roomC: 20,
+        bottles: {},
+        vessel: vesselOf(10_000),
+        unread: [],
       }),
     }));
     const about = { id, formulaId: 'house', version: 1, day: '2026-11-26', plan: snapshot, loads, by };

@@ -122,7 +122,8 @@ describe('several processes on one database', () => {
   it('plan a day without writing over each other', async () => {
     const put = (client: Client, cooks: number) =>
       client.put<PlanRecord>('plans/2026-12-01', {
-        ...{ day: '2026-12-01', revision: 0 },
+        day: '2026-12-01',
+        revision: 0,
         content: { ...EMPTY_PLAN, cooks },
       });
     const answers = await Promise.all([put(here!, 2), put(there!, 3), put(here!, 4), put(there!, 5)]);
@@ -137,7 +138,12 @@ describe('several processes on one database', () => {
     const begun = await Promise.all(
       Array.from({ length: 6 }, (_, n) =>
         [here!, there!][n % 2]!.post<BatchRecord>('batches', {
-          ...{ id: `site-${n}`, formulaId, version, plan, by, day: '2026-12-02' },
+          id: `site-${n}`,
+          formulaId,
+          version,
+          plan,
+          by,
+          day: '2026-12-02',
           loads: loads.map(({ making }, i) => ({ trialId: `site-${n}-${i}`, making })),
         }),
       ),
@@ -159,8 +165,16 @@ describe('several processes on one database', () => {
     expect(before).toEqual({ state: 'tried', right: 0, made: 1 });
     expect(await standing(here!)).toEqual(before);
     const event = {
-      ...{ kind: 'tasted', on: 'leaf', temperatureC: 19, minutesAfterShake: 2, rows: {}, bite: null },
-      ...{ flat: false, right: true, note: '', drawnG: 2 },
+      kind: 'tasted',
+      on: 'leaf',
+      temperatureC: 19,
+      minutesAfterShake: 2,
+      rows: {},
+      bite: null,
+      flat: false,
+      right: true,
+      note: '',
+      drawnG: 2,
     };
     const answer = await here!.post('trials/far/events', { id: 'far-1', event, by });
     expect(answer.status).toBe(201);

@@ -31,8 +31,16 @@ const jar = (id: string, more: object = {}) => ({
   ...more,
 });
 const tasting = {
-  ...{ kind: 'tasted', on: 'leaf', temperatureC: 19, minutesAfterShake: 12, rows: { acid: 1 }, bite: null },
-  ...{ flat: false, right: false, note: 'a touch', drawnG: 2 },
+  kind: 'tasted',
+  on: 'leaf',
+  temperatureC: 19,
+  minutesAfterShake: 12,
+  rows: { acid: 1 },
+  bite: null,
+  flat: false,
+  right: false,
+  note: 'a touch',
+  drawnG: 2,
 };
 
 beforeAll(async () => {

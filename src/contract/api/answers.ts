@@ -116,7 +116,9 @@ export const batchRecordSchema: z.ZodType<BatchRecord> = z.strictObject({
   whole: trialRecordSchema.nullable(),
   events: z.array(
     z.strictObject({
-      ...{ id: trialIdSchema, by: bySchema, at: moment },
+      id: trialIdSchema,
+      by: bySchema,
+      at: moment,
       event: z.union([
         batchEventSchema,
         z.strictObject({ kind: z.literal('combined'), trialId: trialIdSchema }),

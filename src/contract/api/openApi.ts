@@ -64,12 +64,17 @@ function madeSchemas(): Readonly<Record<string, Json>> {
 
 const parametersOf = (operation: Operation, query: Json | undefined): readonly Json[] => [
   ...[...operation.path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({
-    ...{ name, in: 'path', required: true },
+    name,
+    in: 'path',
+    required: true,
     schema:
       name === 'day' ? { type: 'string', format: 'date' } : { type: 'string', pattern: '^[\\w-]{1,80}$' },
   })),
   ...Object.entries((query?.properties ?? {}) as Record<string, Json>).map(([name, schema]) => ({
-    ...{ name, in: 'query', required: false, schema },
+    name,
+    in: 'query',
+    required: false,
+    schema,
   })),
 ];
 

@@ -75,13 +75,22 @@ const STREAM = 'text/event-stream';
 const GZIP = 'application/gzip';
 
 const get = (path: string, says: string, answer: z.ZodType | null, more: Partial<Operation> = {}) => ({
-  ...{ method: 'get' as const, path, says, answer, status: [200] },
+  method: 'get' as const,
+  path,
+  says,
+  answer,
+  status: [200],
   ...more,
 });
 const send =
   (method: 'post' | 'put', status: number) =>
   (path: string, says: string, body: z.ZodType, answer: z.ZodType | null, more: Partial<Operation> = {}) => ({
-    ...{ method, path, says, body, answer, status: [status] },
+    method,
+    path,
+    says,
+    body,
+    answer,
+    status: [status],
     ...more,
   });
 const post = send('post', 200);
@@ -267,16 +276,23 @@ export const OPERATIONS: readonly Operation[] = [
   ...group(
     'Paper',
     get('/print/batches/{id}/sheet', 'The sheet of a batch as PDF.', null, {
-      ...{ ...missing, query: readerQuerySchema, answerType: PDF },
+      ...missing,
+      query: readerQuerySchema,
+      answerType: PDF,
     }),
     get('/print/batches/{id}/labels', 'The labels of a batch as PDF.', null, {
-      ...{ ...missing, query: labelQuerySchema, answerType: PDF },
+      ...missing,
+      query: labelQuerySchema,
+      answerType: PDF,
     }),
     get('/print/batches/{id}/pull-list', 'What a batch needs, as PDF.', null, {
-      ...{ ...missing, query: readerQuerySchema, answerType: PDF },
+      ...missing,
+      query: readerQuerySchema,
+      answerType: PDF,
     }),
     get('/print/days/{day}/pull-list', 'What the open batches of a day need, as PDF.', null, {
-      ...{ query: readerQuerySchema, answerType: PDF },
+      query: readerQuerySchema,
+      answerType: PDF,
     }),
     post('/print/sheet', 'A sheet of facts and tables as PDF.', printSheetSchema, null, { answerType: PDF }),
     post('/print/strip', 'A jar strip as PDF, in true lengths.', printStripSchema, null, { answerType: PDF }),

@@ -90,7 +90,10 @@ export const anyEntry: fc.Arbitrary<Entry> = fc
     ...entry,
     formula: { ...formula, basedOnVersion: frozen.length > 0 ? frozen.length : null },
     versions: frozen.map(([content, note, createdAt], i) => ({
-      ...{ number: i + 1, parent: i === 0 ? null : i, note, createdAt },
+      number: i + 1,
+      parent: i === 0 ? null : i,
+      note,
+      createdAt,
       formula: { ...content, basedOnVersion: i === 0 ? null : i },
       by: { cookId: null, deviceId: 'any' },
     })),
@@ -120,7 +123,14 @@ export const anyJars: fc.Arbitrary<readonly TrialRecord[]> = fc
   )
   .map((jars) =>
     jars.map(({ seed, formulaId, at, form, events }, n): TrialRecord => ({
-      ...{ id: `jar${n}${seed}`, formulaId, version: 1, styleId: null, making: null, batch: null, by, at },
+      id: `jar${n}${seed}`,
+      formulaId,
+      version: 1,
+      styleId: null,
+      making: null,
+      batch: null,
+      by,
+      at,
       vesselId: 'swing_top_500' as VesselId,
       lines: [{ ingredientId: 'rapeseed' as IngredientId, form, massG: 82.5 }],
       events: events.map(([event, when], i) => ({ id: `e${n}${i}${seed}`, event, by, at: when })),

@@ -8,36 +8,15 @@
 import { mixedVolumeMlPerG } from '#core/composition';
 import type { Ingredient } from '#core/ingredient';
 import { solveLinear } from '#core/numeric';
-import { PALATE, type PalateKey, type Style } from '#core/palate';
+import { PALATE, type PalateKey } from '#core/palate';
 import { exactly } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
 import { rolesOf } from './candidates';
 import { stateOf, type State } from './effect';
 import { obstacles, programFor } from './formulateProgram';
+import type { FormulateRequest, Obstacle, OnHand } from './formulateRequest';
 import { doseG } from './program';
 import type { Work } from './steps';
-
-export interface OnHand {
-  readonly ingredient: Ingredient;
-  readonly form?: string;
-  /** At least this goes in: what is locked, or wants using up; g. */
-  readonly minG: number;
-  /** Null: enough. */
-  readonly maxG: number | null;
-}
-
-export interface Target {
-  readonly measure: PalateKey;
-  readonly value: number;
-}
-
-export interface FormulateRequest {
-  /** > 0. */
-  readonly volumeMl: number;
-  readonly style: Style | null;
-  readonly onHand: readonly OnHand[];
-  readonly targets: readonly Target[];
-}
 
 export interface Missed {
   readonly measure: PalateKey;
@@ -46,14 +25,6 @@ export interface Missed {
   /** In steps that a taster notices, > 0. */
   readonly steps: number;
 }
-
-export type Obstacle =
-  /** It runs out. */
-  | { readonly kind: 'stock'; readonly ingredient: Ingredient }
-  /** It has to go in. */
-  | { readonly kind: 'locked'; readonly ingredient: Ingredient }
-  | { readonly kind: 'window'; readonly measure: PalateKey; readonly end: 'low' | 'high' }
-  | { readonly kind: 'target'; readonly measure: PalateKey };
 
 export interface FormulateAnswer {
   /** What sets this answer apart. */

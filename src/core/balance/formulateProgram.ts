@@ -4,7 +4,7 @@ import { shadowPrices, type LinearProgram, type LinearRow } from '#core/numeric'
 import { PALATE, type PalateKey } from '#core/palate';
 import { exactly } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
-import type { FormulateRequest, Obstacle, OnHand } from './formulate';
+import type { FormulateRequest, Obstacle, OnHand } from './formulateRequest';
 import { doseG, measureRows, type MeasureRow } from './program';
 
 const WINDOW_PRICE = 4;

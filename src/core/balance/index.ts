@@ -10,11 +10,7 @@ export {
   formulate,
   type FormulateAnswer,
   type FormulateOutcome,
-  type FormulateRequest,
   type Missed,
-  type Obstacle,
-  type OnHand,
-  type Target,
   type Variant,
 } from './formulate';
 export { overpour, type Overpour, type Poured } from './overpour';
@@ -38,3 +34,4 @@ export { leaningsAsked, readLeanings, type Leaning, type ReadLeanings } from './
 export type { WholeUnit } from './ladder';
 export { PLANS } from './complaints';
 export { PlanSearch, subsetsOf } from './planSearch';
+export type { FormulateRequest, Obstacle, OnHand, Target } from './formulateRequest';

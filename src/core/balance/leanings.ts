@@ -4,7 +4,7 @@
  */
 import type { Ingredient } from '#core/ingredient';
 import type { PalateKey, Style } from '#core/palate';
-import type { OnHand, Target } from './formulate';
+import type { OnHand, Target } from './formulateRequest';
 
 export interface Leaning {
   /** The word as typed. */

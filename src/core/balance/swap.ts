@@ -13,7 +13,8 @@ import { exactly } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
 import { rolesOf } from './candidates';
 import { effectOf, stateOf, type Effect } from './effect';
-import { formulate, type OnHand, type Target } from './formulate';
+import { formulate } from './formulate';
+import type { OnHand, Target } from './formulateRequest';
 import { finish } from './steps';
 
 export interface SwapRequest {

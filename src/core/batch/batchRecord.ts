@@ -119,7 +119,10 @@ export function deviationsOf(loads: readonly LoadLog[], readabilityG: number): r
       if (step.kind !== 'weigh' || status === 'open') return [];
       const taken = takes.filter(({ id }) => counted.has(id)).at(-1)?.event.line.ingredientId;
       const about = {
-        ...{ load: place + 1, stepId: step.id, plannedG: step.line.massG, massG },
+        load: place + 1,
+        stepId: step.id,
+        plannedG: step.line.massG,
+        massG,
         ingredientId: taken ?? step.line.ingredientId,
       };
       if (status === 'left-out') return [{ ...about, what: 'left-out' }];

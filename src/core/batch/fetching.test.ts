@@ -105,7 +105,10 @@ describe('getting cold', () => {
 describe('use by', () => {
   it('counts the day of making as the first', () => {
     expect(keepUntil('2026-11-26', { days: 4 })).toEqual({
-      ...{ day: '2026-11-29', days: 4, reason: '', capped: false },
+      day: '2026-11-29',
+      days: 4,
+      reason: '',
+      capped: false,
     });
     expect(keepUntil('2026-12-31', { days: 1 }).day).toBe('2026-12-31');
     expect(keepUntil('2028-02-28', { days: 2 }).day).toBe('2028-02-29');
@@ -117,7 +120,10 @@ describe('use by', () => {
     const change = { days: 9, reason: 'measured by the lab' };
     for (const one of [null, change])
       expect(keepUntil('2026-11-26', { days: 4 }, one, notAfter)).toEqual({
-        ...{ day: '2026-11-28', days: 3, reason: 'Buttermilk', capped: true },
+        day: '2026-11-28',
+        days: 3,
+        reason: 'Buttermilk',
+        capped: true,
       });
     expect(keepUntil('2026-11-26', { days: 2 }, null, notAfter).capped).toBe(false);
     expect(keepUntil('2026-11-30', { days: 2 }, null, notAfter)).toMatchObject({

@@ -20,18 +20,27 @@ export function loadMaking(plan: BatchPlan, load: BatchLoad, setting: LoadSettin
   const seconds = Math.max(1, Math.round(load.mixSeconds));
   const byId = new Map(load.lines.map((entry) => [entry.line.id, entry]));
   const lines = load.lines.map(({ line, massG, text, carrier }): StepLine => ({
-    ...{ id: line.id, ingredient: line.ingredient, form: line.form, massG },
+    id: line.id,
+    ingredient: line.ingredient,
+    form: line.form,
+    massG,
     said: carrier ? sayDilution(massG, carrier.name) : (text ?? ''),
   }));
   const portions = load.lines.map(({ line, massG }) => ({
-    ...{ ingredient: line.ingredient, form: line.form, massG: exactly(massG) },
+    ingredient: line.ingredient,
+    form: line.form,
+    massG: exactly(massG),
   }));
   const steps = makingSteps(lines, tipsFor(portions, load.volumeMl, { tool, seconds, roomC, vessel }), {
     tool,
     seconds,
   });
   const said = unread.map((text, i): Step => ({
-    ...{ kind: 'do', id: `unread-${i + 1}`, deed: 'said', seconds: null, said: text },
+    kind: 'do',
+    id: `unread-${i + 1}`,
+    deed: 'said',
+    seconds: null,
+    said: text,
   }));
   // What a jar's whisk has done by the last drop of oil, litres still need: every load has its mixing.
   const mixing = steps.find((step) => step.id === MIX_ID) ?? mixFor(seconds);
@@ -39,7 +48,10 @@ export function loadMaking(plan: BatchPlan, load: BatchLoad, setting: LoadSettin
   return {
     scaleFactor: plan.scaleFactor * (load.volumeMl / plan.madeMl),
     plannedVolumeMl: load.volumeMl,
-    ...{ tool, seconds, roomC, bottles },
+    tool,
+    seconds,
+    roomC,
+    bottles,
     steps: all.flatMap((step) => inPours(step, byId)),
   };
 }

@@ -172,7 +172,10 @@ export function* planBatch(request: BatchRequest): Work<BatchAnswer> {
     const before = known.get(key);
     if (before) return before;
     const loadLines = found.map(({ massG, text, how, carrier }, place): LoadLine => ({
-      ...{ line: planned[counted[place]!.index]!, massG, text, how },
+      line: planned[counted[place]!.index]!,
+      massG,
+      text,
+      how,
       carrier: carrier === null ? null : counted[carrier]!.ingredient,
       pours: how === 'scale' || how === 'kept' ? poursOf(massG, request.scale) : [massG],
     }));
@@ -189,8 +192,16 @@ export function* planBatch(request: BatchRequest): Work<BatchAnswer> {
   const storage = storageOf(request, size.yieldMl);
   return {
     status: 'planned',
-    ...{ scaleFactor: size.scaleFactor, madeMl: size.madeMl, yieldMl: size.yieldMl, limiting: size.limiting },
-    ...{ massG, portions, lines: planned, loads, storage, pullList },
+    scaleFactor: size.scaleFactor,
+    madeMl: size.madeMl,
+    yieldMl: size.yieldMl,
+    limiting: size.limiting,
+    massG,
+    portions,
+    lines: planned,
+    loads,
+    storage,
+    pullList,
     rounding: worstOf(rounded.flatMap(({ rounding }) => (rounding ? [rounding] : []))),
     drift: driftOf(planned, request.style),
     costPerPortion: pullList.unpriced.length === 0 && portions > 0 ? pullList.cost / portions : null,
@@ -215,7 +226,10 @@ function loadOf(lines: readonly LoadLine[], volumeMl: number, mostMl: number, to
   );
   const mixSeconds = mixSecondsFor(tool, volumeMl);
   return {
-    ...{ volumeMl, massG, lines, mixSeconds },
+    volumeMl,
+    massG,
+    lines,
+    mixSeconds,
     fillShare: volumeMl / mostMl,
     pour: pourPlan(Math.max(5, volumeMl - oilMl), oilMl, tool),
     powerWPerL: powerWPerL(tool, volumeMl),
@@ -288,7 +302,8 @@ function holdsOf(
     batch: holdRequest(
       portionsOf(planned, ({ plannedG, asideG }) => plannedG + asideG),
       {
-        ...{ ...common, volumeMl: largest.volumeMl },
+        ...common,
+        volumeMl: largest.volumeMl,
         heightM: Math.max(0.01, heightOfMl(kept.vessel.outline, kept.fillMl) / 1000),
       },
     ),

@@ -88,7 +88,12 @@ function pullLine(
   const counted = (massG: number): Range | null =>
     unit.kind === 'counted' && massG > 0 ? countNeeded(massG, unit.massG) : null;
   return {
-    ...{ ingredient, neededG, unit, onHandG, shortG, cost: isTap ? 0 : cost },
+    ingredient,
+    neededG,
+    unit,
+    onHandG,
+    shortG,
+    cost: isTap ? 0 : cost,
     neededMl: neededG / ingredient.spoonDensityGPerMl,
     count: counted(neededG),
     asBoughtG: neededG / ingredient.edibleYieldFraction,

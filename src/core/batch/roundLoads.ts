@@ -119,7 +119,11 @@ const exactLoad = (lines: readonly LineToRound[], share: number): RoundedLoad =>
   volumeShare: share,
   rounding: null,
   lines: lines.map(({ massG }, index) => ({
-    ...{ index, massG: massG * share, text: null, how: 'kept', carrier: null },
+    index,
+    massG: massG * share,
+    text: null,
+    how: 'kept',
+    carrier: null,
   })),
 });
 

@@ -78,7 +78,10 @@ describe('rounding with whole eggs', () => {
   it('finds the best spoons of all', () => {
     for (const scale of [0.9, 1.3, 2.2]) {
       const plan = VINAIGRETTE.slice(0, 4).map(({ ingredient, form, massG }): PlanLine => ({
-        ...{ ingredient, form, massG: massG * scale, kept: false },
+        ingredient,
+        form,
+        massG: massG * scale,
+        kept: false,
       }));
       const rounded = roundPlan(plan, { kind: 'spoons', spoons: 'metric' });
       const options = plan.map(({ massG, ingredient }) => {
@@ -102,7 +105,9 @@ describe('rounding with whole eggs', () => {
     expect(dealOut(7, [0.5, 0.5])).toEqual([4, 3]);
     expect(dealOut(10, [0.45, 0.45, 0.1])).toEqual([5, 4, 1]);
     const plan = planOf({
-      ...{ lines: MAYONNAISE, target: { kind: 'mass', massG: 33.5 * 100 }, tool: 'stick' as const },
+      lines: MAYONNAISE,
+      target: { kind: 'mass', massG: 33.5 * 100 },
+      tool: 'stick' as const,
       rounding: { kind: 'mixed', readabilityG: 1, spoons: 'metric' },
     });
     const yolks = plan.loads.map(({ lines }) => lines[0]!);
@@ -180,7 +185,8 @@ describe('rounding loads', () => {
     const fine = planOf({ rounding: { kind: 'scale', readabilityG: 1, spoons: 'metric' }, style });
     expect(fine.drift).toEqual([]);
     const coarse = planOf({
-      ...{ style, target: { kind: 'volume', volumeMl: 3100 } },
+      style,
+      target: { kind: 'volume', volumeMl: 3100 },
       rounding: { kind: 'scale', readabilityG: 100, spoons: 'metric' },
     });
     const salt = coarse.drift.find(({ measure }) => measure === 'salt')!;

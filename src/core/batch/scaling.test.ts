@@ -120,7 +120,11 @@ describe('scaling a version', () => {
 
   it('adds a day’s orders up by version', () => {
     const order = (formulaId: string, version: number, jars: number, jarMl: number) => ({
-      ...{ formulaId, version, jars, jarMl, fillShare: 1 },
+      formulaId,
+      version,
+      jars,
+      jarMl,
+      fillShare: 1,
     });
     expect(
       ordersByVersion([

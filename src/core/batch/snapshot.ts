@@ -62,18 +62,34 @@ export interface SnapshotAbout {
 /** @param request what the plan was made from */
 export function snapshotOf(plan: BatchPlan, request: BatchRequest, about: SnapshotAbout): BatchSnapshot {
   return {
-    ...{ target: about.target, scaleFactor: plan.scaleFactor, madeMl: plan.madeMl, yieldMl: plan.yieldMl },
-    ...{ massG: plan.massG, portions: plan.portions, portionMl: request.portionMl },
-    ...{ school: request.school, rounding: request.rounding.kind, readabilityG: request.scale.readabilityG },
-    ...{ tool: request.tool, mixingVesselId: request.mixingVessel.id, styleId: about.styleId },
+    target: about.target,
+    scaleFactor: plan.scaleFactor,
+    madeMl: plan.madeMl,
+    yieldMl: plan.yieldMl,
+    massG: plan.massG,
+    portions: plan.portions,
+    portionMl: request.portionMl,
+    school: request.school,
+    rounding: request.rounding.kind,
+    readabilityG: request.scale.readabilityG,
+    tool: request.tool,
+    mixingVesselId: request.mixingVessel.id,
+    styleId: about.styleId,
     storage: plan.storage && {
-      ...{ vesselId: plan.storage.vessel.id, count: plan.storage.count, fillMl: plan.storage.fillMl },
+      vesselId: plan.storage.vessel.id,
+      count: plan.storage.count,
+      fillMl: plan.storage.fillMl,
     },
     lines: plan.lines.flatMap(({ ingredient, form, exactG, plannedG, asideG, heldBack }) =>
       exactG > 0
         ? [
             {
-              ...{ ingredientId: ingredient.id, name: ingredient.name, form, exactG, plannedG, asideG },
+              ingredientId: ingredient.id,
+              name: ingredient.name,
+              form,
+              exactG,
+              plannedG,
+              asideG,
               aside: heldBack.how === 'all-in' ? ('no' as const) : heldBack.how,
             },
           ]

@@ -7,7 +7,12 @@ import { planBatch, type BatchAnswer, type BatchLine, type BatchPlan, type Batch
 
 export const thing = (id: string): Ingredient => REFERENCE_CATALOGUE.get(id as IngredientId)!;
 export const lineOf = (id: string, massG: number, about: Partial<BatchLine> = {}): BatchLine => ({
-  ...{ id, ingredient: thing(id), form: '', phase: 'base', massG, said: '' },
+  id,
+  ingredient: thing(id),
+  form: '',
+  phase: 'base',
+  massG,
+  said: '',
   ...about,
 });
 

@@ -36,8 +36,18 @@ const tool = (
   effort: ToolValues['effort'],
   shearsHard = false,
 ): ToolValues => ({
-  ...{ name, dropM: um * 1e-6, referenceS, exponent, floorM: floorUm * 1e-6, spread, shownUm, uptakeS },
-  ...{ leastMl, mostMl, effort, shearsHard },
+  name,
+  dropM: um * 1e-6,
+  referenceS,
+  exponent,
+  floorM: floorUm * 1e-6,
+  spread,
+  shownUm,
+  uptakeS,
+  leastMl,
+  mostMl,
+  effort,
+  shearsHard,
 });
 
 export const TOOL_VALUES: Readonly<Record<Tool, ToolValues>> = {

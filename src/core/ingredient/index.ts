@@ -17,6 +17,8 @@ export {
   type OilState,
   type Hazard,
   type Ingredient,
+  type MadeOf,
+  type MadePart,
   type IngredientId,
   type PungencyKind,
   type Tag,
@@ -35,15 +37,7 @@ export { findIngredient, normaliseName, searchIngredients, type Found } from './
 export { catalogueOf, REFERENCE_CATALOGUE, REFERENCE_INGREDIENTS } from './reference';
 export { ingredientFromRow, ownIngredientFromRow, spreadOf, type IngredientRow } from './row';
 export { measuringWith, spoonVolumeMl, toMass, type MassReading, type Measuring } from './toMass';
-export {
-  acidLiquidOf,
-  isMadeWith,
-  madeId,
-  pouredOilOf,
-  readMadeId,
-  type MadeOf,
-  type MadePart,
-} from './made';
+export { acidLiquidOf, isMadeWith, madeId, pouredOilOf, readMadeId } from './made';
 export {
   isOwnUnit,
   OWN_UNITS,

@@ -4,7 +4,6 @@
  * for its composition and density; see {@link GROUP_TAGS} for the rest.
  */
 import type { Range } from '#core/quantity';
-import type { MadeOf } from './made';
 
 export type IngredientId = string & { readonly __brand: 'IngredientId' };
 
@@ -167,3 +166,33 @@ export type PungencyKind = (typeof PUNGENCY_KINDS)[number];
 
 /** All ingredients at hand, by id. */
 export type Catalogue = ReadonlyMap<IngredientId, Ingredient>;
+
+/** What of a gram of it was poured as oil or as acidic liquid, and what it takes once mixed. */
+export interface MadeOf {
+  readonly formulaId: string;
+  readonly version: number;
+  /** A newer version exists, of this number; null: this is the latest. */
+  readonly newer: number | null;
+  readonly pouredOil: PerGram;
+  readonly acidLiquid: PerGram;
+  readonly mixedVolumeMlPerG: number;
+  readonly tastedMeqPer100G: number;
+  /** What a gram of it is made of; shares add up to 1. */
+  readonly parts: readonly MadePart[];
+  /** Lines of it that could not be read, as they were typed. */
+  readonly unread: readonly string[];
+}
+
+export interface MadePart {
+  readonly ingredient: Ingredient;
+  /** Of the whole, 0..1; 0 where it goes in to taste. */
+  readonly massFraction: number;
+  readonly form: string;
+  /** Larger than 5 mm. */
+  readonly pieces: boolean;
+}
+
+export interface PerGram {
+  readonly g: number;
+  readonly ml: number;
+}

@@ -2,37 +2,8 @@
  * A frozen version of a formula as an ingredient of another: a house mayonnaise, a pesto, a dry mix,
  * a finished base. The id pins the version, so that what was composed with it never changes by itself.
  */
-import type { Ingredient, IngredientId } from './ingredient';
+import type { Ingredient, IngredientId, PerGram } from './ingredient';
 
-/** What of a gram of it was poured as oil or as acidic liquid, and what it takes once mixed. */
-export interface MadeOf {
-  readonly formulaId: string;
-  readonly version: number;
-  /** A newer version exists, of this number; null: this is the latest. */
-  readonly newer: number | null;
-  readonly pouredOil: PerGram;
-  readonly acidLiquid: PerGram;
-  readonly mixedVolumeMlPerG: number;
-  readonly tastedMeqPer100G: number;
-  /** What a gram of it is made of; shares add up to 1. */
-  readonly parts: readonly MadePart[];
-  /** Lines of it that could not be read, as they were typed. */
-  readonly unread: readonly string[];
-}
-
-export interface MadePart {
-  readonly ingredient: Ingredient;
-  /** Of the whole, 0..1; 0 where it goes in to taste. */
-  readonly massFraction: number;
-  readonly form: string;
-  /** Larger than 5 mm. */
-  readonly pieces: boolean;
-}
-
-export interface PerGram {
-  readonly g: number;
-  readonly ml: number;
-}
 const NONE: PerGram = { g: 0, ml: 0 };
 
 export const madeId = (formulaId: string, version: number): IngredientId =>

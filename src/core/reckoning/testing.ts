@@ -17,8 +17,17 @@ export function judgedLines(lines: readonly string[]): Judgement {
     additions: lines.map((text, rank) => {
       const { amountText, ingredientId, ingredientText, form } = readLine(text, context);
       return {
-        ...{ id: `a${rank}` as AdditionId, amountText, ingredientId, ingredientText, form, rank },
-        ...{ note: '', phase: 'base' as const, optional: false, locked: false, measuredBy: null },
+        id: `a${rank}` as AdditionId,
+        amountText,
+        ingredientId,
+        ingredientText,
+        form,
+        rank,
+        note: '',
+        phase: 'base' as const,
+        optional: false,
+        locked: false,
+        measuredBy: null,
       };
     }),
   };

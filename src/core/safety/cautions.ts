@@ -27,7 +27,9 @@ interface CautionRow {
   readonly line: ThresholdKey;
 }
 const row = (tier: CautionTier, line: ThresholdKey, whenServed = false): CautionRow => ({
-  ...{ tier, line, whenServed },
+  tier,
+  line,
+  whenServed,
 });
 
 /** In the order they are said. */
@@ -96,7 +98,11 @@ export function cautionsOf(state: SafetyState, context: CautionContext): readonl
     const { tier, whenServed, line } = CAUTION_TABLE[code];
     const { value, unit, source }: Threshold = THRESHOLDS[about.line ?? line];
     cautions.push({
-      ...{ code, tier, whenServed, unit, source },
+      code,
+      tier,
+      whenServed,
+      unit,
+      source,
       value: about.value ?? null,
       limit: about.limit === undefined ? (unit === '' ? null : value) : about.limit,
       ingredients: about.ingredients ?? [],

@@ -99,7 +99,9 @@ export function keepingOf(state: SafetyState, underOil: UnderOil | null): Keepin
   const limits = [...perishable, ...acidLimits(state, perishable.length > 0)];
   const least = limits.reduce((a, b) => (isEarlier(b, a) ? b : a));
   return {
-    ...{ days: least.days, limit: least.limit, ingredients: least.ingredients },
+    days: least.days,
+    limit: least.limit,
+    ingredients: least.ingredients,
     cold: !maySitUncooled(state, perishable.length > 0),
   };
 }

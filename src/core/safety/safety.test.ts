@@ -151,16 +151,20 @@ describe('lines and allergens', () => {
 
 describe('entered by hand', () => {
   const label = {
-    ...{ id: 'own_1', category: 'savoury' as const, per: '100 g' as const, fatG: 5, carbohydrateG: 10 },
-    ...{
-      sugarsG: 5,
-      proteinG: 2,
-      saltG: 1,
-      acidityGPer100Ml: null,
-      densityGPerMl: null,
-      ph: null as number | null,
-    },
-    ...{ allergensEu14: [] as readonly string[], allergensAnswered: false, keepsUnopened: false },
+    id: 'own_1',
+    category: 'savoury' as const,
+    per: '100 g' as const,
+    fatG: 5,
+    carbohydrateG: 10,
+    sugarsG: 5,
+    proteinG: 2,
+    saltG: 1,
+    acidityGPer100Ml: null,
+    densityGPerMl: null,
+    ph: null as number | null,
+    allergensEu14: [] as readonly string[],
+    allergensAnswered: false,
+    keepsUnopened: false,
   };
   const own = (name: string, more: Partial<typeof label> = {}) => {
     const reading = ingredientFromLabel({ ...label, ...more, name });

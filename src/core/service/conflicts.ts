@@ -1,6 +1,7 @@
 /** What does not fit into a day, and how much time is left elsewhere. */
 import { beginsAt, type Hours } from './hours';
-import type { Crew, Placed, Task } from './schedule';
+import type { Placed, Task } from './schedule';
+import type { Crew } from './lanes';
 
 /** Below what a clock shows, s. */
 const EPS = 1e-6;

@@ -64,14 +64,14 @@ export function dayTasks(
     const service = services.find(({ id }) => id === job.serviceId);
     if (!service) continue;
     tasks.push({
-      ...{
-        id: job.id,
-        name: job.name,
-        serviceId: service.id,
-        seconds: job.minutes * MIN,
-        handsOn: job.handsOn,
-      },
-      ...{ tool: job.tool, after: [], dueS: service.atS - job.beforeMinutes * MIN },
+      id: job.id,
+      name: job.name,
+      serviceId: service.id,
+      seconds: job.minutes * MIN,
+      handsOn: job.handsOn,
+      tool: job.tool,
+      after: [],
+      dueS: service.atS - job.beforeMinutes * MIN,
     });
   }
   return { tasks, shortenable };
@@ -120,7 +120,12 @@ function tasksOf(
     const id = `${serviceId}.${dish.id}.${step}`;
     if (step === 'rest') shortenable.push({ taskId: id, leastS: seconds * LEAST_REST });
     return {
-      ...{ id, name: `${dish.name}: ${name}`, serviceId, seconds, handsOn, tool },
+      id,
+      name: `${dish.name}: ${name}`,
+      serviceId,
+      seconds,
+      handsOn,
+      tool,
       after: i === 0 ? [] : [`${serviceId}.${dish.id}.${chain[i - 1]!.step}`],
       dueS: i === chain.length - 1 ? atS : null,
     };

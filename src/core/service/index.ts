@@ -34,5 +34,6 @@ export { beginsAt, type Hours } from './hours';
 export { waysOut, type Running, type Shortenable, type WayOut } from './waysOut';
 export { forecastDay, type Forecast, type Late } from './slip';
 export { weekBatches, type DayNeed, type WeekBatch } from './weekBatches';
-export { scheduleBackwards, type Crew, type Placed, type Schedule, type Task } from './schedule';
+export { scheduleBackwards, type Placed, type Schedule, type Task } from './schedule';
 export { dayTasks, type DayTask, type PlannedDish, type PlannedService, type SideJob } from './dayTasks';
+export type { Crew } from './lanes';

@@ -1,5 +1,11 @@
 /** Who and what is busy when: a lane a pair of hands, and one for each tool of a kind. */
-import type { Crew } from './schedule';
+
+export interface Crew {
+  /** ≥ 1. */
+  readonly cooks: number;
+  /** How many there are of a tool; missing: one. */
+  readonly tools?: Readonly<Partial<Record<string, number>>>;
+}
 
 export interface Busy {
   readonly startS: number;

@@ -1,13 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { conflictsOf, slackOf } from './conflicts';
-import { scheduleBackwards, type Crew, type Placed, type Task } from './schedule';
+import { scheduleBackwards, type Placed, type Task } from './schedule';
+import type { Crew } from './lanes';
 import { waysOut } from './waysOut';
 
 const MIN = 60;
 const NOON = 12 * 3600;
 const task = (id: string, minutes: number, about: Partial<Task> = {}): Task => ({
-  ...{ id, seconds: minutes * MIN, handsOn: true, tool: null, after: [], dueS: null },
+  id,
+  seconds: minutes * MIN,
+  handsOn: true,
+  tool: null,
+  after: [],
+  dueS: null,
   ...about,
 });
 const placedOf = (tasks: readonly Task[], crew: Crew = { cooks: 1 }): readonly Placed[] => {
@@ -59,7 +65,10 @@ const smallTasks = (most: number) =>
     )
     .map((list) =>
       list.map(({ minutes, handsOn, tool, due, after }, i): Task => ({
-        ...{ id: `t${i}`, seconds: minutes, handsOn, tool },
+        id: `t${i}`,
+        seconds: minutes,
+        handsOn,
+        tool,
         // Only what comes before it, so that there is no circle; the last ones have an end.
         after: i === 0 ? [] : [...new Set(after.map((n) => `t${n % i}`))],
         dueS: due ?? 12,

@@ -5,7 +5,7 @@
  * full; larger ones by good orders and swaps.
  */
 
-import { Lanes, type Busy } from './lanes';
+import { Lanes, type Busy, type Crew } from './lanes';
 
 export interface Task {
   readonly id: string;
@@ -21,13 +21,6 @@ export interface Task {
   readonly dueS: number | null;
   /** A cook put it there, s: not later and not earlier. */
   readonly pinnedS?: number;
-}
-
-export interface Crew {
-  /** ≥ 1. */
-  readonly cooks: number;
-  /** How many there are of a tool; missing: one. */
-  readonly tools?: Readonly<Partial<Record<string, number>>>;
 }
 
 export interface Placed<T extends Task = Task> {
@@ -80,7 +73,8 @@ export function scheduleBackwards(
 }
 
 const done = (placed: readonly Placed[], proven: boolean): Schedule => ({
-  ...{ status: 'scheduled', proven },
+  status: 'scheduled',
+  proven,
   placed: [...placed].sort((a, b) => a.startS - b.startS || a.endS - b.endS),
 });
 

@@ -1,14 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { clashesOf, conflictsOf, slackOf } from './conflicts';
-import { scheduleBackwards, type Crew, type Placed, type Task } from './schedule';
+import { scheduleBackwards, type Placed, type Task } from './schedule';
+import type { Crew } from './lanes';
 import { forecastDay } from './slip';
 import { weekBatches, type DayNeed } from './weekBatches';
 
 const MIN = 60;
 const NOON = 12 * 3600;
 const task = (id: string, minutes: number, about: Partial<Task> = {}): Task => ({
-  ...{ id, seconds: minutes * MIN, handsOn: true, tool: null, after: [], dueS: null },
+  id,
+  seconds: minutes * MIN,
+  handsOn: true,
+  tool: null,
+  after: [],
+  dueS: null,
   ...about,
 });
 const planned = (tasks: readonly Task[], crew: Crew = { cooks: 1 }): readonly Placed[] => {
@@ -180,7 +186,10 @@ describe('what a cook put somewhere', () => {
 
 describe('the batches of a week', () => {
   const need = (day: number, volumeMl: number, fresh = false): DayNeed => ({
-    ...{ formulaId: 'house', day, volumeMl, fresh },
+    formulaId: 'house',
+    day,
+    volumeMl,
+    fresh,
   });
   // By hand: keeping 3 days, needed on days 1, 2, 4, 6: day 1 does for 1 to 3, day 4 for 4 to 6.
   it('do for as many days as the dressing keeps', () => {

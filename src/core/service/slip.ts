@@ -5,7 +5,8 @@
  */
 import { beginsAt, type Hours } from './hours';
 import { Lanes, type Busy } from './lanes';
-import type { Crew, Placed, Task } from './schedule';
+import type { Placed, Task } from './schedule';
+import type { Crew } from './lanes';
 
 export interface Late<T extends Task = Task> {
   readonly task: T;
@@ -39,7 +40,9 @@ export function forecastDay<T extends Task>(
   const placed = new Map<string, Placed<T>>();
   const put = (task: T, wantedS: number, seconds: number, isRunning: boolean): void => {
     const options = lanes.for(task).map(({ hand, lane, cook }) => ({
-      ...{ hand, lane, cook },
+      hand,
+      lane,
+      cook,
       // What runs stands where it is, whatever else the plan had there.
       startS: isRunning ? wantedS : earliestFree([...hand, ...lane], wantedS, seconds),
       busy: [...hand, ...lane].filter((busy) => touches(busy, wantedS, seconds)).length,

@@ -1,6 +1,7 @@
 /** The cheapest ways out of a day that does not fit. */
 import type { Hours } from './hours';
-import { scheduleBackwards, type Crew, type Placed, type Task } from './schedule';
+import { scheduleBackwards, type Placed, type Task } from './schedule';
+import type { Crew } from './lanes';
 import { forecastDay, type Late } from './slip';
 
 export type WayOut =
@@ -40,7 +41,10 @@ export function waysOut(
 ): readonly WayOut[] {
   const beganS = new Map(running.map(({ task, beganS: s }) => [task.id, s]));
   const runs = running.map(({ task, beganS: s }): Placed => ({
-    ...{ task, startS: s, endS: s + task.seconds, cook: null },
+    task,
+    startS: s,
+    endS: s + task.seconds,
+    cook: null,
   }));
   /** What ends late, the latest first; null: it cannot be planned. */
   const lateOf = (next: readonly Task[], with_: Crew): readonly Late[] | null => {

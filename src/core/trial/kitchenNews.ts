@@ -133,9 +133,13 @@ export function bottleChanges(jars: readonly KitchenJar[]): readonly BottleChang
       if (Math.abs(gap) < BOTTLE_GAP) return [];
       return [
         {
-          ...{ formulaId, ingredientId, bottle },
-          ...{ rightWith: right(withIt), madeWith: withIt.length },
-          ...{ rightWithout: right(without), madeWithout: without.length },
+          formulaId,
+          ingredientId,
+          bottle,
+          rightWith: right(withIt),
+          madeWith: withIt.length,
+          rightWithout: right(without),
+          madeWithout: without.length,
         },
       ];
     });

@@ -21,11 +21,18 @@ const MIN = 60;
 const [HOUSE, OTHER] = ['house', 'other'] as FormulaId[] as [FormulaId, FormulaId];
 const predicted = { medianS: 150 * MIN, bandFactor: 2.5, tool: 'shake', binder: 'mustard' } as const;
 const looked = (saw: Sight, minutes: number): TrialEvent => ({
-  ...{ kind: 'looked', saw, seconds: minutes * MIN, predicted, note: '' },
+  kind: 'looked',
+  saw,
+  seconds: minutes * MIN,
+  predicted,
+  note: '',
 });
 const lesson = (formulaId: FormulaId, fine: number | null, gone: number | null, more = {}): HoldLesson => ({
-  ...{ formulaId, at: '', predicted: { ...predicted, ...more } },
-  ...{ fineS: fine === null ? null : fine * MIN, goneS: gone === null ? null : gone * MIN },
+  formulaId,
+  at: '',
+  predicted: { ...predicted, ...more },
+  fineS: fine === null ? null : fine * MIN,
+  goneS: gone === null ? null : gone * MIN,
 });
 const about = { formulaId: HOUSE, tool: 'shake', binder: 'mustard' } as const;
 

@@ -42,20 +42,23 @@ const plan = (lines: readonly string[], tool: 'shake' | 'whisk' = 'shake', scale
     ...emptyFormula('House', jar.id as VesselId, 'metric'),
     additions: lines.map((text, rank) => ({
       ...readLine(text, context),
-      ...{
-        id: `a${rank}` as AdditionId,
-        note: '',
-        phase: 'base',
-        optional: false,
-        locked: false,
-        measuredBy: null,
-        rank,
-      },
+      id: `a${rank}` as AdditionId,
+      note: '',
+      phase: 'base',
+      optional: false,
+      locked: false,
+      measuredBy: null,
+      rank,
     })),
   } as Parameters<typeof reckonFormula>[0];
   const reckoning = reckonFormula(formula, jar, context);
   return planMaking(reckoning, judgeFormula(reckoning), {
-    ...{ scaleFactor, tool, seconds: 30, roomC: null, bottles: {}, vessel: tool === 'whisk' ? bowl : jar },
+    scaleFactor,
+    tool,
+    seconds: 30,
+    roomC: null,
+    bottles: {},
+    vessel: tool === 'whisk' ? bowl : jar,
   });
 };
 const named = (steps: readonly Step[]): readonly string[] =>
@@ -64,7 +67,11 @@ const named = (steps: readonly Step[]): readonly string[] =>
   );
 /** 3 : 1 with honey, as weigh steps. */
 const weigh = (id: string, ingredient: string, massG: number): Step => ({
-  ...{ kind: 'weigh', id, line: line(ingredient, massG), said: '', paced: false },
+  kind: 'weigh',
+  id,
+  line: line(ingredient, massG),
+  said: '',
+  paced: false,
 });
 const STEPS: readonly Step[] = [
   weigh('v', 'vin_redwine6', 60.6),
@@ -146,8 +153,12 @@ describe('a making', () => {
   });
   it('takes new amounts and further steps into its plan', () => {
     const after = states(took('v', line('vin_redwine6', 75)), {
-      ...{ kind: 'planned', reason: 'poured-too-much', targets: [{ stepId: 'o', massG: 198 }], note: '' },
-      ...{ steps: [weigh('w', 'water', 5)], before: 'o' },
+      kind: 'planned',
+      reason: 'poured-too-much',
+      targets: [{ stepId: 'o', massG: 198 }],
+      note: '',
+      steps: [weigh('w', 'water', 5)],
+      before: 'o',
     });
     expect(after.map(({ step }) => step.id)).toEqual(['v', 's', 'h', 'w', 'o', 'do-mix']);
     expect(after.find(({ step }) => step.id === 'o')?.plannedG).toBe(198);
@@ -157,7 +168,11 @@ describe('a making', () => {
       took('v', line('vin_redwine6', 60)),
       tasted({ rows: { sweet: -1 } }),
       {
-        ...{ kind: 'planned', reason: 'mend', targets: [], before: null, note: '' },
+        kind: 'planned',
+        reason: 'mend',
+        targets: [],
+        before: null,
+        note: '',
         steps: [weigh('m', 'honey', 4)],
       },
       took('m', line('honey', 4.1)),
@@ -223,7 +238,10 @@ describe('a making', () => {
 
 describe('a measured pH', () => {
   const ph = (source: 'typed' | 'device' | 'simulated'): TrialEvent => ({
-    ...{ kind: 'measured', what: 'ph', value: 3.6, reading: { source, deviceId: '' } },
+    kind: 'measured',
+    what: 'ph',
+    value: 3.6,
+    reading: { source, deviceId: '' },
   });
   it('counts for the jar as it stood; any later addition voids it', () => {
     expect(measuredPh(logOf([]))).toEqual({ status: 'none' });
@@ -318,9 +336,15 @@ describe('poured too much', () => {
       const back = wayBackStyle(deviation, style);
       const answer = finish(
         searchRemedies({
-          ...{ portions: deviation.expected, complaint: 'into-band', severity: 2, style: back, roomMl: 200 },
+          portions: deviation.expected,
+          complaint: 'into-band',
+          severity: 2,
+          style: back,
+          roomMl: 200,
           mayAdd: candidatesFor(deviation.expected, {
-            ...{ catalogue: REFERENCE_CATALOGUE, stockG: () => null, locked: new Set() },
+            catalogue: REFERENCE_CATALOGUE,
+            stockG: () => null,
+            locked: new Set(),
           }),
         }),
       );

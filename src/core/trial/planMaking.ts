@@ -61,7 +61,12 @@ export function planMaking(reckoning: Reckoning, judgement: Judgement, setting: 
   // What could not be read cannot be placed: before the last deed.
   const mix = steps.at(-1)?.kind === 'do' ? steps.length - 1 : steps.length;
   return {
-    ...{ scaleFactor, plannedVolumeMl, tool, seconds, roomC, bottles },
+    scaleFactor,
+    plannedVolumeMl,
+    tool,
+    seconds,
+    roomC,
+    bottles,
     steps: [...steps.slice(0, mix), ...unread, ...steps.slice(mix)],
   };
 }
@@ -74,7 +79,11 @@ export function tipsFor(
 ): readonly MakingTip[] {
   if (portions.length === 0 || !(volumeMl > 0)) return [];
   const request = holdRequest(portions, {
-    ...{ tool, seconds, volumeMl, heightM: USUAL_HEIGHT_M, temperatureC: roomC ?? USUAL_ROOM_C },
+    tool,
+    seconds,
+    volumeMl,
+    heightM: USUAL_HEIGHT_M,
+    temperatureC: roomC ?? USUAL_ROOM_C,
     fillShare: Math.min(1, volumeMl / vessel.brimfulVolumeMl),
   });
   return makingTips(

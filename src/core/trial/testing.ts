@@ -11,8 +11,15 @@ export const line = (id: string, massG: number, form = ''): TrialLine => ({
 });
 
 export const PLAIN: Tasting = {
-  ...{ on: 'leaf', temperatureC: null, minutesAfterShake: null, rows: {}, bite: null },
-  ...{ flat: false, right: false, note: '', drawnG: 2 },
+  on: 'leaf',
+  temperatureC: null,
+  minutesAfterShake: null,
+  rows: {},
+  bite: null,
+  flat: false,
+  right: false,
+  note: '',
+  drawnG: 2,
 };
 export const tasted = (about: Partial<Tasting> = {}): TrialEvent => ({ kind: 'tasted', ...PLAIN, ...about });
 export const added = (...lines: readonly TrialLine[]): TrialEvent => ({ kind: 'added', lines, note: '' });

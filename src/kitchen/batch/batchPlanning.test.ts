@@ -25,7 +25,10 @@ const context = {
 } as const;
 let ids = 0;
 const version = (...lines: string[]): VersionRecord => ({
-  ...{ number: 2, parent: 1, note: '', createdAt: '2026-11-26T09:00:00.000Z' },
+  number: 2,
+  parent: 1,
+  note: '',
+  createdAt: '2026-11-26T09:00:00.000Z',
   by: { cookId: null, deviceId: 'test' },
   formula: lines.reduce(
     (formula, line) => addTyped(formula, line, context, () => `id-${++ids}` as AdditionId),
@@ -40,7 +43,10 @@ const HOUSE = version(
   'pepper to taste',
 );
 const kitchenWith = (pantry: Pantry = {}): Kitchen => ({
-  ...{ settings: DEFAULT_SETTINGS, vessels: STARTING_VESSELS, catalogue: REFERENCE_CATALOGUE, pantry },
+  settings: DEFAULT_SETTINGS,
+  vessels: STARTING_VESSELS,
+  catalogue: REFERENCE_CATALOGUE,
+  pantry,
   own: { measures: [], cookId: null } as unknown as Kitchen['own'],
 });
 const requestFor = (volumeMl: number, kitchen = kitchenWith()) =>

@@ -40,8 +40,12 @@ export function readVersion({ formula }: VersionRecord, kitchen: Kitchen): ReadV
     reading.status === 'read'
       ? [
           {
-            ...{ id: addition.id, ingredient: reading.ingredient, form: addition.form },
-            ...{ phase: addition.phase, massG: reading.massG.nominal, said: addition.amountText },
+            id: addition.id,
+            ingredient: reading.ingredient,
+            form: addition.form,
+            phase: addition.phase,
+            massG: reading.massG.nominal,
+            said: addition.amountText,
           },
         ]
       : [],
@@ -71,8 +75,14 @@ export interface BatchChoices {
 
 /** As a cook who says nothing would have it. */
 export const usualChoices = (target: BatchTarget, { settings }: Kitchen): BatchChoices => ({
-  ...{ target, school: 'hold-back', rounding: 'mixed', loadsAs: 'equal' },
-  ...{ tool: null, vesselId: '', storageId: '', startC: settings.batch.roomC },
+  target,
+  school: 'hold-back',
+  rounding: 'mixed',
+  loadsAs: 'equal',
+  tool: null,
+  vesselId: '',
+  storageId: '',
+  startC: settings.batch.roomC,
 });
 
 /** Open vessels, smallest first. */
@@ -98,8 +108,16 @@ export function batchRequestOf(
   const roomy =
     open.find(({ brimfulVolumeMl }) => brimfulVolumeMl * OPEN_FILL_SHARE >= madeMl) ?? open.at(-1)!;
   return {
-    ...{ lines, target, style, stock, lossShare, holdBack, scale, mustBeCold },
-    ...{ school: choices.school, loadsAs: choices.loadsAs },
+    lines,
+    target,
+    style,
+    stock,
+    lossShare,
+    holdBack,
+    scale,
+    mustBeCold,
+    school: choices.school,
+    loadsAs: choices.loadsAs,
     rounding: { kind: choices.rounding, readabilityG: scale.readabilityG, spoons: formula.spoons },
     tool: choices.tool ?? usualBatchTool(madeMl),
     mixingVessel: vessels.find(({ id }) => id === choices.vesselId) ?? roomy,
@@ -150,15 +168,27 @@ export function newBatchOf(
     }),
   );
   return {
-    ...{ id, formulaId, version: version.number, day, by },
+    id,
+    formulaId,
+    version: version.number,
+    day,
+    by,
     plan: snapshotOf(plan, request, {
-      ...{ target, toTaste: [...toTaste], styleId: version.formula.styleId },
-      ...{ versionState: state, said: saidOf(judged), notAfter: notAfterOf(plan, pantry) },
+      target,
+      toTaste: [...toTaste],
+      styleId: version.formula.styleId,
+      versionState: state,
+      said: saidOf(judged),
+      notAfter: notAfterOf(plan, pantry),
     }),
     loads: plan.loads.map((load, i) => ({
       trialId: `${id}-${i + 1}`,
       making: loadMaking(plan, load, {
-        ...{ tool: request.tool, roomC: null, bottles, vessel: request.mixingVessel, unread },
+        tool: request.tool,
+        roomC: null,
+        bottles,
+        vessel: request.mixingVessel,
+        unread,
       }),
     })),
   };

@@ -103,10 +103,17 @@ export function planDay(
 ): DayPlan {
   const { tasks, shortenable } = dayTasks(
     content.services.map(({ id, name, at, covers, dishes }) => ({
-      ...{ id, name, atS: at * 60 },
+      id,
+      name,
+      atS: at * 60,
       dishes: dishes.map((dish) => ({
-        ...{ id: dish.id, kind: dish.kind, moment: dish.moment, covers, fresh: dish.fresh },
-        ...{ name: nameOf(dish.formulaId), ...(asked.get(dish.formulaId) ?? NOTHING_ASKED) },
+        id: dish.id,
+        kind: dish.kind,
+        moment: dish.moment,
+        covers,
+        fresh: dish.fresh,
+        name: nameOf(dish.formulaId),
+        ...(asked.get(dish.formulaId) ?? NOTHING_ASKED),
       })),
     })),
     content.jobs,
@@ -141,8 +148,16 @@ export function planDay(
   const crew = { cooks: content.cooks };
   const schedule = scheduleBackwards(waiting, crew);
   const nothing: DayPlan = {
-    ...{ placed: [], problem: null, conflicts: [], clashes: [], late: [], ways: [], proven: true },
-    ...{ movedS: new Map(), slack: new Map(), tasks: new Map(tasks.map((task) => [task.id, task])) },
+    placed: [],
+    problem: null,
+    conflicts: [],
+    clashes: [],
+    late: [],
+    ways: [],
+    proven: true,
+    movedS: new Map(),
+    slack: new Map(),
+    tasks: new Map(tasks.map((task) => [task.id, task])),
   };
   if (schedule.status === 'circle') return { ...nothing, problem: 'Some tasks wait for each other.' };
   if (schedule.status === 'no-end')
@@ -150,13 +165,19 @@ export function planDay(
   const planned = schedule.placed as readonly Placed<DayTask>[];
   const conflicts = conflictsOf(planned, hours);
   const runs = running.map(({ task, beganS: startS }): Placed<DayTask> => ({
-    ...{ task, startS, endS: startS + task.seconds, cook: null },
+    task,
+    startS,
+    endS: startS + task.seconds,
+    cook: null,
   }));
   const forecast = forecastDay([...planned, ...runs], beganS, crew, hours);
   const isBehind = conflicts.length > 0 || forecast.late.length > 0;
   return {
     ...nothing,
-    ...{ placed: forecast.placed, late: forecast.late, movedS: forecast.movedS, conflicts },
+    placed: forecast.placed,
+    late: forecast.late,
+    movedS: forecast.movedS,
+    conflicts,
     clashes: clashesOf(planned, crew),
     ways:
       isBehind && wants.ways

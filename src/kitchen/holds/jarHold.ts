@@ -20,7 +20,10 @@ export function makingHold(
   if (!(mixedVolumeMl > 0)) return null;
   const volumeMl = Math.min(mixedVolumeMl, vessel.brimfulVolumeMl);
   return holdRequest(portions, {
-    ...{ tool, seconds, volumeMl, fillShare: volumeMl / vessel.brimfulVolumeMl },
+    tool,
+    seconds,
+    volumeMl,
+    fillShare: volumeMl / vessel.brimfulVolumeMl,
     heightM: Math.max(0.005, heightOfMl(vessel.outline, volumeMl) / 1000),
     temperatureC: usualTemperatureC(judgePortions(portions).keeping.cold),
   });

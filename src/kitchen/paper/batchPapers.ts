@@ -164,7 +164,10 @@ export function pullSheetOf(list: PullList, title: string, subtitle: string, set
     line.cost === null ? '–' : formatMoney(line.cost, settings),
   ]);
   return {
-    ...{ title, subtitle, notes: [], signatures: [] },
+    title,
+    subtitle,
+    notes: [],
+    signatures: [],
     facts: [
       [
         'Cost',
@@ -175,7 +178,10 @@ export function pullSheetOf(list: PullList, title: string, subtitle: string, set
     ],
     tables: [
       {
-        ...{ title: 'To fetch', note: '', ticks: true, rows },
+        title: 'To fetch',
+        note: '',
+        ticks: true,
+        rows,
         columns: [
           left('What', 4),
           right('Needed', 4),

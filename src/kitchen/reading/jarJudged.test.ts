@@ -9,12 +9,18 @@ import { jarJudged } from './jarJudged';
 import type { Kitchen } from './kitchen';
 
 const kitchen: Kitchen = {
-  ...{ settings: DEFAULT_SETTINGS, vessels: STARTING_VESSELS, catalogue: REFERENCE_CATALOGUE, pantry: {} },
+  settings: DEFAULT_SETTINGS,
+  vessels: STARTING_VESSELS,
+  catalogue: REFERENCE_CATALOGUE,
+  pantry: {},
   own: { measures: [], cookId: null } as unknown as Kitchen['own'],
 };
 let ids = 0;
 const version = (...lines: string[]): VersionRecord => ({
-  ...{ number: 1, parent: null, note: '', createdAt: '2026-11-26T09:00:00.000Z' },
+  number: 1,
+  parent: null,
+  note: '',
+  createdAt: '2026-11-26T09:00:00.000Z',
   by: { cookId: null, deviceId: 'test' },
   formula: lines.reduce(
     (formula, line) =>

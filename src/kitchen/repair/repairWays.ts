@@ -23,7 +23,11 @@ export interface Targets {
 }
 
 export const weighStep = (line: TrialLine, kind: 'topup' | 'add' | 'rest', newId: NewId): WeighStep => ({
-  ...{ kind: 'weigh', id: `${kind}-${newId()}`, line, said: '', paced: false },
+  kind: 'weigh',
+  id: `${kind}-${newId()}`,
+  line,
+  said: '',
+  paced: false,
 });
 
 export const asRescaled = (

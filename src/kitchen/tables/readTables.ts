@@ -126,8 +126,10 @@ function readFormulas(rows: readonly Cells[]): TableReading {
     return {
       kind: 'formulas',
       document: {
-        ...{ ygranaDocument: DOCUMENT_FORMAT, madeAt: new Date(0).toISOString() },
-        ...{ formulas: [...entries.values()], ingredients: [] },
+        ygranaDocument: DOCUMENT_FORMAT,
+        madeAt: new Date(0).toISOString(),
+        formulas: [...entries.values()],
+        ingredients: [],
       },
     };
   const nameOf = (key: string): string => rows.find((row) => keyOf(row) === key)?.formula || key;
@@ -155,10 +157,15 @@ function readStock(rows: readonly Cells[]): TableReading {
     };
     if (row[WHOLE]) own.push(checked(ingredientRowSchema, parsed(row[WHOLE], where), where));
     const entry: PantryEntry = {
-      ...{ onHandG: number('onHandG'), price: number('price'), packMassG: number('packG') },
+      onHandG: number('onHandG'),
+      price: number('price'),
+      packMassG: number('packG'),
       bottle: {
-        ...{ label: row.bottle ?? '', acidityGPer100Ml: number('acidityGPer100Ml'), ph: number('bottlePh') },
-        ...{ openedOn: row.openedOn || null, useBy: row.useBy || null },
+        label: row.bottle ?? '',
+        acidityGPer100Ml: number('acidityGPer100Ml'),
+        ph: number('bottlePh'),
+        openedOn: row.openedOn || null,
+        useBy: row.useBy || null,
       },
     };
     entries.set(row.id as IngredientId, checked(pantryEntrySchema, entry, where));
@@ -208,9 +215,14 @@ export const changedEntries = (
 
 /** In the order in which the table writes them. */
 const ordered = ({ onHandG, price, packMassG, bottle }: PantryEntry): PantryEntry => ({
-  ...{ onHandG, price, packMassG },
+  onHandG,
+  price,
+  packMassG,
   bottle: {
-    ...{ label: bottle.label, acidityGPer100Ml: bottle.acidityGPer100Ml, ph: bottle.ph },
-    ...{ openedOn: bottle.openedOn, useBy: bottle.useBy },
+    label: bottle.label,
+    acidityGPer100Ml: bottle.acidityGPer100Ml,
+    ph: bottle.ph,
+    openedOn: bottle.openedOn,
+    useBy: bottle.useBy,
   },
 });

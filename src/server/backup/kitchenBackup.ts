@@ -44,7 +44,9 @@ export async function restoreKitchen(
     asideFile = layAside(packed(there, place, now), place, now);
   });
   return {
-    ...{ kitchen: backup.kitchen, madeAt: backup.madeAt, asideFile },
+    kitchen: backup.kitchen,
+    madeAt: backup.madeAt,
+    asideFile,
     formulas: rows.formulas?.length ?? 0,
     jars: rows.trials?.length ?? 0,
     batches: rows.batches?.length ?? 0,

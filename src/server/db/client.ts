@@ -65,8 +65,11 @@ const ALONE_KEY = 7_926_411;
 
 async function openServer(url: string, migrationsFolder: string): Promise<OpenDatabase> {
   const connection = {
-    ...{ connectionString: url, application_name: 'ygrana', connectionTimeoutMillis: PATIENCE_MS },
-    ...{ keepAlive: true, options: '-c TimeZone=UTC' },
+    connectionString: url,
+    application_name: 'ygrana',
+    connectionTimeoutMillis: PATIENCE_MS,
+    keepAlive: true,
+    options: '-c TimeZone=UTC',
   };
   if (!/^postgres(?:ql)?:\/\//.test(url)) throw new DatabaseError(NOT_A_URL);
   let pool: pg.Pool;
@@ -95,7 +98,9 @@ async function openServer(url: string, migrationsFolder: string): Promise<OpenDa
     });
     const wire = await ServerWire.open(() => new pg.Client(connection), randomUUID());
     return {
-      ...{ db, wire, alone },
+      db,
+      wire,
+      alone,
       close: async () => {
         await wire.close();
         await pool.end();

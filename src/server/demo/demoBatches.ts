@@ -36,26 +36,40 @@ interface DemoBatch {
 
 export const DEMO_BATCHES: readonly DemoBatch[] = [
   {
-    ...{ formulaId: 'walnut-cider', version: 2, cook: 'bo', daysAgo: 2, litres: 6, weighed: 'all' },
-    ...{
-      tool: 'stick-pro',
-      mixingVesselId: 'bucket_10000',
-      storageId: 'preserving_jar_1000',
-      versionState: 'proven',
-    },
+    formulaId: 'walnut-cider',
+    version: 2,
+    cook: 'bo',
+    daysAgo: 2,
+    litres: 6,
+    weighed: 'all',
+    tool: 'stick-pro',
+    mixingVesselId: 'bucket_10000',
+    storageId: 'preserving_jar_1000',
+    versionState: 'proven',
   },
   {
-    ...{ formulaId: 'walnut-cider', version: 2, cook: 'runa', daysAgo: 0, litres: 12, weighed: 1 },
-    ...{ tool: 'stick-pro', mixingVesselId: 'bucket_10000', storageId: 'tub_2500', versionState: 'proven' },
+    formulaId: 'walnut-cider',
+    version: 2,
+    cook: 'runa',
+    daysAgo: 0,
+    litres: 12,
+    weighed: 1,
+    tool: 'stick-pro',
+    mixingVesselId: 'bucket_10000',
+    storageId: 'tub_2500',
+    versionState: 'proven',
   },
   {
-    ...{ formulaId: 'house-mayonnaise', version: 2, cook: 'runa', daysAgo: 0, litres: 2, weighed: 0 },
-    ...{
-      tool: 'processor',
-      mixingVesselId: 'bowl_1500',
-      storageId: 'preserving_jar_500',
-      versionState: 'tried',
-    },
+    formulaId: 'house-mayonnaise',
+    version: 2,
+    cook: 'runa',
+    daysAgo: 0,
+    litres: 2,
+    weighed: 0,
+    tool: 'processor',
+    mixingVesselId: 'bowl_1500',
+    storageId: 'preserving_jar_500',
+    versionState: 'tried',
   },
 ];
 
@@ -87,26 +101,31 @@ function requestFor(demo: DemoBatch, reckoning: Reckoning): BatchRequest {
       counted && reading.status === 'read'
         ? [
             {
-              ...{
-                id: addition.id,
-                ingredient: reading.ingredient,
-                form: addition.form,
-                phase: addition.phase,
-              },
-              ...{ massG: reading.massG.nominal, said: addition.amountText },
+              id: addition.id,
+              ingredient: reading.ingredient,
+              form: addition.form,
+              phase: addition.phase,
+              massG: reading.massG.nominal,
+              said: addition.amountText,
             },
           ]
         : [],
     ),
     target: { kind: 'volume', volumeMl: demo.litres * 1000 },
-    ...{ lossShare: batch.lossShare, school: 'hold-back', holdBack: batch.holdBack, scale: batch.scale },
+    lossShare: batch.lossShare,
+    school: 'hold-back',
+    holdBack: batch.holdBack,
+    scale: batch.scale,
     rounding: { kind: 'mixed', readabilityG: batch.scale.readabilityG, spoons: writtenFor(demo).spoons },
     tool: demo.tool,
     mixingVessel: vesselOf(demo.mixingVesselId),
     loadsAs: 'equal',
     storage: vesselOf(demo.storageId),
     cooling: { startC: 18, fridgeC: batch.fridgeC },
-    ...{ mustBeCold: true, style: null, portionMl: servingVolumeMl, stock: STOCK },
+    mustBeCold: true,
+    style: null,
+    portionMl: servingVolumeMl,
+    stock: STOCK,
   };
 }
 
@@ -141,21 +160,17 @@ async function loadBatch(
     }),
   );
   await at(began).batches.begin({
-    ...{
-      id,
-      formulaId: demo.formulaId as FormulaId,
-      version: demo.version,
-      day: began.toISOString().slice(0, 10),
-      by,
-    },
+    id,
+    formulaId: demo.formulaId as FormulaId,
+    version: demo.version,
+    day: began.toISOString().slice(0, 10),
+    by,
     plan: snapshotOf(plan, request, {
-      ...{
-        target: `${demo.litres} l`,
-        toTaste: [],
-        styleId: null,
-        versionState: demo.versionState,
-        said: saidOf(judgeFormula(reckoning)),
-      },
+      target: `${demo.litres} l`,
+      toTaste: [],
+      styleId: null,
+      versionState: demo.versionState,
+      said: saidOf(judgeFormula(reckoning)),
     }),
     loads: makings.map((making, i) => ({ trialId: `${id}-load-${i + 1}`, making })),
   });
@@ -174,14 +189,25 @@ async function loadBatch(
   const aside = plan.lines.filter(({ asideG }) => asideG > 0);
   const finished: readonly TrialEvent[] = [
     {
-      ...{ kind: 'added', note: 'kept aside' },
+      kind: 'added',
+      note: 'kept aside',
       lines: aside.map(({ ingredient, form, asideG }) => ({
-        ...{ ingredientId: ingredient.id, form, massG: Math.round(asideG * 8) / 10 },
+        ingredientId: ingredient.id,
+        form,
+        massG: Math.round(asideG * 8) / 10,
       })),
     },
     {
-      ...{ kind: 'tasted', on: 'leaf', temperatureC: 18, minutesAfterShake: 5, rows: {}, bite: null },
-      ...{ flat: false, right: true, note: 'four fifths of what was kept aside is enough', drawnG: 4 },
+      kind: 'tasted',
+      on: 'leaf',
+      temperatureC: 18,
+      minutesAfterShake: 5,
+      rows: {},
+      bite: null,
+      flat: false,
+      right: true,
+      note: 'four fifths of what was kept aside is enough',
+      drawnG: 4,
     },
   ];
   for (const event of finished) {
@@ -189,7 +215,7 @@ async function loadBatch(
     await at(time).jars.append(whole, { id: `${id}-${minutes}`, event, by });
   }
   const said: readonly Exclude<BatchEvent, { kind: 'combined' }>[] = [
-    { ...{ kind: 'temperature', where: 'mixed', value: 18.5 }, reading: { source: 'typed', deviceId: '' } },
+    { kind: 'temperature', where: 'mixed', value: 18.5, reading: { source: 'typed', deviceId: '' } },
     { kind: 'verdict', right: true, note: '' },
     { kind: 'signed', name: 'Bo' },
   ];
@@ -203,7 +229,10 @@ const asPlanned = ({ steps }: MakingPlan): readonly TrialEvent[] =>
   steps.map((step): TrialEvent =>
     step.kind === 'weigh'
       ? {
-          ...{ kind: 'took', stepId: step.id, line: step.line, seen: null },
+          kind: 'took',
+          stepId: step.id,
+          line: step.line,
+          seen: null,
           reading: { source: 'typed', deviceId: '' },
         }
       : { kind: 'did', stepId: step.id },

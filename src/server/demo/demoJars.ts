@@ -24,16 +24,25 @@ export interface DemoJar {
 
 export const DEMO_JARS: readonly DemoJar[] = [
   {
-    ...{ formulaId: 'walnut-cider', version: 2, cook: 'ida', daysAgo: 16 },
+    formulaId: 'walnut-cider',
+    version: 2,
+    cook: 'ida',
+    daysAgo: 16,
     story: [{ right: true, minutesAfterShake: 5, note: 'good on the bitter leaves' }],
   },
   {
-    ...{ formulaId: 'walnut-cider', version: 2, cook: 'runa', daysAgo: 9 },
+    formulaId: 'walnut-cider',
+    version: 2,
+    cook: 'runa',
+    daysAgo: 9,
     off: { 7: 0.02 },
     story: [{ right: true, minutesAfterShake: 12, temperatureC: 18 }],
   },
   {
-    ...{ formulaId: 'walnut-cider', version: 4, cook: 'bo', daysAgo: 1 },
+    formulaId: 'walnut-cider',
+    version: 4,
+    cook: 'bo',
+    daysAgo: 1,
     off: { 0: 0.012, 2: -0.02 },
     story: [
       { rows: { acid: 2, salt: -1 }, minutesAfterShake: 2, temperatureC: 19 },
@@ -49,11 +58,17 @@ export const DEMO_JARS: readonly DemoJar[] = [
     ],
   },
   {
-    ...{ formulaId: 'house-mayonnaise', version: 2, cook: 'runa', daysAgo: 3 },
+    formulaId: 'house-mayonnaise',
+    version: 2,
+    cook: 'runa',
+    daysAgo: 3,
     story: [{ right: true, on: 'spoon', minutesAfterShake: 10 }],
   },
   {
-    ...{ formulaId: 'date-tahini', version: 1, cook: 'runa', daysAgo: 2 },
+    formulaId: 'date-tahini',
+    version: 1,
+    cook: 'runa',
+    daysAgo: 2,
     story: [
       { rows: { body: 2 }, on: 'dish', minutesAfterShake: 20, note: 'stands on the carrots like paint' },
     ],
@@ -61,8 +76,15 @@ export const DEMO_JARS: readonly DemoJar[] = [
 ];
 
 const PLAIN: Tasting = {
-  ...{ on: 'leaf', temperatureC: null, minutesAfterShake: null, rows: {}, bite: null },
-  ...{ flat: false, right: false, note: '', drawnG: 2 },
+  on: 'leaf',
+  temperatureC: null,
+  minutesAfterShake: null,
+  rows: {},
+  bite: null,
+  flat: false,
+  right: false,
+  note: '',
+  drawnG: 2,
 };
 const STEP_MS = 40_000;
 
@@ -87,15 +109,25 @@ async function loadJar(
   });
   const tool = formula.tool ?? usualTool(vessel);
   const making = planMaking(reckoning, judgeFormula(reckoning), {
-    ...{ scaleFactor: 1, tool, seconds: formula.mixSeconds ?? usualSeconds(tool), roomC: 20 },
-    ...{ bottles: {}, vessel },
+    scaleFactor: 1,
+    tool,
+    seconds: formula.mixSeconds ?? usualSeconds(tool),
+    roomC: 20,
+    bottles: {},
+    vessel,
   });
   const id = `demo-jar-${index + 1}`;
   const by = { cookId: jar.cook, deviceId: 'demo' };
   const began = new Date(now.getTime() - jar.daysAgo * 86_400_000);
   await storeAt(began).begin({
-    ...{ id, formulaId: demo.id as FormulaId, version: jar.version, vesselId: demo.vesselId as VesselId },
-    ...{ styleId: formula.styleId, lines: [], making, by },
+    id,
+    formulaId: demo.id as FormulaId,
+    version: jar.version,
+    vesselId: demo.vesselId as VesselId,
+    styleId: formula.styleId,
+    lines: [],
+    making,
+    by,
   });
   const lines = making.steps.filter((step) => step.kind === 'weigh');
   const made = making.steps.map((step): TrialEvent => {
@@ -103,16 +135,22 @@ async function loadJar(
     const off = jar.off?.[lines.indexOf(step)] ?? 0;
     const massG = Math.round(step.line.massG * (1 + off) * 10) / 10 || step.line.massG;
     return {
-      ...{ kind: 'took', stepId: step.id, line: { ...step.line, massG }, seen: null },
+      kind: 'took',
+      stepId: step.id,
+      line: { ...step.line, massG },
+      seen: null,
       reading: { source: 'typed', deviceId: '' },
     };
   });
   const told = jar.story.map((entry): TrialEvent =>
     'adds' in entry
       ? {
-          ...{ kind: 'added', note: '' },
+          kind: 'added',
+          note: '',
           lines: entry.adds.map(([added, massG]) => ({
-            ...{ ingredientId: added as IngredientId, form: '', massG },
+            ingredientId: added as IngredientId,
+            form: '',
+            massG,
           })),
         }
       : { kind: 'tasted', ...PLAIN, ...entry },

@@ -12,10 +12,19 @@ const service = (
   covers: number,
   dishes: readonly Dish[],
 ): PlanService => ({
-  ...{ id, name, at: hour * 60, covers },
+  id,
+  name,
+  at: hour * 60,
+  covers,
   dishes: dishes.map(([formulaId, kind, fresh], i) => ({
-    ...{ id: `${id}-${i + 1}`, formulaId: formulaId as FormulaId, version: null, kind, fresh },
-    ...{ dressed: 'normally', servingG: DISHES[kind].servingG, moment: TIMING[kind].best },
+    id: `${id}-${i + 1}`,
+    formulaId: formulaId as FormulaId,
+    version: null,
+    kind,
+    fresh,
+    dressed: 'normally',
+    servingG: DISHES[kind].servingG,
+    moment: TIMING[kind].best,
   })),
 });
 
@@ -30,8 +39,13 @@ const DEMO_DAYS: Readonly<Record<number, Partial<PlanContent>>> = {
     ],
     jobs: [
       {
-        ...{ id: 'beans-1', name: 'Soak the beans overnight', minutes: 720, handsOn: false, tool: null },
-        ...{ serviceId: 'lunch-1', beforeMinutes: 120 },
+        id: 'beans-1',
+        name: 'Soak the beans overnight',
+        minutes: 720,
+        handsOn: false,
+        tool: null,
+        serviceId: 'lunch-1',
+        beforeMinutes: 120,
       },
     ],
   },

@@ -22,12 +22,22 @@ export interface ProbeModel {
 }
 
 export const THERMOMETER: Omit<ProbeModel, 'seed'> = {
-  ...{ instrument: 'thermometer', name: 'Simulated thermometer', step: 0.1, low: -30, high: 150 },
-  ...{ lagS: 2, startsAt: 20 },
+  instrument: 'thermometer',
+  name: 'Simulated thermometer',
+  step: 0.1,
+  low: -30,
+  high: 150,
+  lagS: 2,
+  startsAt: 20,
 };
 export const PH_METER: Omit<ProbeModel, 'seed'> = {
-  ...{ instrument: 'ph-meter', name: 'Simulated pH meter', step: 0.01, low: 0, high: 14 },
-  ...{ lagS: 6, startsAt: 7 },
+  instrument: 'ph-meter',
+  name: 'Simulated pH meter',
+  step: 0.01,
+  low: 0,
+  high: 14,
+  lagS: 6,
+  startsAt: 7,
 };
 
 export class SimulatedProbe implements ProbePort {

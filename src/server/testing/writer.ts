@@ -22,13 +22,26 @@ const frozen = await client.post<FreezeAnswer>(`formulas/${id}/versions`, { revi
 const base = frozen.body.record.revision;
 const jar = `jar-${session}`;
 const step = (n: number): object => ({
-  ...{ kind: 'weigh', id: `s${n}`, said: '', paced: false },
+  kind: 'weigh',
+  id: `s${n}`,
+  said: '',
+  paced: false,
   line: { ingredientId: 'vin_cider5', form: '', massG: 10 },
 });
 await client.post('trials', {
-  ...{ id: jar, formulaId: id, version: 1, vesselId: 'swing_top_500', lines: [], by },
+  id: jar,
+  formulaId: id,
+  version: 1,
+  vesselId: 'swing_top_500',
+  lines: [],
+  by,
   making: {
-    ...{ scaleFactor: 1, plannedVolumeMl: 100, tool: 'shake', seconds: 20, roomC: null, bottles: {} },
+    scaleFactor: 1,
+    plannedVolumeMl: 100,
+    tool: 'shake',
+    seconds: 20,
+    roomC: null,
+    bottles: {},
     steps: [step(1)],
   },
 });
@@ -47,8 +60,11 @@ for (let i = 1; ; i++) {
     id: `${jar}-${i}`,
     by,
     event: {
-      ...{ kind: 'took', stepId: 's1', line: { ingredientId: 'vin_cider5', form: '', massG: 10 } },
-      ...{ reading: { source: 'typed', deviceId: '' }, seen: i === 1 ? null : `${jar}-${i - 1}` },
+      kind: 'took',
+      stepId: 's1',
+      line: { ingredientId: 'vin_cider5', form: '', massG: 10 },
+      reading: { source: 'typed', deviceId: '' },
+      seen: i === 1 ? null : `${jar}-${i - 1}`,
     },
   });
   if (taken.status === 201) note(`${id}/jar ${i}`);

@@ -4,7 +4,8 @@ import type { FormulaId } from '#core/formula';
 import { sendChange } from './sendChange';
 
 const CHANGE: ChangeRequest = {
-  ...{ baseRevision: 3, idempotencyKey: 'key-of-this-change' },
+  baseRevision: 3,
+  idempotencyKey: 'key-of-this-change',
   diff: { added: [], removed: [], updated: [] },
 };
 const sentWith = async (answer: () => Response | Promise<Response>) => {
@@ -54,7 +55,8 @@ describe('a change that is sent', () => {
       [422, 'circle'],
     ] as const)
       expect((await sentWith(() => refused(status, code))).outcome).toEqual({
-        ...{ status: 'refused', message: 'Because.' },
+        status: 'refused',
+        message: 'Because.',
       });
   });
 });

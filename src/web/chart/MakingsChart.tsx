@@ -25,8 +25,12 @@ const [INK, BAND] = ['#124b39', '#b12f5b'];
 
 export function MakingsChart({ title, unit, points, band }: MakingsChartProps) {
   const flat = (value: number, label: string) => ({
-    ...{ label, data: points.map(() => value), borderColor: BAND, borderWidth: 1 },
-    ...{ borderDash: [4, 4], pointRadius: 0 },
+    label,
+    data: points.map(() => value),
+    borderColor: BAND,
+    borderWidth: 1,
+    borderDash: [4, 4],
+    pointRadius: 0,
   });
   const says = points
     .map(({ label, value }) => `${label}: ${value === null ? 'nothing' : value.toFixed(2)}`)

@@ -41,7 +41,11 @@ export function useBeginJar(working: WorkingFormula): BeginJar {
         number = version.number;
       }
       await start({
-        ...{ id: trialId, formulaId: id, version: number, styleId: formula.styleId, by: byNow() },
+        id: trialId,
+        formulaId: id,
+        version: number,
+        styleId: formula.styleId,
+        by: byNow(),
         ...jar,
       }).unwrap();
       setTrialId(newId());

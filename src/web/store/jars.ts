@@ -16,7 +16,10 @@ export function withWaiting(trial: TrialRecord, all: readonly Waiting[]): Jar {
   const known = new Set(trial.events.map(({ id }) => id));
   const own = all.filter(({ id, trialId }) => trialId === trial.id && !known.has(id));
   const later = own.map(({ id, event, by, happenedAt }): TrialEventRecord => ({
-    ...{ id, event, by, at: happenedAt },
+    id,
+    event,
+    by,
+    at: happenedAt,
   }));
   return {
     ...trial,
@@ -39,7 +42,13 @@ export function useJars(formulaId: FormulaId): {
 
 /** A jar that was begun as made already has no steps but those that mend it. */
 const MADE_ALREADY: MakingPlan = {
-  ...{ scaleFactor: 1, plannedVolumeMl: 0, tool: 'shake', seconds: 20, roomC: null, bottles: {}, steps: [] },
+  scaleFactor: 1,
+  plannedVolumeMl: 0,
+  tool: 'shake',
+  seconds: 20,
+  roomC: null,
+  bottles: {},
+  steps: [],
 };
 export const makingOf = ({ making }: Pick<TrialRecord, 'making'>): MakingPlan => making ?? MADE_ALREADY;
 

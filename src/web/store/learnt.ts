@@ -54,7 +54,10 @@ export const learntFrom = (
 
 const withLearnt = (hold: Hold, { medianS, lowS, highS, bandFactor }: LearntHold): Hold => ({
   ...hold,
-  ...{ medianS, lowS, highS, bandFactor },
+  medianS,
+  lowS,
+  highS,
+  bandFactor,
 });
 
 function sayWhy(model: Hold, { own, others }: LearntHold): string | null {

@@ -6,7 +6,13 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { FormulaDiff, FormulaId } from '#core/formula';
 import { tabName, tabsThatAreGone } from './device';
-import type { InFlight } from './workingSlice';
+
+/** A change that is on its way to the server. */
+export interface InFlight {
+  readonly idempotencyKey: string;
+  readonly baseRevision: number;
+  readonly diff: FormulaDiff;
+}
 
 export interface MirroredWork {
   readonly id: FormulaId;

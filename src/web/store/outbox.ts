@@ -61,8 +61,13 @@ export async function record(
   const entries = events.map((event): Waiting => {
     lastPlace = Math.max(lastPlace + 1, now.getTime() * 100);
     return {
-      ...{ id: newId(), ...jar, event, by: byNow(), happenedAt: now.toISOString() },
-      ...{ place: lastPlace, refused: null },
+      id: newId(),
+      ...jar,
+      event,
+      by: byNow(),
+      happenedAt: now.toISOString(),
+      place: lastPlace,
+      refused: null,
     };
   });
   let allKept = true;

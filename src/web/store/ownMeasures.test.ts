@@ -11,7 +11,10 @@ const record = (
   massesG: readonly number[],
   cookId: string | null = 'ida',
 ): MeasureRecord => ({
-  ...{ id: `m${++count}`, cookId, unit, ingredientId: ingredientId as IngredientId },
+  id: `m${++count}`,
+  cookId,
+  unit,
+  ingredientId: ingredientId as IngredientId,
   weighings: massesG.map((massG) => ({ massG, source: 'typed' as const })),
   at: new Date(Date.UTC(2026, 0, count)).toISOString(),
 });

@@ -16,8 +16,14 @@ import { newestMeasures, ownMeasuresOf } from './ownMeasures';
 
 const by = { cookId: 'ida', deviceId: 'tablet' };
 const waiting = (id: string, place: number, trialId = 'jar'): Waiting => ({
-  ...{ id, place, trialId, formulaId: 'house' as FormulaId, by, refused: null },
-  ...{ happenedAt: `2026-11-26T09:00:0${place}.000Z`, event: { kind: 'did', stepId: id } },
+  id,
+  place,
+  trialId,
+  formulaId: 'house' as FormulaId,
+  by,
+  refused: null,
+  happenedAt: `2026-11-26T09:00:0${place}.000Z`,
+  event: { kind: 'did', stepId: id },
 });
 const empty: OutboxState = { waiting: [], away: false, unkept: false };
 const with_ = (...entries: readonly Waiting[]): OutboxState =>
@@ -51,8 +57,16 @@ describe('the outbox', () => {
 
 describe('a jar with what waits', () => {
   const jar: TrialRecord = {
-    ...{ id: 'jar', formulaId: 'house' as FormulaId, version: 1, vesselId: 'jam' as VesselId, styleId: null },
-    ...{ lines: [], making: null, batch: null, by, at: '2026-11-26T08:00:00.000Z' },
+    id: 'jar',
+    formulaId: 'house' as FormulaId,
+    version: 1,
+    vesselId: 'jam' as VesselId,
+    styleId: null,
+    lines: [],
+    making: null,
+    batch: null,
+    by,
+    at: '2026-11-26T08:00:00.000Z',
     events: [{ id: 'a', event: { kind: 'did', stepId: 'a' }, by, at: '2026-11-26T09:00:01.000Z' }],
   };
   it('shows its own after what the server has, and nothing twice', () => {
@@ -72,7 +86,11 @@ describe('own measures of a cook', () => {
     ingredientId: string,
     ...grams: number[]
   ): MeasureRecord => ({
-    ...{ id, cookId, unit, ingredientId: ingredientId as IngredientId, at: '' },
+    id,
+    cookId,
+    unit,
+    ingredientId: ingredientId as IngredientId,
+    at: '',
     weighings: grams.map((massG) => ({ massG, source: 'typed' })),
   });
   const all = [

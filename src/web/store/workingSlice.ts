@@ -16,13 +16,7 @@ import {
   type FormulaDiff,
   type FormulaId,
 } from '#core/formula';
-import type { FoundWork, MirroredWork } from './mirror';
-
-export interface InFlight {
-  readonly idempotencyKey: string;
-  readonly baseRevision: number;
-  readonly diff: FormulaDiff;
-}
+import type { FoundWork, InFlight, MirroredWork } from './mirror';
 
 export type SaveState =
   'saved' | 'waiting' | 'sending' | 'unreachable' | 'signed-out' | 'conflict' | 'refused';

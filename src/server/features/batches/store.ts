@@ -107,8 +107,15 @@ export class BatchStore {
     await this.db.insert(batches).values({ id, formulaId, version, day, place, plan, by, createdAt });
     await this.db.insert(trials).values(
       loads.map(({ trialId, making }, i) => ({
-        ...{ id: trialId, formulaId, version, vesselId: plan.mixingVesselId, styleId: plan.styleId },
-        ...{ lines: [], making, by, createdAt },
+        id: trialId,
+        formulaId,
+        version,
+        vesselId: plan.mixingVesselId,
+        styleId: plan.styleId,
+        lines: [],
+        making,
+        by,
+        createdAt,
         batch: { batchId: id, role: 'load', load: i + 1, of: loads.length } satisfies TrialBatch,
       })),
     );
@@ -157,7 +164,14 @@ export class BatchStore {
     if (lines.length === 0) return { status: 'not-weighed' };
     const createdAt = this.now().toISOString();
     await this.db.insert(trials).values({
-      ...{ id: trialId, formulaId, version, vesselId, styleId: batch.plan.styleId, lines, making: null, by },
+      id: trialId,
+      formulaId,
+      version,
+      vesselId,
+      styleId: batch.plan.styleId,
+      lines,
+      making: null,
+      by,
       createdAt,
       batch: { batchId, role: 'whole', load: 0, of: batch.loads.length } satisfies TrialBatch,
     });

@@ -28,7 +28,10 @@ export class DocumentStore {
       ygranaDocument: DOCUMENT_FORMAT,
       madeAt: this.now().toISOString(),
       formulas: rows.map(({ id, shelf, createdAt, content }) => ({
-        ...{ id, shelf, createdAt: iso(createdAt), formula: content },
+        id,
+        shelf,
+        createdAt: iso(createdAt),
+        formula: content,
         versions: frozen
           .filter(({ formulaId }) => formulaId === id)
           .map(({ formulaId: _id, content: formula, createdAt: at, ...version }) => ({
@@ -64,7 +67,11 @@ export class DocumentStore {
         const id = there ? (randomBytes(12).toString('hex') as FormulaId) : entry.id;
         (there ? report.beside : report.added).push(entry.formula.name);
         await tx.insert(formulas).values({
-          ...{ id, revision: 0, content: entry.formula, shelf: entry.shelf, createdAt: entry.createdAt },
+          id,
+          revision: 0,
+          content: entry.formula,
+          shelf: entry.shelf,
+          createdAt: entry.createdAt,
           shelfSince: entry.shelf === 'shelf' ? null : this.now().toISOString(),
           updatedAt: this.now().toISOString(),
         });

@@ -102,8 +102,12 @@ async function addJars(
         .insert(trialEvents)
         .values(
           events.map(({ id, event, by, at: happenedAt }) => ({
-            ...{ id, trialId: jar.id, event, by },
-            ...{ happenedAt, createdAt: happenedAt },
+            id,
+            trialId: jar.id,
+            event,
+            by,
+            happenedAt,
+            createdAt: happenedAt,
           })),
         )
         .onConflictDoNothing()

@@ -170,7 +170,9 @@ function LoadJar({
     return ingredient
       ? [
           {
-            ...{ key: `${ingredientId}-${i}`, name: ingredient.name, colour: liquidColour(ingredient) },
+            key: `${ingredientId}-${i}`,
+            name: ingredient.name,
+            colour: liquidColour(ingredient),
             volumeMl: massG * mixedVolumeMlPerG(ingredient),
           },
         ]

@@ -25,10 +25,19 @@ describe('what is asked for, from the address', () => {
       tool: null,
     });
     expect(draft('v=-1&by=barrels&tool=axe&round=up&school=old')).toMatchObject({
-      ...{ version: null, kind: 'volume', tool: null, rounding: 'mixed', school: 'hold-back' },
+      version: null,
+      kind: 'volume',
+      tool: null,
+      rounding: 'mixed',
+      school: 'hold-back',
     });
     expect(draft('v=3&by=jars&amount=24&size=250&fill=95&tool=blender')).toMatchObject({
-      ...{ version: 3, kind: 'jars', amount: '24', sizeMl: '250', fillPercent: '95', tool: 'blender' },
+      version: 3,
+      kind: 'jars',
+      amount: '24',
+      sizeMl: '250',
+      fillPercent: '95',
+      tool: 'blender',
     });
   });
 
@@ -37,7 +46,10 @@ describe('what is asked for, from the address', () => {
     expect(target('by=mass&amount=2,5').target).toEqual({ kind: 'mass', massG: 2500 });
     expect(target('by=portions&amount=60').target).toEqual({ kind: 'portions', portions: 60, portionMl: 30 });
     expect(target('by=jars&amount=24&size=250&fill=90').target).toEqual({
-      ...{ kind: 'jars', jars: 24, jarMl: 250, fillShare: 0.9 },
+      kind: 'jars',
+      jars: 24,
+      jarMl: 250,
+      fillShare: 0.9,
     });
     expect(target('by=on-hand&of=vin_cider5').target).toEqual({
       kind: 'on-hand',
@@ -88,7 +100,8 @@ const context = {
 } as const;
 let ids = 0;
 const kitchen: Kitchen = {
-  ...{ settings: { ...DEFAULT_SETTINGS, kitchenName: 'Tarn House' }, vessels: STARTING_VESSELS },
+  settings: { ...DEFAULT_SETTINGS, kitchenName: 'Tarn House' },
+  vessels: STARTING_VESSELS,
   catalogue: REFERENCE_CATALOGUE,
   pantry: { vin_cider5: { ...EMPTY_PANTRY_ENTRY, onHandG: 200, price: 4, packMassG: 1000 } },
   own: { measures: [], cookId: null } as unknown as Kitchen['own'],
@@ -97,7 +110,11 @@ const kitchen: Kitchen = {
 function batchOf(volumeMl: number): BatchRecord {
   const at = '2026-11-26T09:00:00.000Z';
   const version = {
-    ...{ number: 2, parent: 1, note: '', createdAt: at, by: { cookId: null, deviceId: 'test' } },
+    number: 2,
+    parent: 1,
+    note: '',
+    createdAt: at,
+    by: { cookId: null, deviceId: 'test' },
     formula: [
       '60 ml cider vinegar',
       '20 g Dijon mustard',
@@ -129,11 +146,29 @@ function batchOf(volumeMl: number): BatchRecord {
     kitchen.pantry,
   );
   return {
-    ...{ id: 'b1', number: '20261201-01', formulaId: about.formulaId, formulaName: 'House', version: 2 },
-    ...{ day: '2026-12-01', plan: batch.plan, by: batch.by, at, state: 'planned', whole: null, events: [] },
+    id: 'b1',
+    number: '20261201-01',
+    formulaId: about.formulaId,
+    formulaName: 'House',
+    version: 2,
+    day: '2026-12-01',
+    plan: batch.plan,
+    by: batch.by,
+    at,
+    state: 'planned',
+    whole: null,
+    events: [],
     loads: batch.loads.map(({ trialId, making }, i) => ({
-      ...{ id: trialId, formulaId: about.formulaId, version: 2, vesselId: batch.plan.mixingVesselId },
-      ...{ styleId: null, lines: [], making, by: batch.by, at, events: [] },
+      id: trialId,
+      formulaId: about.formulaId,
+      version: 2,
+      vesselId: batch.plan.mixingVesselId,
+      styleId: null,
+      lines: [],
+      making,
+      by: batch.by,
+      at,
+      events: [],
       batch: { batchId: 'b1', role: 'load', load: i + 1, of: batch.loads.length },
     })),
   };

@@ -8,8 +8,15 @@ const jar = (id: string, at: string, cookId: string, bottle: string, note: strin
   const by = { cookId, deviceId: 'tablet' };
   const event = { kind: 'looked', saw: 'fine', seconds: 60, predicted: null, note } satisfies TrialEvent;
   return {
-    ...{ id, formulaId: 'house' as FormulaId, version: 1, vesselId: 'jam' as VesselId, styleId: null },
-    ...{ lines: [], by, at, events: [{ id: `${id}-1`, event, by, at }] },
+    id,
+    formulaId: 'house' as FormulaId,
+    version: 1,
+    vesselId: 'jam' as VesselId,
+    styleId: null,
+    lines: [],
+    by,
+    at,
+    events: [{ id: `${id}-1`, event, by, at }],
     making: { bottles: bottle ? { vin_cider5: bottle } : {}, steps: [] } as unknown as MakingPlan,
     batch: null,
   };

@@ -61,8 +61,12 @@ export function BeginMaking({
   const plan = useMemo((): MakingPlan | null => {
     if (!volumeFits || !(volumeMl > 0)) return null;
     return planMaking(reckoning, judgement, {
-      ...{ scaleFactor: wantedMl / volumeMl, tool, seconds, vessel },
-      ...{ roomC: roomFits ? room : null, bottles: filled(bottles) },
+      scaleFactor: wantedMl / volumeMl,
+      tool,
+      seconds,
+      vessel,
+      roomC: roomFits ? room : null,
+      bottles: filled(bottles),
     });
   }, [volumeFits, volumeMl, wantedMl, reckoning, judgement, tool, seconds, vessel, roomFits, room, bottles]);
   const poured = judgement.portions

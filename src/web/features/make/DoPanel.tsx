@@ -8,7 +8,7 @@ import { newId } from '../../store/device';
 import type { Jar } from '../../store/jars';
 import { Button } from '../../ui/Button';
 import { sayClock } from '../../ui/Timers';
-import type { StepActions } from './Making';
+import type { StepActions } from './stepActions';
 
 interface DoPanelProps {
   readonly step: DoStep;

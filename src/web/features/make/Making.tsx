@@ -36,6 +36,7 @@ import { stepName } from '#kitchen/repair';
 import { TesterPanel } from '../../ui/TesterPanel';
 import { useAwake } from './useAwake';
 import { useScaleClaim } from '../../store/scale';
+import type { StepActions } from './stepActions';
 import { WeighPanel } from './WeighPanel';
 import { JarCautions } from '../../ui/JarCautions';
 
@@ -45,13 +46,6 @@ interface MakingProps {
   readonly batchMates: readonly Jar[];
   readonly working: WorkingFormula;
   readonly onAnother: () => void;
-}
-
-/** What the foot switch and the space bar do now: each step panel says. */
-export interface StepActions {
-  readonly next?: () => void;
-  readonly tare?: () => void;
-  readonly byHand?: () => void;
 }
 
 /** One step at a time: what is next, what the scale says, what is in the jar. */

@@ -142,8 +142,12 @@ export function OtherwisePanel(props: OtherwisePanelProps) {
                   newId,
                 );
                 close({
-                  ...{ kind: 'planned', reason: 'by-hand', targets: [], note: further },
-                  ...{ steps: [{ ...added, said: line.amountText }], before: step.id },
+                  kind: 'planned',
+                  reason: 'by-hand',
+                  targets: [],
+                  note: further,
+                  steps: [{ ...added, said: line.amountText }],
+                  before: step.id,
                 });
               }}
             >
@@ -173,9 +177,12 @@ function takenBefore({ state, states, scale }: OtherwisePanelProps): readonly Tr
     seen: takes.at(-1)?.id ?? null,
   };
   const theRest: TrialEvent = {
-    ...{ kind: 'planned', reason: 'rescue', note: 'the rest' },
+    kind: 'planned',
+    reason: 'rescue',
+    note: 'the rest',
     targets: [{ stepId: step.id, massG: massG + poured }],
-    ...{ steps: [rest], before: after?.step.id ?? null },
+    steps: [rest],
+    before: after?.step.id ?? null,
   };
   return restG > 0 ? [taken, theRest] : [taken];
 }

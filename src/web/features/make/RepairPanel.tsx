@@ -94,7 +94,9 @@ export function RepairPanel(props: RepairPanelProps) {
       deviation.expected.length === 0
         ? null
         : {
-            ...{ portions: deviation.expected, complaint: 'into-band', severity: 2 },
+            portions: deviation.expected,
+            complaint: 'into-band',
+            severity: 2,
             style: wayBackStyle(deviation, style),
             roomMl: Math.max(0, mostMl - composition(deviation.expected).mixedVolumeMl),
             // Its own things and water: a slip is no reason for another dressing.

@@ -46,7 +46,11 @@ export function SplitPanel({
   const making = makingOf(jar);
   const temperatureC = making.roomC ?? USUAL_C;
   const request = holdRequest(portions, {
-    ...{ tool: making.tool, seconds: making.seconds, volumeMl, heightM: USUAL_HEIGHT_M, temperatureC },
+    tool: making.tool,
+    seconds: making.seconds,
+    volumeMl,
+    heightM: USUAL_HEIGHT_M,
+    temperatureC,
     fillShare: Math.min(1, volumeMl / vessel.brimfulVolumeMl),
   });
   const state = portions.length > 0 ? emulsionState(request) : null;

@@ -19,7 +19,7 @@ import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { beep } from '../../ui/sound';
-import type { StepActions } from './Making';
+import type { StepActions } from './stepActions';
 import { PaceBar } from './PaceBar';
 import { ScaleLine } from '../../ui/ScaleLine';
 import { formOf, ingredientIdOf, stepName } from '#kitchen/repair';

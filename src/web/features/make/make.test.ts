@@ -24,7 +24,11 @@ const newId = (): string => `new-${(ids += 1)}`;
 const style = { decimalSign: 'point' } as const;
 const line = (id: string, massG: number, form = '') => ({ ingredientId: id as IngredientId, form, massG });
 const weigh = (id: string, ingredient: string, massG: number, form = ''): Step => ({
-  ...{ kind: 'weigh', id, line: line(ingredient, massG, form), said: '', paced: false },
+  kind: 'weigh',
+  id,
+  line: line(ingredient, massG, form),
+  said: '',
+  paced: false,
 });
 const STEPS: readonly Step[] = [
   weigh('v', 'vin_redwine6', 60),
@@ -34,11 +38,19 @@ const STEPS: readonly Step[] = [
   { kind: 'do', id: 'do-mix', deed: 'mix', seconds: 20, said: '' },
 ];
 const making: MakingPlan = {
-  ...{ scaleFactor: 1, plannedVolumeMl: 260, tool: 'shake', seconds: 20, roomC: null, bottles: {} },
+  scaleFactor: 1,
+  plannedVolumeMl: 260,
+  tool: 'shake',
+  seconds: 20,
+  roomC: null,
+  bottles: {},
   steps: STEPS,
 };
 const took = (stepId: string, ingredient: string, massG: number): TrialEvent => ({
-  ...{ kind: 'took', stepId, line: line(ingredient, massG), seen: null },
+  kind: 'took',
+  stepId,
+  line: line(ingredient, massG),
+  seen: null,
   reading: { source: 'typed', deviceId: '' },
 });
 const after = (...events: readonly TrialEvent[]) => {
@@ -55,7 +67,8 @@ const after = (...events: readonly TrialEvent[]) => {
   return { log, states, deviation, off, note };
 };
 const dose = (id: string, massG: number): Dose => ({
-  ...{ mayAdd: { ingredient: REFERENCE_CATALOGUE.get(id as IngredientId)!, form: '', stockG: null }, massG },
+  mayAdd: { ingredient: REFERENCE_CATALOGUE.get(id as IngredientId)!, form: '', stockG: null },
+  massG,
 });
 
 describe('a step that went otherwise', () => {
@@ -66,14 +79,12 @@ describe('a step that went otherwise', () => {
     expect(after(took('s', 'sugar_white', 3)).off).toMatchObject({ reason: 'swapped' });
     expect(after({ kind: 'left-out', stepId: 's' }).off).toMatchObject({ reason: 'left-out' });
     const answered = after(took('v', 'vin_redwine6', 90), {
-      ...{
-        kind: 'planned',
-        reason: 'poured-too-much',
-        targets: [],
-        steps: [],
-        before: null,
-        note: 'as it is',
-      },
+      kind: 'planned',
+      reason: 'poured-too-much',
+      targets: [],
+      steps: [],
+      before: null,
+      note: 'as it is',
     });
     expect(answered.off).toBeNull();
     expect(after().off).toBeNull();

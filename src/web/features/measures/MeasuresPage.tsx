@@ -12,9 +12,17 @@ import { Loading, Trouble } from '../../ui/PageState';
 import { WeighOne } from './WeighOne';
 
 const UNIT_WORDS = {
-  ...{ pinch: 'A pinch', dash: 'A dash', drop: 'A drop', splash: 'A splash', grind: 'A grind' },
-  ...{ knob: 'A knob', handful: 'A handful', ladle: 'A ladle' },
-  ...{ tsp: 'A teaspoon', tbsp: 'A tablespoon', cup: 'A cup' },
+  pinch: 'A pinch',
+  dash: 'A dash',
+  drop: 'A drop',
+  splash: 'A splash',
+  grind: 'A grind',
+  knob: 'A knob',
+  handful: 'A handful',
+  ladle: 'A ladle',
+  tsp: 'A teaspoon',
+  tbsp: 'A tablespoon',
+  cup: 'A cup',
 } as const;
 
 /** Pinches and spoons as this cook's own hand takes them. */

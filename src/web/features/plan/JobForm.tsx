@@ -81,8 +81,13 @@ export function JobForm({
           onChange([
             ...jobs,
             {
-              ...{ id: newId(), name: name.trim(), minutes: count, handsOn, tool: tool.trim() || null },
-              ...{ serviceId: service.id, beforeMinutes: early },
+              id: newId(),
+              name: name.trim(),
+              minutes: count,
+              handsOn,
+              tool: tool.trim() || null,
+              serviceId: service.id,
+              beforeMinutes: early,
             },
           ]);
           setName('');

@@ -179,8 +179,14 @@ function AddDish({ shelf, onAdd }: { shelf: readonly ShelfRecord[]; onAdd: (dish
       <Button
         onClick={() => {
           onAdd({
-            ...{ id: newId(), formulaId: chosen.id, version: null, kind, dressed },
-            ...{ servingG: DISHES[kind].servingG, moment: TIMING[kind].best, fresh: true },
+            id: newId(),
+            formulaId: chosen.id,
+            version: null,
+            kind,
+            dressed,
+            servingG: DISHES[kind].servingG,
+            moment: TIMING[kind].best,
+            fresh: true,
           });
         }}
       >

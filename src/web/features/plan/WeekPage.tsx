@@ -185,7 +185,10 @@ function WeekBatches({
     plans.flatMap(({ content }, day) =>
       [true, false].flatMap((fresh) =>
         needsOf(content, fresh).map(({ formulaId, highMl }) => ({
-          ...{ formulaId: formulaId as string, day, volumeMl: highMl, fresh },
+          formulaId: formulaId as string,
+          day,
+          volumeMl: highMl,
+          fresh,
         })),
       ),
     ),
@@ -198,7 +201,9 @@ function WeekBatches({
       .find(({ formulaId }) => (formulaId as string) === id)!.formulaId;
   const taking = useTakeOn(
     batches.map(({ formulaId, day, volumeMl }) => ({
-      ...{ formulaId: formulaOf(formulaId), day: daysAfter(from, day), volumeMl },
+      formulaId: formulaOf(formulaId),
+      day: daysAfter(from, day),
+      volumeMl,
     })),
     kitchen,
     nameOf,
@@ -266,7 +271,8 @@ function copied(content: PlanContent, old: PlanContent): PlanContent {
   const ids = new Map(old.services.map(({ id }) => [id, newId()]));
   return {
     ...content,
-    ...{ cooks: old.cooks, from: old.from },
+    cooks: old.cooks,
+    from: old.from,
     services: old.services.map((service) => ({
       ...service,
       id: ids.get(service.id)!,

@@ -12,12 +12,22 @@ import { coveredBy, litresFor, needsOf } from './takeOn';
 const DAY = '2031-05-12';
 const HOUSE = 'house' as FormulaId;
 const dish = (id: string, about: Partial<PlanDish> = {}): PlanDish => ({
-  ...{ id, formulaId: HOUSE, version: null, kind: 'tender-leaves', dressed: 'normally' },
-  ...{ servingG: 60, moment: 'at-once', fresh: true },
+  id,
+  formulaId: HOUSE,
+  version: null,
+  kind: 'tender-leaves',
+  dressed: 'normally',
+  servingG: 60,
+  moment: 'at-once',
+  fresh: true,
   ...about,
 });
 const service = (at: number, dishes: readonly PlanDish[], about: Partial<PlanService> = {}): PlanService => ({
-  ...{ id: 'lunch', name: 'Lunch', at, covers: 40, dishes: [...dishes] },
+  id: 'lunch',
+  name: 'Lunch',
+  at,
+  covers: 40,
+  dishes: [...dishes],
   ...about,
 });
 const content = (about: Partial<PlanContent>): PlanContent => ({ ...EMPTY_PLAN, ...about });
@@ -86,7 +96,9 @@ describe('a day', () => {
   it('goes on where somebody ticked a later task off, or began it, and not the one before', () => {
     const ended = { 'lunch.d.dress': at('11:30').toISOString() };
     expect(starts(planned({ ...LUNCH, done: ended }, at('11:00')))).toEqual({
-      ...{ fetch: '11:42', weigh: '11:45', mix: '11:55' },
+      fetch: '11:42',
+      weigh: '11:45',
+      mix: '11:55',
     });
     const begun = { 'lunch.d.mix': at('11:00').toISOString() };
     const plan = planned({ ...LUNCH, begun }, at('11:02'));
@@ -145,8 +157,13 @@ describe('any day at any time', () => {
           ),
         );
         const jobs = jobMinutes.map((long, i) => ({
-          ...{ id: `j${i}`, name: 'Job', minutes: long, handsOn: i === 0, tool: null },
-          ...{ serviceId: 's0', beforeMinutes: 5 },
+          id: `j${i}`,
+          name: 'Job',
+          minutes: long,
+          handsOn: i === 0,
+          tool: null,
+          serviceId: 's0',
+          beforeMinutes: 5,
         }));
         const now = momentOf(DAY, nowMin * 60);
         const plain = planned({ cooks, services, jobs }, now);

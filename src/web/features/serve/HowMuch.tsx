@@ -99,7 +99,11 @@ function TookInstead({
         event.preventDefault();
         if (!fits) return;
         void add({
-          ...{ id, formulaId, version: version.number, kind, dressed },
+          id,
+          formulaId,
+          version: version.number,
+          kind,
+          dressed,
           massG: dishG,
           ml,
           by: byNow(),

@@ -66,7 +66,10 @@ export function InService({
     () => [
       volumeMl > 0
         ? holdRequest(judgement.portions, {
-            ...{ tool, seconds, volumeMl, heightM: USUAL_HEIGHT_M },
+            tool,
+            seconds,
+            volumeMl,
+            heightM: USUAL_HEIGHT_M,
             temperatureC: usualTemperatureC(judgement.keeping.cold),
           })
         : null,

@@ -50,7 +50,12 @@ export function useDish(): Dish {
     return text === null ? [] : [{ source, text, massG: number(text) }];
   });
   return {
-    ...{ kind, servingText, coversText, servingG, covers, watery },
+    kind,
+    servingText,
+    coversText,
+    servingG,
+    covers,
+    watery,
     dressed: oneOf(DRESSED, search.get('dressed'), 'normally'),
     moment: oneOf(MOMENTS, search.get('when'), TIMING[kind].best),
     massG: fits ? servingG * covers : null,

@@ -12,18 +12,24 @@ interface Row {
 }
 
 const plain = (key: 'fridgeC' | 'roomC', label: string): Row => ({
-  ...{ path: `batch.${key}`, label, unit: '°C' },
+  path: `batch.${key}`,
+  label,
+  unit: '°C',
   read: (batch) => batch[key],
   write: (batch, value) => ({ ...batch, [key]: value }),
 });
 const scale = (key: keyof Batch['scale'], label: string): Row => ({
-  ...{ path: `batch.scale.${key}`, label, unit: 'g' },
+  path: `batch.scale.${key}`,
+  label,
+  unit: 'g',
   read: (batch) => batch.scale[key],
   write: (batch, value) => ({ ...batch, scale: { ...batch.scale, [key]: value } }),
 });
 /** Shown as per cent, kept as a share. */
 const held = (key: Exclude<keyof Batch['holdBack'], 'fromFold'>, label: string): Row => ({
-  ...{ path: `batch.holdBack.${key}`, label, unit: '%' },
+  path: `batch.holdBack.${key}`,
+  label,
+  unit: '%',
   read: (batch) => tidy(batch.holdBack[key] * 100),
   write: (batch, value) => ({ ...batch, holdBack: { ...batch.holdBack, [key]: value / 100 } }),
 });
@@ -31,7 +37,9 @@ const tidy = (value: number): number => Number(value.toFixed(4));
 
 const ROWS: readonly Row[] = [
   {
-    ...{ path: 'batch.lossShare', label: 'Stays in tools and on walls', unit: '%' },
+    path: 'batch.lossShare',
+    label: 'Stays in tools and on walls',
+    unit: '%',
     read: (batch) => tidy(batch.lossShare * 100),
     write: (batch, value) => ({ ...batch, lossShare: value / 100 }),
   },
@@ -45,7 +53,9 @@ const ROWS: readonly Row[] = [
   held('chilli', 'Chilli and pepper held back'),
   held('strongHerbs', 'Strong dried herbs held back'),
   {
-    ...{ path: 'batch.holdBack.fromFold', label: 'Held back from more than', unit: 'fold' },
+    path: 'batch.holdBack.fromFold',
+    label: 'Held back from more than',
+    unit: 'fold',
     read: (batch) => batch.holdBack.fromFold,
     write: (batch, value) => ({ ...batch, holdBack: { ...batch.holdBack, fromFold: value } }),
   },

@@ -79,13 +79,16 @@ export function ImportPage() {
     if (!pasted) return;
     const additions = lines.map(({ line }, rank): Addition => ({
       id: newId() as AdditionId,
-      ...{
-        amountText: line.amountText,
-        ingredientId: line.ingredientId,
-        ingredientText: line.ingredientText,
-      },
-      ...{ form: line.form, measuredBy: line.measuredBy, note: notes[rank] ?? '' },
-      ...{ phase: usualPhase(line, kitchen.catalogue), optional: false, locked: false, rank },
+      amountText: line.amountText,
+      ingredientId: line.ingredientId,
+      ingredientText: line.ingredientText,
+      form: line.form,
+      measuredBy: line.measuredBy,
+      note: notes[rank] ?? '',
+      phase: usualPhase(line, kitchen.catalogue),
+      optional: false,
+      locked: false,
+      rank,
     }));
     const id = newId() as FormulaId;
     const title = (name ?? pasted.title ?? '').trim() || empty.name;

@@ -68,20 +68,18 @@ function Share({ working }: { working: WorkingFormula }) {
       type: 'text/markdown',
     },
     {
-      ...{ name: 'Recipe, JSON-LD', says: 'schema.org, for other programs' },
-      ...{
-        text: JSON.stringify(toJsonLd(recipe), null, 2),
-        as: `${file}.jsonld`,
-        type: 'application/ld+json',
-      },
+      name: 'Recipe, JSON-LD',
+      says: 'schema.org, for other programs',
+      text: JSON.stringify(toJsonLd(recipe), null, 2),
+      as: `${file}.jsonld`,
+      type: 'application/ld+json',
     },
     {
-      ...{ name: 'Table, CSV', says: 'for a spreadsheet; comes back through Bring in' },
-      ...{
-        text: toCsv([ADDITION_HEADER, ...additionRows(formula, reckoning)]),
-        as: `${file}.csv`,
-        type: 'text/csv',
-      },
+      name: 'Table, CSV',
+      says: 'for a spreadsheet; comes back through Bring in',
+      text: toCsv([ADDITION_HEADER, ...additionRows(formula, reckoning)]),
+      as: `${file}.csv`,
+      type: 'text/csv',
     },
   ];
   const copy = (name: string, text: string): void => {

@@ -30,7 +30,9 @@ export function StockPart({
   const run = async (): Promise<void> => {
     try {
       const document = {
-        ...{ ygranaDocument: DOCUMENT_FORMAT, madeAt: new Date().toISOString(), formulas: [] },
+        ygranaDocument: DOCUMENT_FORMAT,
+        madeAt: new Date().toISOString(),
+        formulas: [],
         ingredients: own,
       };
       const report = own.length > 0 ? await bring(document).unwrap() : null;

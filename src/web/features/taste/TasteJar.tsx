@@ -121,7 +121,10 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
   /** What the mouth said is kept first; what answers it becomes steps on the scale. */
   const mend = async (remedy: Remedy): Promise<void> => {
     const steps = remedy.doses.map(({ mayAdd: { ingredient, form }, massG }): Step => ({
-      ...{ kind: 'weigh', id: `mend-${newId()}`, said: '', paced: false },
+      kind: 'weigh',
+      id: `mend-${newId()}`,
+      said: '',
+      paced: false,
       line: { ingredientId: ingredient.id, form, massG },
     }));
     const shake: Step = { kind: 'do', id: `do-mix-${newId()}`, deed: 'mix', seconds, said: '' };
