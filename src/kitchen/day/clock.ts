@@ -1,4 +1,8 @@
-/** Times of a day as a kitchen writes them. */
+/**
+ * Times of a day as a kitchen writes them: by the clock on the wall. On the two days a year that the clock
+ * changes a service at 12:00 is at 12:00, whatever hours lie between it and midnight.
+ */
+import { DateTime } from 'luxon';
 
 /** "11:40"; before midnight of the day it says so. @param seconds from midnight */
 export function sayTime(seconds: number): string {
@@ -17,8 +21,15 @@ export function readTime(text: string): number | null {
   return hours < 24 && minutes < 60 ? hours * 60 + minutes : null;
 }
 
-/** Seconds from the midnight of that day. @param day YYYY-MM-DD */
-export const secondsOfDay = (day: string, at: Date): number =>
-  (at.getTime() - new Date(`${day}T00:00:00`).getTime()) / 1000;
-export const momentOf = (day: string, seconds: number): Date =>
-  new Date(new Date(`${day}T00:00:00`).getTime() + seconds * 1000);
+const HERE = 'local';
+
+/** Seconds that the clock on the wall shows since the midnight of that day. @param day YYYY-MM-DD @param zone IANA */
+export const secondsOfDay = (day: string, at: Date, zone = HERE): number =>
+  DateTime.fromJSDate(at, { zone })
+    .setZone('utc', { keepLocalTime: true })
+    .diff(DateTime.fromISO(day, { zone: 'utc' }))
+    .as('seconds');
+
+/** The moment at which the clock on the wall shows it; an hour that the clock leaves out is the next one. */
+export const momentOf = (day: string, seconds: number, zone = HERE): Date =>
+  DateTime.fromISO(day, { zone: 'utc' }).plus({ seconds }).setZone(zone, { keepLocalTime: true }).toJSDate();
