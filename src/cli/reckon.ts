@@ -153,9 +153,10 @@ function run(): void {
   const text = input(positionals[0]);
   const result = reckonText(text, spoons, style);
   const portions = portionsOf(readText(text, spoons));
+  const unread = result.unread.map((line) => line.text);
   const asked = {
-    ...balance(portions, style),
-    ...holdAsked(portions),
+    ...balance(portions, style, unread),
+    ...holdAsked(portions, unread),
     ...(round ? { rounded: rounded(portions, round) } : {}),
     ...batchAsked(portions, style, round),
   };
@@ -210,11 +211,12 @@ const toolNamed = () =>
     : (TOOLS.find((name) => name === values.tool) ??
       fail(`“${values.tool}” is no tool: ${TOOLS.join(', ')}.`));
 
-function holdAsked(portions: ReturnType<typeof portionsOf>) {
+function holdAsked(portions: ReturnType<typeof portionsOf>, unread: readonly string[]) {
   const tool = toolNamed();
   if (tool === null) return {};
   const heightMm = measured('height', 'mm', 5, 2000);
   return holdOfText(portions, {
+    unread,
     tool,
     mixS: measured('mix', 's', 1, 3600),
     heightM: heightMm === null ? null : heightMm / 1000,
@@ -222,7 +224,7 @@ function holdAsked(portions: ReturnType<typeof portionsOf>) {
   });
 }
 
-function balance(portions: ReturnType<typeof portionsOf>, style: Style | null) {
+function balance(portions: ReturnType<typeof portionsOf>, style: Style | null, unread: readonly string[]) {
   const ids = (text: string) => text.split(',').map((id) => ingredientNamed(id.trim()));
   const [from, to] = (values.swap ?? '').split('=');
   if (values.swap !== undefined && !(from && to))
@@ -232,6 +234,7 @@ function balance(portions: ReturnType<typeof portionsOf>, style: Style | null) {
     ...(values.mend === undefined
       ? {}
       : mend(portions, {
+          unread,
           complaint: complaint(),
           severity: severity(),
           roomMl: volumeMl(values.room),

@@ -25,6 +25,8 @@ export interface MendAsk {
   readonly roomMl: number | null;
   readonly allow: readonly Ingredient[] | null;
   readonly style: Style | null;
+  /** Lines that could not be read, as typed. */
+  readonly unread: readonly string[];
 }
 
 const amount = ({ id }: Ingredient, massG: number) => ({ ingredientId: id as string, massG });
@@ -45,9 +47,18 @@ export function mend(portions: readonly JudgedPortion[], ask: MendAsk) {
   const mayAdd: readonly MayAdd[] = ask.allow
     ? ask.allow.map((ingredient) => ({ ingredient, form: '', stockG: null }))
     : candidatesFor(portions, { catalogue: REFERENCE_CATALOGUE, stockG: () => null, locked: new Set() });
-  const { complaint, severity, roomMl, style, allow } = ask;
+  const { complaint, severity, roomMl, style, allow, unread } = ask;
   const answer = finish(
-    searchRemedies({ portions, complaint, severity, style, roomMl, mayAdd, allowAll: allow !== null }),
+    searchRemedies({
+      portions,
+      complaint,
+      severity,
+      style,
+      roomMl,
+      mayAdd,
+      allowAll: allow !== null,
+      unread,
+    }),
   );
   return {
     remedies: answer.remedies.map(({ planId, verb, doses, effect, burden, partial = false }) => ({

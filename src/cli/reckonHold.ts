@@ -10,13 +10,15 @@ export interface HoldAsk {
   readonly mixS: number | null;
   readonly heightM: number | null;
   readonly temperatureC: number | null;
+  /** Lines that could not be read, as typed. */
+  readonly unread: readonly string[];
 }
 
 const DAY_S = 86_400;
 
 /** Null values where there is nothing to separate. */
 export function holdOfText(portions: readonly JudgedPortion[], ask: HoldAsk) {
-  const { keeping } = judgePortions(portions);
+  const { keeping } = judgePortions(portions, ask.unread);
   const request = holdRequest(portions, {
     tool: ask.tool,
     seconds: ask.mixS ?? usualSeconds(ask.tool),

@@ -102,7 +102,9 @@ export function readText(text: string, spoons: SpoonSystem): readonly TextLine[]
 /** What lies in the jar, of the lines that were read. */
 export const portionsOf = (lines: readonly TextLine[]): readonly JudgedPortion[] =>
   portionsOfRead(
-    lines.flatMap(({ reading, form }) => (reading.status === 'read' ? [{ reading, form }] : [])),
+    lines.flatMap(({ reading, form, text }) =>
+      reading.status === 'read' ? [{ reading, form, said: text }] : [],
+    ),
   );
 
 export function reckonText(text: string, spoons: SpoonSystem, style: Style | null = null): ReckonResult {

@@ -105,15 +105,15 @@ export function ingredientFromRow(row: IngredientRow): Ingredient {
  * A kitchen's own row. Rows kept before the questions were asked count as not answered, except where
  * an allergen was ticked: who names one has read the label.
  */
-export const ownIngredientFromRow = (row: IngredientRow): Ingredient =>
-  ingredientFromRow({
-    ...row,
-    byHand: row.byHand ?? {
-      allergensAnswered: row.allergensEu14.length > 0,
-      phFromLabel: false,
-      keepsUncooled: row.keepsOpened ?? false,
-    },
-  });
+export function ownIngredientFromRow(row: IngredientRow): Ingredient {
+  const byHand = row.byHand ?? {
+    allergensAnswered: row.allergensEu14.length > 0,
+    phFromLabel: false,
+    keepsUncooled: row.keepsOpened ?? false,
+  };
+  // A copy of capers may be the cook's own: what its label says decides, not what the copied row said.
+  return ingredientFromRow({ ...row, byHand, keepsOpened: byHand.keepsUncooled });
+}
 
 function compositionFrom(row: IngredientRow): Composition {
   for (const key of Object.keys(row.gPer100G)) oneOf(COMPONENTS, key, row.id);

@@ -35,7 +35,11 @@ describe('the clock on the wall', () => {
 
   it('reads and says times', () => {
     expect([readTime('9:30'), readTime('0930'), readTime('9'), readTime('25'), readTime('noon')]).toEqual([
-      570, 570, 540, null, null,
+      570,
+      570,
+      540,
+      null,
+      null,
     ]);
     expect([sayTime(NOON_S), sayTime(-600), sayTime(25 * 3600)]).toEqual([
       '12:00',

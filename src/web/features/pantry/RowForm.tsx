@@ -47,7 +47,7 @@ export function copiedRow(ingredient: Ingredient, id: string): OwnIngredient {
     hazards: [...ingredient.hazards],
     traits: [...ingredient.traits],
     // What it was copied from may be another maker's: the question is asked anew.
-    byHand: { allergensAnswered: false, phFromLabel: false, keepsUncooled: ingredient.keepsOpened },
+    byHand: { allergensAnswered: false, phFromLabel: false, keepsUncooled: false },
     keepsOpened: ingredient.keepsOpened,
     strength: ingredient.strength,
     shelfNote: ingredient.shelfNote,
@@ -71,6 +71,7 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
     Object.fromEntries(COMPONENTS.map((key) => [key, String(row.gPer100G[key] ?? '')])),
   );
   const [hazards, setHazards] = useState<readonly string[]>(row.hazards);
+  const [keeps, setKeeps] = useState(row.byHand?.keepsUncooled ?? row.keepsOpened ?? false);
   const [allergens, setAllergens] = useState<AllergenAnswer>({
     named: row.allergensEu14,
     answered: row.byHand?.allergensAnswered ?? row.allergensEu14.length > 0,
@@ -110,7 +111,7 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
             allergensAnswered: allergens.answered,
             // A pH that was typed here is the label's; one that came with the copy is another thing's.
             phFromLabel: row.byHand?.phFromLabel === true || numbers.ph !== row.typicalPh,
-            keepsUncooled: row.byHand?.keepsUncooled ?? row.keepsOpened ?? false,
+            keepsUncooled: keeps,
           },
         };
         // What would not load again is not sent.
@@ -162,6 +163,17 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
         </p>
       </fieldset>
       <AllergenFields answer={allergens} onAnswer={setAllergens} />
+      <label className="flex min-h-8 items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-4 accent-bottle"
+          checked={keeps}
+          onChange={(event) => {
+            setKeeps(event.target.checked);
+          }}
+        />
+        Its label says that it keeps in the cupboard once opened
+      </label>
       <fieldset>
         <legend className="font-semibold">Care</legend>
         <div className="flex flex-wrap gap-x-4">
