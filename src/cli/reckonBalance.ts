@@ -14,7 +14,7 @@ import {
   type RoundTo,
   type Severity,
 } from '#core/balance';
-import { sayDoses, sayImpossible, sayInTheWay, sayMissed, sayVariant } from '#words/balance';
+import { PLAN_WORDS, sayDoses, sayImpossible, sayInTheWay, sayMissed, sayVariant } from '#words/balance';
 import { REFERENCE_CATALOGUE, type Ingredient, type IngredientId } from '#core/ingredient';
 import { PALATE_KEYS, verdictOf, type Palate, type Style } from '#core/palate';
 import type { JudgedPortion } from '#core/reckoning';
@@ -61,10 +61,10 @@ export function mend(portions: readonly JudgedPortion[], ask: MendAsk) {
     }),
   );
   return {
-    remedies: answer.remedies.map(({ planId, verb, doses, effect, burden, partial = false }) => ({
+    remedies: answer.remedies.map(({ planId, doses, effect, burden, partial = false }) => ({
       plan: planId,
       partial,
-      message: `${partial ? 'Part of the way' : verb}: add ${sayDoses(doses)}.`,
+      message: `${partial ? 'Part of the way' : PLAN_WORDS[planId]}: add ${sayDoses(doses)}.`,
       additions: doses.map(({ mayAdd: { ingredient }, massG }) => amount(ingredient, massG)),
       burden,
       ...effectFor(effect),

@@ -3,7 +3,7 @@ import type { Ingredient } from '#core/ingredient';
 import type { PalateKey } from '#core/palate';
 import { MEASURE_WORDS, sayMeasure } from './palate';
 import { sensibly } from '#core/quantity';
-import type { Complaint, Missed, Obstacle, Variant, Impossible, Dose } from '#core/balance';
+import type { Complaint, Missed, Obstacle, Variant, Impossible, Dose, PlanId } from '#core/balance';
 
 export type SayAmount = (massG: number, ingredient: Ingredient) => string;
 export const inGrams: SayAmount = (massG) => `${sensibly(massG)} g`;
@@ -111,3 +111,20 @@ export function sayVariant(variant: Variant): string {
       return `Without ${small(variant.ingredient)}`;
   }
 }
+
+/** Begins the sentence that says what to add. */
+export const PLAN_WORDS: Readonly<Record<PlanId, string>> = {
+  acid: 'Sharpen',
+  salt: 'Salt',
+  savoury: 'Salt with something savoury',
+  cover: 'Cover it',
+  band: 'Bring it into the band',
+  dilute: 'Dilute',
+  thin: 'Thin',
+  balance: 'Balance',
+  sweeten: 'Sweeten',
+  cut: 'Cut the oil',
+  enrich: 'Enrich',
+  thicken: 'Thicken',
+  gum: 'Thicken with a gum, slurried in oil first',
+};

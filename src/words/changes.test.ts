@@ -8,9 +8,8 @@ import {
   type VesselId,
   restoredFrom,
   sameContent,
-  sayStanding,
-  sayVersion,
 } from '#core/formula';
+import { sayStanding, sayVersion } from './version';
 
 const addition = (id: string, amountText: string, rank: number, rest: Partial<Addition> = {}): Addition => ({
   id: id as AdditionId,

@@ -15,10 +15,15 @@ export const COMPLAINTS = [
 export type Complaint = (typeof COMPLAINTS)[number];
 export type Severity = 1 | 2;
 
+/** What a plan does; ids stay. */
+export const PLAN_IDS = [
+  ...(['acid', 'salt', 'savoury', 'cover', 'band', 'dilute', 'thin'] as const),
+  ...(['balance', 'sweeten', 'cut', 'enrich', 'thicken', 'gum'] as const),
+] as const;
+export type PlanId = (typeof PLAN_IDS)[number];
+
 export interface PlanSpec {
-  readonly id: string;
-  /** Begins the sentence that says what to add: "Dilute". */
-  readonly verb: string;
+  readonly id: PlanId;
   readonly roles: readonly Role[];
   /** What has to be reached; null where it cannot be said of this dressing. */
   readonly targets: (now: Now, windows: Limits, severity: Severity) => Limits | null;
@@ -91,94 +96,72 @@ const BODY_STEP = 6;
 const SALT_STEP = 0.001;
 const SWEET_STEP = 0.0075;
 
-const plan = (
-  id: string,
-  verb: string,
-  roles: readonly Role[],
-  targets: PlanSpec['targets'],
-  answers = 1,
-): PlanSpec => ({ id, verb, roles, targets, answers });
+const plan = (id: PlanId, roles: readonly Role[], targets: PlanSpec['targets'], answers = 1): PlanSpec => ({
+  id,
+  roles,
+  targets,
+  answers,
+});
 
-const acidUp = plan('acid', 'Sharpen', ['acid'], raised('acid', 0.12, 0.001), 2);
-const saltUp = plan('salt', 'Salt', ['salt'], raised('salt', 0.15, SALT_STEP));
-const savouryUp = plan(
-  'savoury',
-  'Salt with something savoury',
-  ['savoury', 'mustard'],
-  raised('salt', 0.15, SALT_STEP),
-);
+const acidUp = plan('acid', ['acid'], raised('acid', 0.12, 0.001), 2);
+const saltUp = plan('salt', ['salt'], raised('salt', 0.15, SALT_STEP));
+const savouryUp = plan('savoury', ['savoury', 'mustard'], raised('salt', 0.15, SALT_STEP));
 const cover = (key: PalateKey): PlanSpec =>
-  plan(
-    'cover',
-    'Cover it',
-    ['sweet', 'acid', 'salt'],
-    both(raised('sweet', 0.15, 2 * SWEET_STEP), notAbove(key)),
-  );
+  plan('cover', ['sweet', 'acid', 'salt'], both(raised('sweet', 0.15, 2 * SWEET_STEP), notAbove(key)));
 
 export const PLANS: Readonly<Record<Complaint, readonly PlanSpec[]>> = {
   'into-band': [
     plan(
       'band',
-      'Bring it into the band',
       ['oil', 'acid', 'water', 'salt', 'sweet', 'mustard', 'creamy'],
       (_now, windows) => windows,
       3,
     ),
   ],
   'too-sharp': [
-    plan('dilute', 'Dilute', ['oil', 'sweet', 'creamy', 'salt'], lowered('acid', 0.15), 2),
-    plan('cover', 'Cover it', ['sweet', 'salt'], both(raised('sugarToAcid', 0.3, 1), notAbove('acid'))),
-    plan('thin', 'Thin', ['water', 'salt'], both(lowered('acid', 0.15), notBelow('salt'))),
+    plan('dilute', ['oil', 'sweet', 'creamy', 'salt'], lowered('acid', 0.15), 2),
+    plan('cover', ['sweet', 'salt'], both(raised('sugarToAcid', 0.3, 1), notAbove('acid'))),
+    plan('thin', ['water', 'salt'], both(lowered('acid', 0.15), notBelow('salt'))),
   ],
   'needs-acid': [acidUp],
   flat: [saltUp, savouryUp, acidUp],
   'too-salty': [
-    plan('dilute', 'Dilute', ['oil', 'acid', 'water', 'creamy', 'sweet'], lowered('salt', 0.15), 2),
+    plan('dilute', ['oil', 'acid', 'water', 'creamy', 'sweet'], lowered('salt', 0.15), 2),
     cover('salt'),
   ],
   'needs-salt': [saltUp, savouryUp],
   'too-sweet': [
     plan(
       'balance',
-      'Balance',
       ['acid', 'oil', 'salt', 'mustard'],
       both(lowered('sweet', 0.15), lowered('sugarToAcid', 0.15)),
       2,
     ),
   ],
-  'needs-sweet': [plan('sweeten', 'Sweeten', ['sweet'], raised('sweet', 0.15, SWEET_STEP), 2)],
+  'needs-sweet': [plan('sweeten', ['sweet'], raised('sweet', 0.15, SWEET_STEP), 2)],
   'too-oily': [
     plan(
       'cut',
-      'Cut the oil',
       ['acid', 'water', 'mustard', 'creamy', 'salt'],
       both(lowered('fat', 0.08), notAbove('ratio')),
       2,
     ),
   ],
-  lean: [plan('enrich', 'Enrich', ['oil', 'creamy'], raised('fat', 0.08, 0.02), 2)],
+  lean: [plan('enrich', ['oil', 'creamy'], raised('fat', 0.08, 0.02), 2)],
   'too-thin': [
-    plan('thicken', 'Thicken', ['mustard', 'creamy'], bodyBy(1), 2),
-    { ...plan('gum', 'Thicken with a gum, slurried in oil first', ['thickener'], bodyBy(1)), gum: true },
+    plan('thicken', ['mustard', 'creamy'], bodyBy(1), 2),
+    { ...plan('gum', ['thickener'], bodyBy(1)), gum: true },
   ],
-  'too-thick': [plan('thin', 'Thin', ['water', 'acid', 'thin creamy', 'salt'], bodyBy(-1), 2)],
+  'too-thick': [plan('thin', ['water', 'acid', 'thin creamy', 'salt'], bodyBy(-1), 2)],
   'harsh-garlic': [
-    plan(
-      'dilute',
-      'Dilute',
-      ['oil', 'acid', 'water', 'salt', 'sweet', 'creamy', 'mustard'],
-      lowered('garlic', 0.3),
-      2,
-    ),
+    plan('dilute', ['oil', 'acid', 'water', 'salt', 'sweet', 'creamy', 'mustard'], lowered('garlic', 0.3), 2),
   ],
-  'too-hot': [
-    plan('dilute', 'Dilute', ['oil', 'acid', 'water', 'salt', 'sweet', 'creamy'], lowered('heat', 0.3), 2),
-  ],
+  'too-hot': [plan('dilute', ['oil', 'acid', 'water', 'salt', 'sweet', 'creamy'], lowered('heat', 0.3), 2)],
   'strong-mustard': [
-    plan('dilute', 'Dilute', ['oil', 'acid', 'water', 'salt', 'sweet', 'creamy'], lowered('mustard', 0.3), 2),
+    plan('dilute', ['oil', 'acid', 'water', 'salt', 'sweet', 'creamy'], lowered('mustard', 0.3), 2),
   ],
   bitter: [
-    plan('dilute', 'Dilute', ['neutral oil', 'acid', 'sweet', 'salt'], lowered('bitter', 0.25), 2),
+    plan('dilute', ['neutral oil', 'acid', 'sweet', 'salt'], lowered('bitter', 0.25), 2),
     cover('bitter'),
   ],
 };

@@ -5,6 +5,7 @@
  *   in a room of y grams it reaches (f0 T + s y) / (T + y);
  *   replacing a fraction r of the batch: f* = f0 (1 − r) + s r.
  */
+import type { PlanId } from './complaints';
 import { mixedVolumeMlPerG } from '#core/composition';
 import type { Category, Ingredient } from '#core/ingredient';
 import { solveLinear } from '#core/numeric';
@@ -29,8 +30,7 @@ export interface Dilution {
 
 export interface Impossible {
   readonly status: 'impossible';
-  readonly planId: string;
-  readonly verb: string;
+  readonly planId: PlanId;
   /** It can be done with more room: how much, and with what. */
   readonly moreRoom: { readonly volumeMl: number; readonly doses: readonly Dose[] } | null;
   readonly dilution: Dilution | null;
@@ -39,7 +39,7 @@ export interface Impossible {
 }
 
 export function diagnose(search: PlanSearch): Impossible {
-  const { planId, verb } = { planId: search.spec.id, verb: search.spec.verb };
+  const planId = search.spec.id;
   const everything = search.mayAdd.map((_, j) => j);
   const least = everything.length > 0 ? search.leastAddition(everything, search.limits, true) : null;
   const doses = (least ?? []).flatMap((massG, j) =>
@@ -54,7 +54,6 @@ export function diagnose(search: PlanSearch): Impossible {
   return {
     status: 'impossible',
     planId,
-    verb,
     moreRoom: least ? { volumeMl, doses } : null,
     // Where something else blocks, more of it would not help.
     dilution: dilution && (least || blocking.includes(dilution.measure)) ? dilution : null,

@@ -35,3 +35,4 @@ export type { WholeUnit } from './ladder';
 export { PLANS } from './complaints';
 export { PlanSearch, subsetsOf } from './planSearch';
 export type { FormulateRequest, Obstacle, OnHand, Target } from './formulateRequest';
+export { PLAN_IDS, type PlanId } from './complaints';

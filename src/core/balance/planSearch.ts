@@ -11,7 +11,7 @@ import { scaledRow, solveLinear, type LinearRow } from '#core/numeric';
 import { PALATE, type PalateKey, type PalatePortion, type Style } from '#core/palate';
 import { exactly } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
-import type { Complaint, PlanSpec, Severity } from './complaints';
+import type { Complaint, PlanSpec, Severity, PlanId } from './complaints';
 import { effectOf, lessAcidThanAllowed, type Effect, type State } from './effect';
 import { centreOf } from './centre';
 import {
@@ -46,8 +46,7 @@ export interface Dose {
 
 export interface Remedy {
   readonly status: 'possible';
-  readonly planId: string;
-  readonly verb: string;
+  readonly planId: PlanId;
   readonly doses: readonly Dose[];
   readonly effect: Effect;
   /** Kitchen steps, lower is less: what plans are ranked by, with what they newly bring. */
@@ -287,7 +286,6 @@ export class PlanSearch {
     return {
       status: 'possible',
       planId: this.spec.id,
-      verb: this.spec.verb,
       doses,
       effect,
       burden: cost + burdenOf(effect),

@@ -252,7 +252,7 @@ describe('plans of a complaint', () => {
       mayAdd: mayAdd('water', 'buttermilk'),
       allowAll: false,
     });
-    expect(thin.remedies.map(({ verb }) => verb)).toContain('Thin');
+    expect(thin.remedies.map(({ planId }) => planId)).toContain('thin');
     const thick = solve(cream, {
       complaint: 'too-thin',
       style: null,

@@ -32,7 +32,6 @@ describe('words', () => {
     const sentences = sayImpossible({
       status: 'impossible',
       planId: 'dilute',
-      verb: 'Dilute',
       moreRoom: { volumeMl: 63.4, doses: [{ mayAdd: mayAdd('olive_ev')[0]!, massG: 90 }] },
       dilution: {
         measure: 'salt',
@@ -50,7 +49,7 @@ describe('words', () => {
     expect(sentences[0]).toContain('64 ml more room');
     expect(sentences[1]).toContain('2.42 % salt at best');
     expect(sentences[2]).toContain('49 % of the batch');
-    const blocked = { status: 'impossible', planId: 'x', verb: 'X', moreRoom: null, dilution: null } as const;
+    const blocked = { status: 'impossible', planId: 'dilute', moreRoom: null, dilution: null } as const;
     expect(sayImpossible({ ...blocked, inTheWay: ['fat', 'body'] })[0]).toContain('richness and body');
     expect(sayImpossible({ ...blocked, inTheWay: [] })[0]).toBe('Nothing on hand does it.');
   });

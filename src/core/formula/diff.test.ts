@@ -11,7 +11,7 @@ import {
   type Formula,
   type VesselId,
 } from './formula';
-import { sayVersion } from './version';
+import { sayVersion } from '#words/version';
 
 const base = emptyFormula('House', 'jar' as VesselId, 'us');
 const additionArb = (id: string): fc.Arbitrary<Addition> =>

@@ -36,11 +36,4 @@ export {
   type ReadAddition,
   type ReadingContext,
 } from './readAddition';
-export {
-  contentDiff,
-  restoredFrom,
-  sameContent,
-  sayStanding,
-  sayVersion,
-  type FrozenVersion,
-} from './version';
+export { contentDiff, restoredFrom, sameContent, type FrozenVersion } from './version';

@@ -19,13 +19,3 @@ export const restoredFrom = (version: FrozenVersion): Formula => ({
   ...version.formula,
   basedOnVersion: version.number,
 });
-
-/** "v3", "v3 + changes", or "not frozen yet". */
-export function sayStanding(base: number | null, changed: boolean): string {
-  if (base === null) return 'not frozen yet';
-  return changed ? `v${base} + changes` : `v${base}`;
-}
-
-/** Where the working state stands against the version it grew from. */
-export const sayVersion = (working: Formula, base: FrozenVersion | null): string =>
-  sayStanding(base?.number ?? null, base !== null && !sameContent(base.formula, working));

@@ -5,7 +5,6 @@ export {
   judgeTest,
   power,
   RISK,
-  sayResult,
   tastersNeeded,
   TEST_KINDS,
   type TestKind,

@@ -1,17 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { binomialDistribution } from 'simple-statistics';
-import {
-  answerOf,
-  cardsFor,
-  criticalNumber,
-  judgeTest,
-  oddCode,
-  power,
-  sayResult,
-  tastersNeeded,
-  upperTail,
-} from '.';
+import { answerOf, cardsFor, criticalNumber, judgeTest, oddCode, power, tastersNeeded, upperTail } from '.';
+import { sayResult } from '#words/sensory';
 
 describe('the binomial', () => {
   it('agrees with a statistics library', () => {

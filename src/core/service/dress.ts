@@ -18,7 +18,6 @@ export const DRESSED = ['lightly', 'normally', 'well'] as const;
 export type Dressed = (typeof DRESSED)[number];
 
 export interface DishValues {
-  readonly name: string;
   readonly mlPer100G: Readonly<Record<Dressed, number>>;
   /** A usual serving of it, g. */
   readonly servingG: number;
@@ -26,20 +25,19 @@ export interface DishValues {
 }
 
 const dish = (
-  name: string,
   [lightly, normally, well]: readonly [number, number, number],
   servingG: number,
   tag: Tag = 'common practice',
-): DishValues => ({ name, mlPer100G: { lightly, normally, well }, servingG, tag });
+): DishValues => ({ mlPer100G: { lightly, normally, well }, servingG, tag });
 
 export const DISHES: Readonly<Record<DishKind, DishValues>> = {
-  'tender-leaves': dish('Tender leaves', [12, 20, 30], 60),
-  'sturdy-leaves': dish('Sturdy leaves, kale, chicory', [18, 28, 40], 70),
-  slaw: dish('Slaw, shredded cabbage', [25, 40, 60], 120),
-  'raw-vegetables': dish('Raw vegetables', [12, 20, 30], 120, 'estimate'),
-  cooked: dish('Cooked grain, pasta or beans', [15, 25, 40], 150),
-  'warm-potato': dish('Warm potato', [20, 35, 50], 180),
-  'fish-or-meat': dish('Fish or meat, spooned over', [10, 16, 25], 130, 'estimate'),
+  'tender-leaves': dish([12, 20, 30], 60),
+  'sturdy-leaves': dish([18, 28, 40], 70),
+  slaw: dish([25, 40, 60], 120),
+  'raw-vegetables': dish([12, 20, 30], 120, 'estimate'),
+  cooked: dish([15, 25, 40], 150),
+  'warm-potato': dish([20, 35, 50], 180),
+  'fish-or-meat': dish([10, 16, 25], 130, 'estimate'),
 };
 
 /** What a kitchen once used, by weight. */

@@ -22,7 +22,6 @@ export {
 export {
   dressingTimes,
   MOMENT_MINUTES,
-  MOMENT_WORDS,
   MOMENTS,
   TIMING,
   type DressingTimes,

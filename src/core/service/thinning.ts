@@ -15,28 +15,25 @@ export const WATER_SOURCES = [
 export type WaterSource = (typeof WATER_SOURCES)[number];
 
 interface WaterValues {
-  readonly name: string;
   /** ml per 100 g at once, and what comes in the first half hour. */
   readonly atOnceMl: number;
   readonly laterMl: number;
-  /** What to do about it. */
-  readonly says: string;
-  /** Share of it that this leaves. */
+  /** Share of it that what is advised leaves. */
   readonly leaves: number;
 }
 
 export const WATER: Readonly<Record<WaterSource, WaterValues>> = {
-  'wet-leaves': water('Leaves, washed and shaken', 14, 0, 'Spin them dry, then a cloth.', 0.2),
-  'spun-leaves': water('Leaves, spun dry', 3, 0, 'Dry enough.', 1),
-  cucumber: water('Cucumber', 1, 9, 'Seed it; salt it 20 minutes and pour the juice away.', 0.35),
-  tomato: water('Tomato', 3, 8, 'Seed it, or salt it and drain; dress it last.', 0.4),
-  courgette: water('Courgette', 1, 10, 'Salt it 20 minutes and press it.', 0.35),
-  cabbage: water('Cabbage, shredded', 0, 6, 'Salt and knead it first, pour off, then dress.', 0.4),
-  fruit: water('Cut fruit', 2, 5, 'Add it at the table; hold back a third of the dressing.', 0.7),
+  'wet-leaves': water(14, 0, 0.2),
+  'spun-leaves': water(3, 0, 1),
+  cucumber: water(1, 9, 0.35),
+  tomato: water(3, 8, 0.4),
+  courgette: water(1, 10, 0.35),
+  cabbage: water(0, 6, 0.4),
+  fruit: water(2, 5, 0.7),
 };
 
-function water(name: string, atOnceMl: number, laterMl: number, says: string, leaves: number): WaterValues {
-  return { name, atOnceMl, laterMl, says, leaves };
+function water(atOnceMl: number, laterMl: number, leaves: number): WaterValues {
+  return { atOnceMl, laterMl, leaves };
 }
 
 export interface WateryPart {
@@ -50,7 +47,8 @@ export interface Thinning {
   readonly weaker: number;
   /** The same after what is advised. */
   readonly afterAdvice: number;
-  readonly advice: readonly { readonly source: WaterSource; readonly says: string }[];
+  /** Where something is to be done about it. */
+  readonly advice: readonly WaterSource[];
 }
 
 /** Below this nobody tastes it. */
@@ -69,9 +67,6 @@ export function thinningOf(parts: readonly WateryPart[], dressingMl: number, min
     waterMl,
     weaker: share(waterMl),
     afterAdvice: share(after),
-    advice: [...new Set(advice.map(({ source }) => source))].map((source) => ({
-      source,
-      says: WATER[source].says,
-    })),
+    advice: [...new Set(advice.map(({ source }) => source))],
   };
 }

@@ -10,13 +10,6 @@ export const MOMENT_MINUTES: Readonly<Record<Moment, number>> = {
   hour: 60,
   overnight: 720,
 };
-export const MOMENT_WORDS: Readonly<Record<Moment, string>> = {
-  'at-once': 'just before it is served',
-  '5-minutes': '5 minutes before',
-  'half-hour': 'half an hour before',
-  hour: 'an hour before',
-  overnight: 'the night before, cold',
-};
 
 export interface Timing {
   readonly best: Moment;
@@ -25,33 +18,20 @@ export interface Timing {
   readonly firstShare: number;
   /** It drinks salt while it rests. */
   readonly saltAgain: boolean;
-  readonly says: string;
 }
 
 export const TIMING: Readonly<Record<DishKind, Timing>> = {
-  'tender-leaves': timing(
-    'at-once',
-    '5-minutes',
-    1,
-    false,
-    'They wilt: dress them in the bowl, at the pass.',
-  ),
-  'sturdy-leaves': timing('5-minutes', 'hour', 1, false, 'Rub it in; they soften and keep.'),
-  slaw: timing('half-hour', 'overnight', 0.5, true, 'It gives water: pour off, then the other half.'),
-  'raw-vegetables': timing('5-minutes', 'half-hour', 1, false, 'Longer draws their water.'),
-  cooked: timing('hour', 'overnight', 0.5, true, 'Half while it is warm, half at the end: it drinks.'),
-  'warm-potato': timing('half-hour', 'hour', 0.5, true, 'Dress it warm, in two goes; cold it takes nothing.'),
-  'fish-or-meat': timing('at-once', 'half-hour', 1, false, 'Acid turns it grey: spoon it over at the end.'),
+  'tender-leaves': timing('at-once', '5-minutes', 1, false),
+  'sturdy-leaves': timing('5-minutes', 'hour', 1, false),
+  slaw: timing('half-hour', 'overnight', 0.5, true),
+  'raw-vegetables': timing('5-minutes', 'half-hour', 1, false),
+  cooked: timing('hour', 'overnight', 0.5, true),
+  'warm-potato': timing('half-hour', 'hour', 0.5, true),
+  'fish-or-meat': timing('at-once', 'half-hour', 1, false),
 };
 
-function timing(
-  best: Moment,
-  latestOk: Moment,
-  firstShare: number,
-  saltAgain: boolean,
-  says: string,
-): Timing {
-  return { best, latestOk, firstShare, saltAgain, says };
+function timing(best: Moment, latestOk: Moment, firstShare: number, saltAgain: boolean): Timing {
+  return { best, latestOk, firstShare, saltAgain };
 }
 
 export interface DressingTimes {

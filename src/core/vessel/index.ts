@@ -17,7 +17,7 @@ export {
   type Outline,
   type OutlinePoint,
 } from './shape';
-export { outlineFromMeasures, sayMeasureProblem, type MeasuredWidth, type MeasureProblem } from './measured';
+export { outlineFromMeasures, type MeasuredWidth, type MeasureProblem } from './measured';
 export {
   DEFAULT_VESSEL_ID,
   STARTING_VESSELS,

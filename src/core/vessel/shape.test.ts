@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { sayMeasureProblem } from './measured';
+import { sayMeasureProblem } from '#words/vessel';
 import { brimHeightMm, heightOfMl, radiusAt, scaleToBrimful, volumeBelowMl, type Outline } from './shape';
 import { STARTING_VESSELS } from './vessel';
 

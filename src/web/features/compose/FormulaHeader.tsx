@@ -1,6 +1,6 @@
 import { Keyboard, Redo2, Scale, Undo2 } from 'lucide-react';
 import { useState } from 'react';
-import { sayVersion } from '#core/formula';
+import { sayVersion } from '#words/version';
 import type { SaveState, WorkingFormula } from '../../store/workingSlice';
 import { Button, IconButton } from '../../ui/Button';
 import { FormulaStages } from '../../ui/FormulaStages';

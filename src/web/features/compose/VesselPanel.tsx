@@ -2,7 +2,6 @@ import { useState } from 'react';
 import type { VesselId } from '#core/formula';
 import {
   outlineFromMeasures,
-  sayMeasureProblem,
   VESSEL_SHAPES,
   vesselOfShape,
   volumeBelowMl,
@@ -11,6 +10,7 @@ import {
   type Vessel,
   type VesselShape,
 } from '#core/vessel';
+import { sayMeasureProblem } from '#words/vessel';
 import { sayError, useSaveVesselMutation } from '../../api/kitchenApi';
 import { Jar } from '../../drawing/Jar';
 import { readDecimal } from '../../readDecimal';

@@ -10,7 +10,7 @@ import {
   type RemedyRequest,
   type Severity,
 } from '#core/balance';
-import { COMPLAINT_WORDS, sayDoses, sayImpossible } from '#words/balance';
+import { PLAN_WORDS, COMPLAINT_WORDS, sayDoses, sayImpossible } from '#words/balance';
 import { costOf } from '#core/composition';
 import type { AdditionId, Formula, ReadingContext, VesselId } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
@@ -161,7 +161,8 @@ function Answer({
           <li key={index} className="card border-l-4 border-l-bottle p-3">
             <div className="mb-2 flex flex-wrap items-start justify-between gap-3 sm:flex-nowrap">
               <p className="font-name min-w-0 text-[1.05rem] font-semibold">
-                {remedy.partial ? 'Part of the way' : remedy.verb}: add {sayDoses(remedy.doses, say)}.
+                {remedy.partial ? 'Part of the way' : PLAN_WORDS[remedy.planId]}: add{' '}
+                {sayDoses(remedy.doses, say)}.
               </p>
               <Button
                 kind={index === 0 ? 'main' : 'plain'}
@@ -188,7 +189,7 @@ function Answer({
         <ul className="grid gap-1 text-sm" data-testid="impossible">
           {impossible.map((why) => (
             <li key={why.planId}>
-              <strong>{why.verb}:</strong> {sayImpossible(why, say).join(' ')}
+              <strong>{PLAN_WORDS[why.planId]}:</strong> {sayImpossible(why, say).join(' ')}
               {why.moreRoom && (
                 <LargerVessel
                   neededMl={volumeMl + why.moreRoom.volumeMl}

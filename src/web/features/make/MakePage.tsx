@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { TrialBatch } from '#contract';
-import { sayVersion } from '#core/formula';
+import { sayVersion } from '#words/version';
 import { isBeingMade, statesOf, type Jar } from '../../store/jars';
 import type { WorkingFormula } from '../../store/workingSlice';
 import { Button } from '../../ui/Button';

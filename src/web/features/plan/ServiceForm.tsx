@@ -1,12 +1,13 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import type { PlanContent, PlanDish, PlanService, ShelfRecord } from '#contract';
-import { DISH_KINDS, DISHES, DRESSED, MOMENT_WORDS, MOMENTS, TIMING } from '#core/service';
+import { DISH_KINDS, DISHES, DRESSED, MOMENTS, TIMING } from '#core/service';
 import { newId } from '../../store/device';
 import { Button, IconButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { readTime, sayTime } from '#kitchen/day';
+import { DISH_NAMES, MOMENT_WORDS } from '#words/service';
 
 interface ServiceFormProps {
   readonly content: PlanContent;
@@ -110,7 +111,7 @@ function DishRow({
     <div className="grid gap-1 rounded-md border border-rule p-2 text-sm">
       <div className="flex items-center gap-2">
         <span className="flex-1">
-          <strong>{name}</strong> on {DISHES[dish.kind].name.toLowerCase()}, {dish.dressed}, {dish.servingG} g
+          <strong>{name}</strong> on {DISH_NAMES[dish.kind].toLowerCase()}, {dish.dressed}, {dish.servingG} g
           each
         </span>
         <IconButton
@@ -166,7 +167,7 @@ function AddDish({ shelf, onAdd }: { shelf: readonly ShelfRecord[]; onAdd: (dish
       <Choice
         label="On what"
         value={kind}
-        options={DISH_KINDS.map((value) => ({ value, label: DISHES[value].name }))}
+        options={DISH_KINDS.map((value) => ({ value, label: DISH_NAMES[value] }))}
         onChange={setKind}
         className="max-w-48"
       />

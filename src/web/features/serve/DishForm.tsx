@@ -1,10 +1,11 @@
-import { DISH_KINDS, DISHES, DRESSED, TIMING, WATER, WATER_SOURCES } from '#core/service';
+import { DISH_KINDS, DRESSED, WATER_SOURCES } from '#core/service';
 import { Chips } from '../../ui/Chips';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { IconButton } from '../../ui/Button';
 import { X } from 'lucide-react';
 import type { Dish } from './dish';
+import { DISH_NAMES, TIMING_WORDS, WATER_NAMES } from '#words/service';
 
 const NONE = 'none';
 
@@ -18,7 +19,7 @@ export function DishForm({ dish }: { dish: Dish }) {
       <Choice
         label="Kind of dish"
         value={kind}
-        options={DISH_KINDS.map((value) => ({ value, label: DISHES[value].name }))}
+        options={DISH_KINDS.map((value) => ({ value, label: DISH_NAMES[value] }))}
         onChange={(value) => {
           // Another dish has its own weight and its own moment.
           set({ dish: value, each: null, when: null });
@@ -52,13 +53,13 @@ export function DishForm({ dish }: { dish: Dish }) {
           set({ dressed: value });
         }}
       />
-      <p className="text-quiet">{TIMING[kind].says}</p>
+      <p className="text-quiet">{TIMING_WORDS[kind]}</p>
       <div className="grid gap-2 border-t border-rule pt-3">
         <h3 className="font-semibold">Water in the bowl</h3>
         {watery.map(({ source, text, massG }) => (
           <div key={source} className="flex items-start gap-2">
             <Field
-              label={`${WATER[source].name}, g`}
+              label={`${WATER_NAMES[source]}, g`}
               inputMode="decimal"
               value={text}
               onText={(next) => {
@@ -68,7 +69,7 @@ export function DishForm({ dish }: { dish: Dish }) {
               className="flex-1"
             />
             <IconButton
-              label={`Without ${WATER[source].name.toLowerCase()}`}
+              label={`Without ${WATER_NAMES[source].toLowerCase()}`}
               className="mt-6"
               onClick={() => {
                 set({ [source]: null });
@@ -84,7 +85,7 @@ export function DishForm({ dish }: { dish: Dish }) {
             value={NONE}
             options={[
               { value: NONE, label: watery.length > 0 ? 'and also…' : 'nothing that thins it' },
-              ...others.map((value) => ({ value, label: WATER[value].name })),
+              ...others.map((value) => ({ value, label: WATER_NAMES[value] })),
             ]}
             onChange={(value) => {
               if (value !== NONE) set({ [value]: '100' });

@@ -12,15 +12,7 @@ import type { Formula, FormulaId } from '#core/formula';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import { allergenNames } from '#words/safety';
 import { CautionLines } from '../../ui/CautionLines';
-import {
-  coldClockOf,
-  dressingFor,
-  dressingTimes,
-  MOMENT_WORDS,
-  MOMENTS,
-  TIMING,
-  type DressedEntry,
-} from '#core/service';
+import { coldClockOf, dressingFor, dressingTimes, MOMENTS, TIMING, type DressedEntry } from '#core/service';
 import { tipsFor } from '#core/trial';
 import { sayError, useStartTimerMutation } from '../../api/kitchenApi';
 import { formatAmount } from '#words/numbers';
@@ -30,6 +22,7 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { useHolds } from '../../workers/useHolds';
 import type { Dish } from './dish';
+import { MOMENT_WORDS } from '#words/service';
 
 interface InServiceProps {
   readonly dish: Dish;

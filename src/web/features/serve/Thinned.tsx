@@ -1,5 +1,6 @@
-import { dressingFor, MOMENT_MINUTES, thinningOf, WATER, type DressedEntry } from '#core/service';
+import { dressingFor, MOMENT_MINUTES, thinningOf, type DressedEntry } from '#core/service';
 import type { Dish } from './dish';
+import { WATER_ADVICE, WATER_NAMES } from '#words/service';
 
 /** What the water in the bowl does to it, and what to do about that. */
 export function Thinned({ dish, own }: { dish: Dish; own: readonly DressedEntry[] }) {
@@ -21,9 +22,9 @@ export function Thinned({ dish, own }: { dish: Dish; own: readonly DressedEntry[
       ) : (
         <>
           <ul className="list-disc pl-5">
-            {advice.map(({ source, says }) => (
+            {advice.map((source) => (
               <li key={source}>
-                {WATER[source].name}: {says}
+                {WATER_NAMES[source]}: {WATER_ADVICE[source]}
               </li>
             ))}
           </ul>

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { Link } from 'react-router';
 import type { Shelf, ShelfRecord } from '#contract';
-import { sayStanding } from '#core/formula';
+import { sayStanding } from '#words/version';
 import { brimHeightMm } from '#core/vessel';
 import { Jar } from '../../drawing/Jar';
 import { jarParts } from '../../drawing/jarParts';

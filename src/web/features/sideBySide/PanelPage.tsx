@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import type { PanelRecord } from '#contract';
-import { answerOf, cardsFor, judgeTest, sayResult, type Card } from '#core/sensory';
+import { answerOf, cardsFor, judgeTest, type Card } from '#core/sensory';
+import { sayResult } from '#words/sensory';
 import { sayError, useAnswerPanelMutation, usePanelsQuery } from '../../api/kitchenApi';
 import { byNow, newId } from '../../store/device';
 import { Button } from '../../ui/Button';

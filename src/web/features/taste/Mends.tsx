@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { ASIDE, candidatesFor, withDoses, type Remedy, type RemedyRequest } from '#core/balance';
-import { COMPLAINT_WORDS, sayDoses, sayImpossible } from '#words/balance';
+import { PLAN_WORDS, COMPLAINT_WORDS, sayDoses, sayImpossible } from '#words/balance';
 import type { HoldRequest } from '#core/emulsion';
 import { sayHoldMove } from '#words/hold';
 import type { Formula, ReadingContext } from '#core/formula';
@@ -102,7 +102,8 @@ export function Mends({
             {search.answer.remedies.map((remedy, index) => (
               <li key={index} className="rounded-lg border-2 border-rule bg-paper p-3">
                 <p className="font-name mb-2 text-[1.05rem] font-semibold">
-                  {remedy.partial ? 'Part of the way' : remedy.verb}: {sayDoses(remedy.doses, say)}
+                  {remedy.partial ? 'Part of the way' : PLAN_WORDS[remedy.planId]}:{' '}
+                  {sayDoses(remedy.doses, say)}
                 </p>
                 <ChangeEffect
                   before={search.answer.before.judgement.palate}
@@ -131,7 +132,7 @@ export function Mends({
           <ul className="mt-2 grid gap-1 text-sm">
             {search.answer.impossible.map((why) => (
               <li key={why.planId}>
-                <strong>{why.verb}:</strong> {sayImpossible(why, say).join(' ')}
+                <strong>{PLAN_WORDS[why.planId]}:</strong> {sayImpossible(why, say).join(' ')}
               </li>
             ))}
           </ul>

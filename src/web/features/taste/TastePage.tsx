@@ -1,5 +1,5 @@
 import { useSearchParams } from 'react-router';
-import { sayVersion } from '#core/formula';
+import { sayVersion } from '#words/version';
 import { standingOf } from '#core/trial';
 import { type Jar } from '../../store/jars';
 import type { WorkingFormula } from '../../store/workingSlice';

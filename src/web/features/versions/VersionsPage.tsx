@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { VersionRecord } from '#contract';
-import { restoredFrom, sameContent, sayVersion, type Formula, type FormulaId } from '#core/formula';
+import { restoredFrom, sameContent, type Formula, type FormulaId } from '#core/formula';
+import { sayVersion } from '#words/version';
 import { describeChange, namedByIngredient, sayChange } from '#words/changes';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { standingOf, versionState, type Standing } from '#core/trial';
