@@ -46,6 +46,32 @@ test('the yolk brings its cautions with their reasons, and cold keeping', async 
   await expectAccessible(page);
 });
 
+test('what could not be read counts as the worst, and the list of allergens is not complete', async ({
+  page,
+}) => {
+  const compose = new Compose(page);
+  await compose.fresh('30 ml white wine vinegar', '90 ml sunflower oil');
+  const box = page.getByTestId('cautions');
+  await expect(box).toContainText('closed, cool and dark');
+  await expect(box.getByTestId('grave')).toBeHidden();
+  // A twist of pepper without an amount costs nothing.
+  await compose.add('black pepper, freshly ground');
+  await expect(box).toContainText('14 days');
+  await compose.add('60 g almond butter');
+  await expect(box.getByTestId('grave')).toHaveText('Allergens not complete: “60 g almond butter”.');
+  await expect(box).toContainText('at 5 °C or below, 3 days');
+  await expect(box).toContainText('Not read: “60 g almond butter”.');
+  await page.getByRole('button', { name: 'All cautions, allergens and why' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByTestId('allergens')).toContainText('nuts (almond) (“60 g almond butter”)');
+  await expect(dialog.getByTestId('allergens')).toContainText('none of what could be read');
+  await expect(dialog.getByTestId('caution-marinade')).toBeHidden();
+  await dialog.getByText('Good to know').click();
+  await expect(dialog.getByTestId('caution-marinade')).toBeVisible();
+  await expect(dialog).toContainText('How acid it is is not known');
+  await expectAccessible(page);
+});
+
 test('a kitchen moves a window, goes back, and makes a style of its own', async ({ page }) => {
   const compose = new Compose(page);
   await compose.fresh('30 ml cider vinegar', '1.4 g salt', '60 ml walnut oil');

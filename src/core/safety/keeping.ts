@@ -143,7 +143,7 @@ function bringing(
   );
 }
 
-/** Fresh sour juice is cold for flavour and yeast: a week while all of it is sour, else as any fruit. */
+/** Fresh sour juice is cold for flavour and yeast: a week while all of it is sour, else like other fruit. */
 function juiceDays({ ph }: SafetyState, juices: readonly Ingredient[]): number {
   const sour = juices.every((juice) => (countedOwnPh(juice) ?? 7) <= MOST_SOUR_JUICE_PH);
   return sour && atMost(ph.upper, PH_LINES.sourJuice) ? JUICE_DAYS.sour : JUICE_DAYS.else;
