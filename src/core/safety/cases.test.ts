@@ -188,6 +188,7 @@ const GROUPS: readonly Group[] = [
       ],
       ['40 g bean sprouts; 30 g rice vinegar', '1-2', 'cold', '+sprouts'],
       ['40 g alfalfa sprouts; 60 g yoghurt', '1-2', 'cold', '+sprouts +susceptible_guests'],
+      ['40 g beansprouts; 30 g rice vinegar', '1-2', 'cold', '+sprouts'],
       ['30 g brussels sprouts; 60 g olive oil', '1-3', 'cold', '-sprouts +unread'],
       ['50 g chicken stock; 60 g olive oil; 30 g white vinegar', '1-3', 'cold', '+unread'],
       ['30 g bacon; 60 g olive oil; 30 g white vinegar', '1-3', 'cold', '+unread'],
@@ -228,6 +229,7 @@ const GROUPS: readonly Group[] = [
     why: 'honey: not under 12 months, any amount, in words too (national advice, recalled)',
     cases: [
       ['90 g olive oil; 30 g cider vinegar; honey to taste', '5-14', 'either', '+infants_honey'],
+      ['10 g honeycomb; 60 g olive oil', '1-3', 'cold', '+infants_honey'],
       ['20 g honey-lavender glaze; 60 g olive oil', '1-3', 'cold', '+infants_honey +unread'],
       ['90 g olive oil; 30 g cider vinegar; 60 g honeydew melon', '1-4', 'cold', '-infants_honey'],
       ['90 g olive oil; 30 g cider vinegar; 10 g date syrup', '7-14', 'either', '-infants_honey'],

@@ -24,7 +24,7 @@ const HAZARD_WORDS: readonly WordRule[] = [
   },
   {
     hazard: 'sprouts',
-    words: /\b(?:sprouts?|sprouted|mung shoots)\b/i,
+    words: /\b(?:bean|pea)?sprout(?:s|ed)?\b|\bmung shoots\b/i,
     not: /\bbrussels?(?:['’]s)? sprouts?\b/gi,
   },
   {
@@ -37,7 +37,7 @@ const HAZARD_WORDS: readonly WordRule[] = [
     hazard: 'soft_or_blue_cheese',
     words: /\b(?:blue cheese|brie|camembert|feta|ricotta|gorgonzola|roquefort|queso fresco|soft cheese)\b/i,
   },
-  { hazard: 'honey', words: /\bhoneys?\b/i, not: /\bhoney[- ]?free\b|\bno honey\b/gi },
+  { hazard: 'honey', words: /\bhoney(?:s|combs?)?\b/i, not: /\bhoney[- ]?free\b|\bno honey\b/gi },
 ];
 
 const PLANT_WORDS =
