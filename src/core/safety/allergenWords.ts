@@ -65,7 +65,10 @@ export const ALLERGEN_WORDS: readonly AllergenWord[] = [
   fish(/\b(?:tuna|bonito|katsuobushi|dashi)\b/i, 'tuna'),
   fish(/\bsalmon\b/i, 'salmon'),
   fish(/\b(?:cod|taramasalata)\b/i, 'cod'),
-  fish(/\b(?:mackerel|sardines?|herrings?|haddock|trout|pilchards?|fish|surimi|caviar|roe|bottarga)\b/i, null),
+  fish(
+    /\b(?:mackerel|sardines?|herrings?|haddock|trout|pilchards?|fish|surimi|caviar|roe|bottarga)\b/i,
+    null,
+  ),
   shellfish(/\b(?:shrimps?|prawns?)\b/i, 'shrimp'),
   shellfish(/\bcrabs?\b/i, 'crab'),
   shellfish(/\blobsters?\b/i, 'lobster'),
