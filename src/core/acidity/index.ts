@@ -10,6 +10,7 @@ export {
   calculatedPh,
   calculatedPhInterval,
   PH_THRESHOLDS,
+  METER_SPREAD,
   meteredPh,
   phOf,
   waterPhaseOf,
@@ -21,6 +22,7 @@ export {
 } from './ph';
 export {
   countedOwnPh,
+  isMildPiece,
   isWet,
   organicAcidAsAceticG,
   phBoundOf,

@@ -166,7 +166,7 @@ export function bracketedPh(
 /** A meter's reading of this very jar, ± 0.1, stands in for the calculated interval (calibrated; common practice). */
 export const meteredPh = (value: number, portions: readonly PhPortion[]): PhReading =>
   judged({ value, low: value - METER_SPREAD, high: value + METER_SPREAD }, portions);
-const METER_SPREAD = 0.1;
+export const METER_SPREAD = 0.1;
 
 function judged(interval: PhInterval, portions: readonly PhPortion[]): PhReading {
   const { value, low, high } = interval;

@@ -85,6 +85,10 @@ function centreOwnPh(ingredient: Ingredient): number | null {
 const isOnAcidSide = (ingredient: Ingredient): boolean =>
   isWet(ingredient) && (centreOwnPh(ingredient) ?? NEUTRAL) <= ACID_SIDE_PH;
 
+/** A piece whose inside the acid has not reached, and which is not sour itself. */
+export const isMildPiece = ({ ingredient, pieces }: BoundPart): boolean =>
+  pieces === true && (countedOwnPh(ingredient) ?? NEUTRAL) > MOST_PH_OF_A_PIECE;
+
 const counted = new WeakMap<Ingredient, Ingredient>();
 /** The ingredient with the pH that counts, once each: what is solved for it is kept by identity. */
 function asCounted(ingredient: Ingredient): Ingredient {
@@ -136,9 +140,7 @@ function worse(a: PhBound, b: PhBound): PhBound {
 
 function boundOf(parts: readonly BoundPart[]): PhBound {
   const blended = calculatedBound(parts);
-  const stiff = parts.some(
-    ({ ingredient, pieces }) => pieces === true && (countedOwnPh(ingredient) ?? NEUTRAL) > MOST_PH_OF_A_PIECE,
-  );
+  const stiff = parts.some(isMildPiece);
   const calculated = stiff ? null : blended;
   const bracket = bracketOf(parts);
   if (calculated !== null && (bracket === null || calculated <= bracket))

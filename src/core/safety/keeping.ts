@@ -3,7 +3,7 @@
  * of making is day 1, at 5 °C or below. Days: estimates, bounded by the date marking of the FDA Food
  * Code (3-501.17, 7 days, as recalled). A kitchen may shorten them.
  */
-import { countedOwnPh } from '#core/acidity';
+import { countedOwnPh, isMildPiece } from '#core/acidity';
 import type { Hazard, Ingredient } from '#core/ingredient';
 import { atMost, isTcs, PH_LINES, SOME_ACID, STRONG_ACID, SYRUP_ACTIVITY, THIN_ACTIVITY } from './foodCode';
 import { isDryPart, keepsOpened, type SafetyPart } from './parts';
@@ -86,7 +86,6 @@ const LIMIT_OF_HAZARD: Partial<Record<Hazard, LimitName>> = {
 /** What a maker's salt, sugar or acid keeps for months once opened sets no limit. */
 const KEPT_BY_ITS_MAKER: ReadonlySet<Hazard> = new Set<Hazard>(['opened_preserve', 'fish']);
 const MOST_SOUR_JUICE_PH = 3;
-const MOST_PH_OF_A_PIECE = 4.2;
 
 interface Limit {
   readonly limit: LimitName;
@@ -177,9 +176,7 @@ export const isLowAcid = (state: SafetyState, underOil: UnderOil | null): boolea
 /** One of three shown reasons, in full; never because something is unknown, and never by a meter. */
 function maySitUncooled(state: SafetyState, perishable: boolean): boolean {
   const { parts, byHand, ph, aceticInWaterPhase, waterActivityUpper } = state;
-  const pieces = parts.some(
-    (part) => part.pieces === true && (countedOwnPh(part.ingredient) ?? 7) > MOST_PH_OF_A_PIECE,
-  );
+  const pieces = parts.some(isMildPiece);
   if (perishable || byHand.length > 0 || pieces || hasWetToTaste(parts)) return false;
   const sour = atMost(ph.calculated, PH_LINES.uncooled) && aceticInWaterPhase >= STRONG_ACID;
   return state.isDry || sour || (waterActivityUpper <= SYRUP_ACTIVITY && allDissolved(parts));

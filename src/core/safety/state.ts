@@ -3,7 +3,7 @@
  * from above (A), acid from below (E acetic, S all of it), hazards, and what is not known at all.
  * Everything said later follows from this and from nothing else.
  */
-import { organicAcidAsAceticG, phBoundOf, waterActivityOf, type PhBound } from '#core/acidity';
+import { METER_SPREAD, organicAcidAsAceticG, phBoundOf, waterActivityOf, type PhBound } from '#core/acidity';
 import type { Hazard, Ingredient } from '#core/ingredient';
 import { hazardsInWords, isRestless, namesLowAcidPlant, namesOil } from './lineWords';
 import { asBoundPart, hazardsOf, isDryPart, takenApart, toTaste, type SafetyPart } from './parts';
@@ -38,8 +38,6 @@ const THICK_SOLUTES = 0.3;
 /** What water can hold, as mass fraction of the solution: salt, sucrose (CRC Handbook, recalled). */
 const MOST_SALT = 0.26;
 const MOST_SUGAR = 0.67;
-/** A reading's spread, as recalled of calibrated meters. */
-export const METER_SPREAD = 0.1;
 
 /**
  * @param unread lines that could not be read, as typed
