@@ -21,6 +21,8 @@ interface MendsProps {
   readonly mixed: MixedIn;
   readonly portions: readonly JudgedPortion[];
   readonly said: readonly Said[];
+  /** What nobody knows of it, as typed. */
+  readonly unread: readonly string[];
   readonly style: Style | null;
   readonly roomMl: number;
   readonly formula: Formula;
@@ -36,6 +38,7 @@ const NOBODY_LOCKED: ReadonlySet<never> = new Set();
 export function Mends({
   mixed,
   portions,
+  unread,
   said,
   style,
   roomMl,
@@ -52,6 +55,7 @@ export function Mends({
       current && portions.length > 0
         ? {
             portions,
+            unread,
             ...current,
             style,
             roomMl,
@@ -62,7 +66,7 @@ export function Mends({
             }),
           }
         : null,
-    [current, portions, style, roomMl, kitchen],
+    [current, portions, unread, style, roomMl, kitchen],
   );
   const { search, stop, again } = useSearch('remedies', question);
   const holdsAsked = useMemo(() => {

@@ -29,6 +29,7 @@ import { contextFor, vesselOf } from '#kitchen/reading';
 import { useKitchen } from '../../store/kitchen';
 import { record } from '../../store/outbox';
 import { aimOf, useStyles } from '../../store/styles';
+import { useJarJudged } from '../../store/useJarJudged';
 import { portionsNow } from '../../store/trials';
 import type { WorkingFormula } from '../../store/workingSlice';
 import { Button } from '../../ui/Button';
@@ -69,6 +70,7 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
   const context = useMemo(() => contextFor(formula, kitchen), [formula, kitchen]);
   const style = useMemo(() => aimOf(formula, styles), [formula, styles]);
   const portions = useMemo(() => portionsNow(jar, kitchen.catalogue), [jar, kitchen.catalogue]);
+  const unread = useJarJudged(jar, id, portions, kitchen)?.allergens.missing ?? NOTHING;
   const vessel = vesselOf({ ...formula, vesselId: jar.vesselId }, kitchen.vessels);
   const roomMl = Math.max(0, roomOf(vessel) - composition(portions).mixedVolumeMl);
   const sinceShake = minutesSinceShake(jar.events, new Date().toISOString());
@@ -283,6 +285,7 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
           <Mends
             mixed={mixed}
             portions={portions}
+            unread={unread}
             said={said}
             style={style}
             roomMl={roomMl}
@@ -298,6 +301,8 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
     </div>
   );
 }
+
+const NOTHING: readonly string[] = [];
 
 const roomOf = ({ brimfulVolumeMl, closes }: Vessel): number =>
   brimfulVolumeMl * (closes ? AMBER_SHARE : HARDLY_MIXES_SHARE);
