@@ -1,4 +1,5 @@
 import { createBrowserRouter, Link, useRouteError } from 'react-router';
+import { frameWords } from '#words/screens/frame';
 import { Frame } from './ui/Frame';
 
 /** Each place is fetched when it is first entered, so that the shelf opens fast. */
@@ -118,9 +119,9 @@ export const router = createBrowserRouter([
 function Nowhere() {
   return (
     <div className="mx-auto max-w-xl p-10">
-      <h1 className="font-name mb-2 text-2xl font-bold">There is nothing at this address</h1>
+      <h1 className="font-name mb-2 text-2xl font-bold">{frameWords.thereIsNothingAtThis}</h1>
       <Link to="/" className="font-semibold text-bottle underline">
-        Back to the shelf
+        {frameWords.backToTheShelf}
       </Link>
     </div>
   );
@@ -130,11 +131,11 @@ function Broken() {
   const error = useRouteError();
   return (
     <div role="alert" className="mx-auto max-w-xl p-10">
-      <h1 className="font-name mb-2 text-2xl font-bold">This page could not be shown</h1>
-      <p className="mb-4">What was typed is kept in this browser. Load the page again.</p>
+      <h1 className="font-name mb-2 text-2xl font-bold">{frameWords.thisPageCouldNotBe}</h1>
+      <p className="mb-4">{frameWords.whatWasTypedIsKept}</p>
       <p className="mb-4 text-sm text-quiet">{error instanceof Error ? error.message : ''}</p>
       <a href={window.location.href} className="font-semibold text-bottle underline">
-        Load again
+        {frameWords.loadAgain}
       </a>
     </div>
   );

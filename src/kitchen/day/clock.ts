@@ -2,6 +2,7 @@
  * Times of a day as a kitchen writes them: by the clock on the wall. On the two days a year that the clock
  * changes a service at 12:00 is at 12:00, whatever hours lie between it and midnight.
  */
+import { atWorkWords } from '#words/screens/atWork';
 import { DateTime } from 'luxon';
 
 /** "11:40"; before midnight of the day it says so. @param seconds from midnight */
@@ -10,7 +11,11 @@ export function sayTime(seconds: number): string {
   const inDay = ((minutes % 1440) + 1440) % 1440;
   const text = `${Math.floor(inDay / 60)}:${String(inDay % 60).padStart(2, '0')}`;
   const days = Math.floor(minutes / 1440);
-  return days === 0 ? text : days < 0 ? `${text} the day before` : `${text} the day after`;
+  return days === 0
+    ? text
+    : days < 0
+      ? atWorkWords.textTheDayBefore(text)
+      : atWorkWords.textTheDayAfter(text);
 }
 
 /** Minutes from midnight out of "9:30", "0930", "9"; null where it is none. */

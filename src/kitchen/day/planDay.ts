@@ -27,6 +27,7 @@ import {
   type WayOut,
 } from '#core/service';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
+import { atWorkWords } from '#words/screens/atWork';
 import { secondsOfDay } from './clock';
 
 export interface DayPlan {
@@ -159,9 +160,8 @@ export function planDay(
     slack: new Map(),
     tasks: new Map(tasks.map((task) => [task.id, task])),
   };
-  if (schedule.status === 'circle') return { ...nothing, problem: 'Some tasks wait for each other.' };
-  if (schedule.status === 'no-end')
-    return { ...nothing, problem: 'Some tasks have no service to be ready for.' };
+  if (schedule.status === 'circle') return { ...nothing, problem: atWorkWords.someTasksWaitForEach };
+  if (schedule.status === 'no-end') return { ...nothing, problem: atWorkWords.someTasksHaveNoService };
   const planned = schedule.placed as readonly Placed<DayTask>[];
   const conflicts = conflictsOf(planned, hours);
   const runs = running.map(({ task, beganS: startS }): Placed<DayTask> => ({

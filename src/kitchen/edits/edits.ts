@@ -1,4 +1,5 @@
 /** Every edit of a formula as a pure function: the next formula, or the same one where nothing changes. */
+import { atWorkWords } from '#words/screens/atWork';
 import {
   followsRatio,
   mixedVolumeMlPerG,
@@ -145,11 +146,10 @@ export function setRatio(
   const movable = inJar(reckoning);
   const portions = movable.map(({ addition, reading }) => ({ ...reading, locked: addition.locked }));
   const edit = ratioEdit(portions, wanted, follows);
-  if (edit.status === 'impossible')
-    return { blocked: `There is no ${edit.missing} in it to set a ratio with.` };
+  if (edit.status === 'impossible') return { blocked: atWorkWords.thereIsNoMissingIn(edit.missing) };
   if (edit.status === 'locked') {
     return {
-      blocked: `The ${edit.side} is locked at more than this ratio allows. Unlock it, or let the other side follow.`,
+      blocked: atWorkWords.theSideIsLockedAt(edit.side),
     };
   }
   const followers = movable.filter(({ reading }) => followsRatio(reading.ingredient, follows));

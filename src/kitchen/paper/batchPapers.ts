@@ -17,6 +17,7 @@ import {
   formatVolume,
   type Reader,
 } from '#words/numbers';
+import { paperWords } from '#words/screens/paper';
 import { sayNeeded, sayShort } from './pullWords';
 import { sayDay, today } from '#kitchen/day';
 
@@ -38,7 +39,7 @@ export function keepUntilOf(batch: BatchRecord, reader: Reader = {}): UseBy {
 }
 
 const keepAt = ({ plan }: BatchRecord): string =>
-  plan.keeping.cold ? '5 °C or below' : 'Cool, dark, closed';
+  plan.keeping.cold ? paperWords.n5COrBelow : paperWords.coolDarkClosed;
 
 const MOST_ON_A_LABEL = 2;
 export function labelOf({
@@ -49,7 +50,7 @@ export function labelOf({
   const { plan } = batch;
   const useBy = keepUntilOf(batch, reader);
   return {
-    name: batch.formulaName ?? 'Dressing',
+    name: batch.formulaName ?? paperWords.dressing,
     version: `v${batch.version}`,
     madeAt: batch.whole ? formatMoment(batch.whole.at, reader) : `${sayDay(batch.day, reader)} (planned)`,
     useBy: sayDay(useBy.day, reader),
@@ -71,46 +72,68 @@ export function sheetOf({ batch, catalogue, settings, vessels, reader = {} }: Ar
   const grams = (g: number): string => formatAmount(g, 'g', settings);
   const aside = plan.lines.filter(({ asideG }) => asideG > 0);
   const loads = batch.loads.map((load): SheetTable => ({
-    title: batch.loads.length === 1 ? 'Weigh out' : `Load ${load.batch?.load ?? 1} of ${batch.loads.length}`,
-    note: `${formatVolume(load.making?.plannedVolumeMl ?? 0, settings)} in the ${vesselName(plan.mixingVesselId)}`,
+    title:
+      batch.loads.length === 1
+        ? paperWords.weighOut
+        : paperWords.loadPartOfLength(load.batch?.load ?? 1, batch.loads.length),
+    note: paperWords.formatvolumeInTheVesselname(
+      formatVolume(load.making?.plannedVolumeMl ?? 0, settings),
+      vesselName(plan.mixingVesselId),
+    ),
     ticks: true,
-    columns: [left('What', 5), right('Amount', 2), left('Weighed', 2), left('Lot or bottle', 3)],
+    columns: [
+      left(paperWords.what, 5),
+      right(paperWords.amount, 2),
+      left(paperWords.weighed, 2),
+      left(paperWords.lotOrBottle, 3),
+    ],
     rows: (load.making?.steps ?? []).map((step) =>
       stepRow(step, catalogue, load.making!.tool, load.making!.bottles, grams),
     ),
   }));
   const lots = plan.lines.map(({ name, plannedG, asideG }) => [name, grams(plannedG + asideG)]);
   return {
-    title: `${batch.formulaName ?? 'Dressing'}, batch ${batch.number}`,
-    subtitle: `v${batch.version} (${plan.versionState} when planned) · ${plan.target} · ${formatVolume(plan.yieldMl, settings)} · ${settings.kitchenName}`,
+    title: paperWords.partBatchNumber(batch.formulaName ?? paperWords.dressing, batch.number),
+    subtitle: paperWords.vVersionVersionstateWhenPlanned(
+      batch.version,
+      plan.versionState,
+      plan.target,
+      formatVolume(plan.yieldMl, settings),
+      settings.kitchenName,
+    ),
     facts: [
-      ['Day', sayDay(batch.day, reader)],
-      ['Made by', ''],
-      ['Tool', TOOL_VALUES[plan.tool].name],
-      ['Begun at', ''],
-      ['Measured', ROUNDING_WORDS[plan.rounding]],
+      [paperWords.day, sayDay(batch.day, reader)],
+      [paperWords.madeBy, ''],
+      [paperWords.tool, TOOL_VALUES[plan.tool].name],
+      [paperWords.begunAt, ''],
+      [paperWords.measured, ROUNDING_WORDS[plan.rounding]],
       ['Ingredients, °C', ''],
-      ['Seasonings', SCHOOL_WORDS[plan.school]],
+      [paperWords.seasonings, SCHOOL_WORDS[plan.school]],
       ['Mixed, °C', ''],
-      ['Kept in', plan.storage ? `${plan.storage.count} × ${vesselName(plan.storage.vesselId)}` : ''],
-      ['At 5 °C at', ''],
-      ['Use by', `${sayDay(keepUntilOf(batch, reader).day, reader)}, if made on the day`],
-      ['pH, measured', ''],
+      [paperWords.keptIn, plan.storage ? `${plan.storage.count} × ${vesselName(plan.storage.vesselId)}` : ''],
+      [paperWords.at5CAt, ''],
+      [paperWords.useBy, paperWords.dayIfMadeOnThe(sayDay(keepUntilOf(batch, reader).day, reader))],
+      [paperWords.phMeasured, ''],
     ],
     tables: [
       ...loads,
       ...(aside.length > 0
         ? [
             {
-              title: 'Kept aside',
-              note: 'Combine the loads, taste, then finish. What is marked per service is weighed when it is served.',
+              title: paperWords.keptAside,
+              note: paperWords.combineTheLoadsTasteThen,
               ticks: true,
-              columns: [left('What', 5), right('At most', 2), left('Put in', 2), left('', 3)],
+              columns: [
+                left(paperWords.what, 5),
+                right(paperWords.atMost, 2),
+                left(paperWords.putIn, 2),
+                left('', 3),
+              ],
               rows: aside.map(({ name, asideG, aside: how }) => [
                 name,
                 grams(asideG),
                 '',
-                how === 'per-service' ? 'per service' : 'by taste',
+                how === 'per-service' ? paperWords.perService : paperWords.byTaste,
               ]),
             },
           ]
@@ -119,22 +142,22 @@ export function sheetOf({ batch, catalogue, settings, vessels, reader = {} }: Ar
         ? []
         : [
             {
-              title: 'In all',
+              title: paperWords.inAll,
               note: '',
               ticks: false,
-              columns: [left('What', 5), right('Amount', 2)],
+              columns: [left(paperWords.what, 5), right(paperWords.amount, 2)],
               rows: lots,
             },
           ]),
     ],
     notes: [
-      ...(plan.toTaste.length > 0 ? [`To taste at the end: ${plan.toTaste.join('; ')}.`] : []),
-      `${keepAt(batch)}. ${plan.keeping.days} days at most, because of ${plan.keeping.because}: an estimate.`,
-      `Allergens: ${plan.allergens.join(', ') || 'none listed is known'}.`,
+      ...(plan.toTaste.length > 0 ? [paperWords.toTasteAtTheEnd(plan.toTaste.join('; '))] : []),
+      paperWords.keepatDaysDaysAtMost(keepAt(batch), plan.keeping.days, plan.keeping.because),
+      paperWords.allergensPart(plan.allergens.join(', ') || paperWords.noneListedIsKnown),
       ...plan.cautions,
-      'Went otherwise than planned:',
+      paperWords.wentOtherwiseThanPlanned,
     ],
-    signatures: ['Verdict, on a leaf', 'Recorded by, and when'],
+    signatures: [paperWords.verdictOnALeaf, paperWords.recordedByAndWhen],
   };
 }
 
@@ -146,20 +169,25 @@ function stepRow(
   grams: (g: number) => string,
 ): readonly string[] {
   if (step.kind === 'do') {
-    return [sayDeed(step, tool), step.seconds === null ? 'until so' : sayDuration(step.seconds), '–', '–'];
+    return [
+      sayDeed(step, tool),
+      step.seconds === null ? paperWords.untilSo : sayDuration(step.seconds),
+      '–',
+      '–',
+    ];
   }
   const id = step.kind === 'weigh' ? step.line.ingredientId : step.ingredientId;
   const form = step.kind === 'weigh' ? step.line.form : step.form;
   const name = `${catalogue.get(id)?.name ?? id}${form ? `, ${form}` : ''}`;
   const said = step.kind === 'weigh' && step.said !== '' ? `${name} (${step.said})` : name;
-  return [said, step.kind === 'weigh' ? grams(step.line.massG) : 'to taste', '', bottles[id] ?? ''];
+  return [said, step.kind === 'weigh' ? grams(step.line.massG) : paperWords.toTaste, '', bottles[id] ?? ''];
 }
 
 export function pullSheetOf(list: PullList, title: string, subtitle: string, settings: Settings): Sheet {
   const rows = list.lines.map((line) => [
     line.ingredient.name,
     sayNeeded(line, settings),
-    line.onHandG === null ? 'not known' : formatMass(line.onHandG, settings),
+    line.onHandG === null ? paperWords.notKnown : formatMass(line.onHandG, settings),
     sayShort(line, settings) || 'enough',
     line.cost === null ? '–' : formatMoney(line.cost, settings),
   ]);
@@ -170,24 +198,24 @@ export function pullSheetOf(list: PullList, title: string, subtitle: string, set
     signatures: [],
     facts: [
       [
-        'Cost',
+        paperWords.cost,
         list.unpriced.length > 0
-          ? `${formatMoney(list.cost, settings)}, not all has a price`
+          ? paperWords.costNotAllHasA(formatMoney(list.cost, settings))
           : formatMoney(list.cost, settings),
       ],
     ],
     tables: [
       {
-        title: 'To fetch',
+        title: paperWords.toFetch,
         note: '',
         ticks: true,
         rows,
         columns: [
-          left('What', 4),
-          right('Needed', 4),
-          right('On hand', 2),
-          left('Missing', 3),
-          right('Cost', 2),
+          left(paperWords.what, 4),
+          right(paperWords.needed, 4),
+          right(paperWords.onHand, 2),
+          left(paperWords.missing, 3),
+          right(paperWords.cost, 2),
         ],
       },
     ],

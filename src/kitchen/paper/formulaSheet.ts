@@ -1,4 +1,5 @@
 /** A formula as one page of paper: words only; the server sets them. */
+import { paperWords } from '#words/screens/paper';
 import type { Settings } from '#contract';
 import type { Formula } from '#core/formula';
 import type { Sheet, SheetTable } from '#core/paper';
@@ -9,9 +10,9 @@ import { formatAmount, formatMass, formatVolume } from '#words/numbers';
 
 const MOST_NOTES = 60;
 const PHASE_TITLES = {
-  base: 'First: acid, salt, sweet, aromatics',
-  oil: 'Then the oil',
-  finish: 'Last',
+  base: paperWords.firstAcidSaltSweetAromatics,
+  oil: paperWords.thenTheOil,
+  finish: paperWords.last,
 };
 
 export function formulaSheet(
@@ -33,22 +34,25 @@ export function formulaSheet(
     title: formula.name,
     subtitle:
       formula.basedOnVersion === null
-        ? 'As it is composed now, not frozen'
-        : `As it is composed now, grown from v${formula.basedOnVersion}`,
+        ? paperWords.asItIsComposedNow
+        : paperWords.asItIsComposedNowGrown(formula.basedOnVersion),
     facts: [
-      ['Makes', `${formatVolume(totals.mixedVolumeMl, settings)}, ${formatMass(totals.massG, settings)}`],
-      ['In', vessel.name],
-      ['Allergens', who.length > 0 ? who.join(', ') : 'none listed is known'],
-      ['Keeps', sayKeeping(keeping)],
+      [
+        paperWords.makes,
+        `${formatVolume(totals.mixedVolumeMl, settings)}, ${formatMass(totals.massG, settings)}`,
+      ],
+      [paperWords.in, vessel.name],
+      [paperWords.allergens, who.length > 0 ? who.join(', ') : paperWords.noneListedIsKnown],
+      [paperWords.keeps, sayKeeping(keeping)],
     ],
     tables: phases.map((phase): SheetTable => ({
       title: PHASE_TITLES[phase],
       note: '',
       ticks: false,
       columns: [
-        { title: 'Amount', share: 3, align: 'left' },
-        { title: 'What', share: 6, align: 'left' },
-        { title: 'Weighs', share: 2, align: 'right' },
+        { title: paperWords.amount, share: 3, align: 'left' },
+        { title: paperWords.what, share: 6, align: 'left' },
+        { title: paperWords.weighs, share: 2, align: 'right' },
       ],
       rows: reckoning.additions
         .filter(({ addition }) => addition.phase === phase)
@@ -57,7 +61,7 @@ export function formulaSheet(
           [
             reading.status === 'read' ? reading.ingredient.name : addition.ingredientText,
             addition.form,
-            ...(addition.optional ? ['if you like'] : []),
+            ...(addition.optional ? [paperWords.ifYouLike] : []),
           ]
             .filter(Boolean)
             .join(', ')

@@ -1,4 +1,5 @@
 /** What is fetched, in the units it is bought in. */
+import { paperWords } from '#words/screens/paper';
 import type { Settings } from '#contract';
 import type { PullLine } from '#core/batch';
 import { sayCounted } from '#words/batch';
@@ -14,7 +15,7 @@ export function sayNeeded(line: PullLine, settings: Settings): string {
 }
 
 export function sayShort(line: PullLine, settings: Settings): string {
-  if (line.shortG === null) return 'stock not known';
+  if (line.shortG === null) return paperWords.stockNotKnown;
   if (line.shortG <= 0) return '';
   const counted = sayCounted({ unit: line.unit, count: line.shortCount });
   const share = line.shortG / line.neededG;
@@ -22,5 +23,5 @@ export function sayShort(line: PullLine, settings: Settings): string {
     line.unit.kind === 'litres'
       ? formatVolume(line.neededMl * share, settings)
       : formatMass(line.asBoughtG * share, settings);
-  return `${counted ?? rest} short`;
+  return paperWords.partShort(counted ?? rest);
 }

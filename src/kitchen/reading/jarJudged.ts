@@ -13,6 +13,7 @@ import {
   type Judgement,
 } from '#core/reckoning';
 import { measuredPh, trialLines } from '#core/trial';
+import { atWorkWords } from '#words/screens/atWork';
 import { contextFor, vesselOf, type Kitchen } from './kitchen';
 
 /** @param version the version it was made from; null: it cannot be looked up, and counts as not read */
@@ -38,7 +39,7 @@ export function jarJudged(
   const measured = measuredPh(jar.events);
   return judgePortions(
     [...inJar, ...toTaste],
-    [...(written ? written.unread : [`v${jar.version}, which cannot be looked up now`]), ...unknown],
+    [...(written ? written.unread : [atWorkWords.vVersionWhichCannotBe(jar.version)]), ...unknown],
     measured.status === 'counts' ? measured.value : null,
   );
 }

@@ -11,6 +11,7 @@ import {
   type StepState,
 } from '#core/trial';
 import { formatAmount, type NumberStyle } from '#words/numbers';
+import { atWorkWords } from '#words/screens/atWork';
 import { stepName } from './stepWords';
 
 export interface OpenDeviation {
@@ -59,9 +60,15 @@ export function deviationNote(
   if (!off || Math.abs(off.byG) < SHOWN_G) return null;
   const name = stepName(off.state.step, catalogue, making, off.state);
   const amount = `${formatAmount(Math.abs(off.byG), 'g', settings)} ${off.byG > 0 ? 'over' : 'under'}`;
-  if (!strongest) return `${name} came out ${amount}.`;
+  if (!strongest) return atWorkWords.nameCameOutAmount(name, amount);
   const { title, unit } = MEASURE_WORDS[strongest.measure];
   const move =
     `${sayMeasure(strongest.measure, strongest.from)} → ${sayMeasure(strongest.measure, strongest.to)} ${unit}`.trim();
-  return `${name} came out ${amount}. ${moved.length > 0 ? '' : 'Nothing to change: '}${title} ${move}.`;
+  return atWorkWords.nameCameOutAmountForm(
+    name,
+    amount,
+    moved.length > 0 ? '' : atWorkWords.nothingToChange,
+    title,
+    move,
+  );
 }

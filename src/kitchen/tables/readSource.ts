@@ -1,5 +1,6 @@
 /** What somebody brought: our own document, a page's recipe, a table, or plain words. */
 import { fromJsonLd } from '#core/interchange';
+import { tablesWords } from '#words/screens/tables';
 import { readTable, type TableReading } from './readTables';
 
 export type Source =
@@ -21,7 +22,7 @@ export function sourceOf(text: string): Source {
     } catch {
       return {
         kind: 'nothing',
-        says: 'This begins like JSON and is not whole: copy all of it, or choose the file.',
+        says: tablesWords.thisBeginsLikeJsonAnd,
       };
     }
   }
@@ -30,7 +31,7 @@ export function sourceOf(text: string): Source {
     if (reading.status === 'none')
       return {
         kind: 'nothing',
-        says: 'There is no recipe in it that a program can read. Copy the words of the page instead.',
+        says: tablesWords.thereIsNoRecipeIn,
       };
     const [recipe] = reading.recipes;
     const { name, ingredients, instructions } = recipe!;
@@ -38,9 +39,9 @@ export function sourceOf(text: string): Source {
       kind: 'text',
       text: [
         name,
-        'Ingredients:',
+        tablesWords.ingredients,
         ...ingredients,
-        ...(instructions.length > 0 ? ['Method:', ...instructions] : []),
+        ...(instructions.length > 0 ? [tablesWords.method, ...instructions] : []),
       ].join('\n'),
     };
   }

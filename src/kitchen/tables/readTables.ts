@@ -13,6 +13,7 @@ import {
 } from '#contract';
 import type { IngredientId } from '#core/ingredient';
 import { fromCsv, joined, underHeader } from '#core/interchange';
+import { tablesWords } from '#words/screens/tables';
 import { ADDITION_HEADER, BATCH_HEADER, INGREDIENT_HEADER, LOG_HEADER, WHOLE } from './tables';
 
 type Cells = Readonly<Record<string, string>>;
@@ -40,13 +41,14 @@ export function readTable(text: string): TableReading | null {
   const first = /^\uFEFF?"?(formula|id|at|number)"?[,;\t]/i.exec(text)?.[1]?.toLowerCase();
   if (!first) return null;
   const reading = fromCsv(text);
-  if (reading.status === 'unread') return unread(`The table, line ${reading.line}: ${reading.message}`);
+  if (reading.status === 'unread')
+    return unread(tablesWords.theTableLineLineMessage(reading.line, reading.message));
   const header = { formula: ADDITION_HEADER, id: INGREDIENT_HEADER, at: LOG_HEADER, number: BATCH_HEADER }[
     first
   ]!;
   const needed = first === 'formula' ? ['amount', 'ingredient'] : header;
   const { missing, records } = underHeader(reading.rows, needed);
-  if (missing.length > 0) return unread(`The table has no column ${missing.join(', ')}.`);
+  if (missing.length > 0) return unread(tablesWords.theTableHasNoColumn(missing.join(', ')));
   try {
     switch (first) {
       case 'id':
@@ -59,7 +61,7 @@ export function readTable(text: string): TableReading | null {
         return readFormulas(records);
     }
   } catch (error) {
-    return unread(error instanceof TableError ? error.message : 'A record in the table cannot be read.');
+    return unread(error instanceof TableError ? error.message : tablesWords.aRecordInTheTable);
   }
 }
 
@@ -78,13 +80,15 @@ function checked<T>(schema: Schema<T>, value: unknown, where: string): T {
   const { data, error } = schema.safeParse(value);
   if (data !== undefined) return data;
   const issue = error?.issues[0];
-  throw new TableError(`${where}: ${issue ? `${issue.path.join('.')} ${issue.message}` : 'not understood'}.`);
+  throw new TableError(
+    `${where}: ${issue ? `${issue.path.join('.')} ${issue.message}` : tablesWords.notUnderstood}.`,
+  );
 }
 function parsed(json: string, where: string): unknown {
   try {
     return JSON.parse(json) as unknown;
   } catch {
-    throw new TableError(`${where}: its record is cut off or was changed. Save the table anew.`);
+    throw new TableError(tablesWords.whereItsRecordIsCut(where));
   }
 }
 
@@ -133,26 +137,23 @@ function readFormulas(rows: readonly Cells[]): TableReading {
       },
     };
   const nameOf = (key: string): string => rows.find((row) => keyOf(row) === key)?.formula || key;
-  if (keys.length > 1)
-    return unread(
-      `Changed in the table: ${changed.map(nameOf).join(', ')}. Leave the rows of one changed formula in it; they become a draft.`,
-    );
+  if (keys.length > 1) return unread(tablesWords.changedInTheTableChanged(changed.map(nameOf).join(', ')));
   const lines = rows
     .filter(({ amount, ingredient }) => amount || ingredient)
     .map(({ amount, ingredient, form }) => `${amount} ${ingredient}${form ? `, ${form}` : ''}`);
-  return { kind: 'text', text: [nameOf(keys[0] ?? ''), 'Ingredients:', ...lines].join('\n') };
+  return { kind: 'text', text: [nameOf(keys[0] ?? ''), tablesWords.ingredients, ...lines].join('\n') };
 }
 
 function readStock(rows: readonly Cells[]): TableReading {
   const own: OwnIngredient[] = [];
   const entries = new Map<IngredientId, PantryEntry>();
   for (const row of rows) {
-    const where = row.name || row.id || 'A row';
+    const where = row.name || row.id || tablesWords.aRow;
     const number = (column: string): number | null => {
       const text = row[column]!.trim();
       if (text === '') return null;
       const value = Number(text);
-      if (!Number.isFinite(value)) throw new TableError(`${where}: ${column} “${text}” is no number.`);
+      if (!Number.isFinite(value)) throw new TableError(tablesWords.whereColumnTextIsNo(where, column, text));
       return value;
     };
     if (row[WHOLE]) own.push(checked(ingredientRowSchema, parsed(row[WHOLE], where), where));
@@ -191,9 +192,9 @@ function readJars(rows: readonly Cells[]): readonly TrialRecord[] {
     }
   }
   const [cut] = open.keys();
-  if (cut !== undefined) throw new TableError(`Jar ${cut}: an event is cut off. Save the table anew.`);
+  if (cut !== undefined) throw new TableError(tablesWords.jarCutAnEventIs(cut));
   return [...joined(of(true))].map(([id, json]) => {
-    const where = `Jar ${id}`;
+    const where = tablesWords.jarId(id);
     const jar = parsed(json, where) as object;
     return checked(trialRecordSchema, { ...jar, events: events.get(id) ?? [] }, where);
   });
@@ -201,7 +202,11 @@ function readJars(rows: readonly Cells[]): readonly TrialRecord[] {
 
 const readBatches = (rows: readonly Cells[]): readonly BatchRecord[] =>
   [...joined(rows.map((row) => ({ key: row.number ?? '', piece: row[WHOLE] ?? '' })))].map(([number, json]) =>
-    checked(batchRecordSchema, parsed(json, `Batch ${number}`), `Batch ${number}`),
+    checked(
+      batchRecordSchema,
+      parsed(json, tablesWords.batchNumber(number)),
+      tablesWords.batchNumber(number),
+    ),
   );
 
 /** What the table would change of the stock; what it says nothing of stays. */

@@ -1,4 +1,5 @@
 /** Server data. Working formulas live in their own slice; what is fetched here is what the server last said. */
+import { frameWords } from '#words/screens/frame';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type {
   BatchRecord,
@@ -385,9 +386,7 @@ export const {
 export function sayError(error: unknown): string {
   const body = (error as { data?: Partial<ErrorBody> } | undefined)?.data;
   if (body?.error) return body.error.message;
-  return isUnreachable(error)
-    ? 'The kitchen’s server cannot be reached. Start it again, then try once more.'
-    : 'The kitchen’s server gave no usable answer. Try once more.';
+  return isUnreachable(error) ? frameWords.theKitchenSServerCannot : frameWords.theKitchenSServerGave;
 }
 
 export const isUnreachable = (error: unknown): boolean => {

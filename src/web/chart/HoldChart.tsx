@@ -1,11 +1,12 @@
 /** Layers against time for two dressings. The only importer of Chart.js; fetched when it is first shown. */
+import { drawingWords } from '#words/screens/drawing';
 import { Chart, Legend, LinearScale, LineElement, LogarithmicScale, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import { layersAt, type Hold } from '#core/emulsion';
 import { sayDuration } from '#words/hold';
 
 Chart.register(Legend, LinearScale, LineElement, LogarithmicScale, PointElement, Tooltip);
-Chart.defaults.font.family = "'Atkinson Hyperlegible Next', system-ui, sans-serif";
+Chart.defaults.font.family = drawingWords.atkinsonHyperlegibleNextSystemUi;
 Chart.defaults.color = '#17201b';
 Chart.defaults.animation = false;
 
@@ -45,21 +46,21 @@ export function HoldChart({ holds, names }: HoldChartProps) {
       })),
     });
     return [
-      line('watery layer', WATERY, inverted ? 'free' : 'serum'),
-      line('oil on top', OIL, inverted ? 'serum' : 'free'),
+      line(drawingWords.wateryLayer, WATERY, inverted ? 'free' : 'serum'),
+      line(drawingWords.oilOnTop, OIL, inverted ? 'serum' : 'free'),
     ];
   });
   const says = holds
     .map(
       (hold, i) =>
-        `${names[i]}: ${!hold || hold.medianS === null ? 'no layer within 14 days' : `first layer after ${sayDuration(hold.medianS)}`}`,
+        `${names[i]}: ${!hold || hold.medianS === null ? drawingWords.noLayerWithin14Days : drawingWords.firstLayerAfterMedians(sayDuration(hold.medianS))}`,
     )
     .join('; ');
   return (
     <div className="h-64">
       <Line
         role="img"
-        aria-label={`Layers against time. ${says}.`}
+        aria-label={drawingWords.layersAgainstTimeSays(says)}
         data={{ datasets }}
         options={{
           maintainAspectRatio: false,
@@ -74,9 +75,9 @@ export function HoldChart({ holds, names }: HoldChartProps) {
                 axis.ticks = TICKS.map(([value]) => ({ value }));
               },
               ticks: { callback: (value) => TICKS.find(([at]) => at === value)?.[1] ?? '' },
-              title: { display: true, text: 'after mixing' },
+              title: { display: true, text: drawingWords.afterMixing },
             },
-            y: { min: 0, max: 100, title: { display: true, text: '% of the height' } },
+            y: { min: 0, max: 100, title: { display: true, text: drawingWords.ofTheHeight } },
           },
           plugins: {
             legend: { position: 'bottom', labels: { boxWidth: 24, boxHeight: 1 } },

@@ -1,9 +1,10 @@
 /** One measure over the makings of a formula, with how each was judged. */
+import { drawingWords } from '#words/screens/drawing';
 import { CategoryScale, Chart, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 
 Chart.register(CategoryScale, Legend, LinearScale, LineElement, PointElement, Tooltip);
-Chart.defaults.font.family = "'Atkinson Hyperlegible Next', system-ui, sans-serif";
+Chart.defaults.font.family = drawingWords.atkinsonHyperlegibleNextSystemUi;
 Chart.defaults.color = '#17201b';
 Chart.defaults.animation = false;
 
@@ -39,7 +40,7 @@ export function MakingsChart({ title, unit, points, band }: MakingsChartProps) {
     <div className="h-56">
       <Line
         role="img"
-        aria-label={`${title} over the makings. ${says}.`}
+        aria-label={drawingWords.titleOverTheMakingsSays(title, says)}
         data={{
           labels: points.map(({ label }) => label),
           datasets: [
@@ -55,7 +56,9 @@ export function MakingsChart({ title, unit, points, band }: MakingsChartProps) {
               pointRadius: 6,
               borderWidth: 2,
             },
-            ...(band ? [flat(band.low, 'window from'), flat(band.high, 'window to')] : []),
+            ...(band
+              ? [flat(band.low, drawingWords.windowFrom), flat(band.high, drawingWords.windowTo)]
+              : []),
           ],
         }}
         options={{

@@ -1,3 +1,4 @@
+import { drawingWords } from '#words/screens/drawing';
 import type { KitchenComponent } from '#core/ingredient';
 
 const SHAPES: Record<KitchenComponent, { d: string; fill: string; name: string; stroke?: boolean }> = {
@@ -32,7 +33,7 @@ export function ComponentMark({ component }: { component: KitchenComponent | nul
       <span
         className="grid size-[22px] shrink-0 place-items-center rounded-md border border-dashed border-acid-ink text-sm font-bold text-acid-ink"
         role="img"
-        aria-label="not read"
+        aria-label={drawingWords.notRead}
       >
         ?
       </span>

@@ -1,7 +1,8 @@
 import { PALATE, PALATE_KEYS, type Palate, type PalateKey, type Style } from '#core/palate';
 import { MEASURE_WORDS } from '#words/palate';
 import type { DecimalSign } from '#core/quantity';
-import { MARKS, showMeasure } from '../palateWords';
+import { drawingWords } from '#words/screens/drawing';
+import { MARKS, showMeasure } from '#words/judgement';
 import { Track } from './Track';
 
 /** Moves smaller than this share of what a taster notices are not drawn. */
@@ -28,7 +29,8 @@ export function EffectTracks({ before, after, style, decimalSign, narrow = false
     .filter(({ steps, key }) => steps >= NOTICED_STEPS && (!style || style.windows[key] !== undefined))
     .sort((a, b) => b.steps * PALATE[b.key].weight - a.steps * PALATE[a.key].weight)
     .slice(0, MOST_SHOWN);
-  if (moved.length === 0) return <p className="text-sm text-quiet">Hardly changes how it tastes.</p>;
+  if (moved.length === 0)
+    return <p className="text-sm text-quiet">{drawingWords.hardlyChangesHowItTastes}</p>;
   const show = (key: PalateKey, value: number | null): string => showMeasure(key, value, decimalSign);
   return (
     <ul className={`grid gap-x-5 gap-y-1.5 ${narrow ? '' : 'sm:grid-cols-2'}`} data-testid="effect">
@@ -45,7 +47,11 @@ export function EffectTracks({ before, after, style, decimalSign, narrow = false
             value={to}
             window={style?.windows[key]}
             mark={from}
-            label={`${MEASURE_WORDS[key].title} from ${show(key, from)} to ${show(key, to)}`}
+            label={drawingWords.titleFromShowToShow2(
+              MEASURE_WORDS[key].title,
+              show(key, from),
+              show(key, to),
+            )}
           />
         </li>
       ))}

@@ -1,5 +1,6 @@
 import { memo, useMemo } from 'react';
 import { heightOfMl, SHAKE_LINE_SHARE, type Vessel } from '#core/vessel';
+import { drawingWords } from '#words/screens/drawing';
 import { frameJar, glassPath, halfWidthAt, slicePath, spreadLabels, stackLayers, yAt } from './jarGeometry';
 import { inkOn } from './colours';
 
@@ -160,7 +161,7 @@ const ShakeLine = memo(function ShakeLine({ vessel, frame }: { vessel: Vessel; f
         strokeDasharray="5 4"
       />
       <text x={frame.centreX - half + 6} y={y - 6} fontWeight={700} fontSize={11} fill="#a32a53">
-        shake line
+        {drawingWords.shakeLine}
       </text>
     </g>
   );

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { sameContent } from '#core/formula';
 import type { NewTrial } from '#contract';
+import { frameWords } from '#words/screens/frame';
 import { useBeginTrialMutation, useFreezeMutation } from '../api/kitchenApi';
 import { byNow, newId } from './device';
 import { useAppDispatch } from './store';
@@ -34,7 +35,7 @@ export function useBeginJar(working: WorkingFormula): BeginJar {
         const { record, version } = await freeze({
           id,
           revision: working.revision,
-          note: 'for a jar',
+          note: frameWords.forAJar,
           by: byNow(),
         }).unwrap();
         dispatch(versionFrozen({ id, record }));

@@ -4,6 +4,7 @@ import type { Hold } from '#core/emulsion';
 import { sayDuration } from '#words/hold';
 import type { FormulaId, Tool } from '#core/formula';
 import { learnHold, lessonOf, type HoldLesson, type LearntHold } from '#core/trial';
+import { frameWords } from '#words/screens/frame';
 import { useLatestTrialsQuery } from '../api/kitchenApi';
 import type { HoldReading } from '../workers/useHolds';
 import { useKitchen } from './kitchen';
@@ -62,10 +63,15 @@ const withLearnt = (hold: Hold, { medianS, lowS, highS, bandFactor }: LearntHold
 
 function sayWhy(model: Hold, { own, others }: LearntHold): string | null {
   if (own + others === 0) return null;
-  const jars = (count: number): string => (count === 1 ? 'one jar' : `${count} jars`);
+  const jars = (count: number): string => (count === 1 ? frameWords.oneJar : frameWords.countJars(count));
   const parts = [
-    ...(own > 0 ? [`${jars(own)} of this one that somebody looked at`] : []),
-    ...(others > 0 ? [`${jars(others)} of others`] : []),
+    ...(own > 0 ? [frameWords.jarsOfThisOneThat(jars(own))] : []),
+    ...(others > 0 ? [frameWords.jarsOfOthers(jars(others))] : []),
   ];
-  return `The model alone says ${sayDuration(model.medianS!)} (${sayDuration(model.lowS!)} to ${sayDuration(model.highS!)}); ${parts.join(' and ')} moved it.`;
+  return frameWords.theModelAloneSaysMedians(
+    sayDuration(model.medianS!),
+    sayDuration(model.lowS!),
+    sayDuration(model.highS!),
+    parts.join(' and '),
+  );
 }

@@ -1,6 +1,7 @@
 /** Paper from the server: asked for, then opened where the browser can show it, or saved. */
 import { useState } from 'react';
 import type { ErrorBody, PrintSheet, PrintStrip } from '#contract';
+import { frameWords } from '#words/screens/frame';
 import { saveBlob } from '../ui/saveFile';
 
 /** What only this screen knows is sent; what the kitchen holds is asked for by its id. */
@@ -31,12 +32,12 @@ export function usePaper(): Printing {
       const response = await fetch(`/api/print/${path}`, init);
       if (!response.ok) {
         const body = (await response.json().catch(() => null)) as Partial<ErrorBody> | null;
-        setError(body?.error?.message ?? 'The server could not print it. Try once more.');
+        setError(body?.error?.message ?? frameWords.theServerCouldNotPrint);
         return;
       }
       saveBlob(await response.blob(), fileName);
     } catch {
-      setError('The kitchen’s server cannot be reached. Print it once it is back.');
+      setError(frameWords.theKitchenSServerCannotBe);
     } finally {
       setBusy(false);
     }

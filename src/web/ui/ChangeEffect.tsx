@@ -3,6 +3,7 @@ import type { Palate, Style } from '#core/palate';
 import type { Keeping } from '#core/safety';
 import { sayCaution, sayKeeping } from '#words/safety';
 import type { Settings } from '#contract';
+import { frameWords } from '#words/screens/frame';
 import { EffectTracks } from '../drawing/EffectTracks';
 import { formatAmount } from '#words/numbers';
 
@@ -28,8 +29,11 @@ export function ChangeEffect({
   const graver = newCautions.filter(({ tier }) => tier !== 3);
   const volume =
     Math.abs(grownMl) < 0.5
-      ? 'As much as before'
-      : `${formatAmount(Math.abs(grownMl), 'ml', settings)} ${grownMl > 0 ? 'more' : 'less'} in the jar`;
+      ? frameWords.asMuchAsBefore
+      : frameWords.absFormInTheJar(
+          formatAmount(Math.abs(grownMl), 'ml', settings),
+          grownMl > 0 ? frameWords.more : frameWords.less,
+        );
   return (
     <div className="grid gap-2">
       <EffectTracks
@@ -40,14 +44,14 @@ export function ChangeEffect({
         narrow={narrow}
       />
       <p className="text-sm text-quiet">
-        {volume}.{score !== null && style && ` ${score} of 100 in “${style.name}”.`}
-        {goneAllergens.length > 0 && ` No longer in it: ${goneAllergens.join(', ')}.`}
-        {goneCautions.length > 0 && graver.length === 0 && ' Fewer cautions than before.'}
+        {volume}.{score !== null && style && frameWords.scoreOf100InName(score, style.name)}
+        {goneAllergens.length > 0 && frameWords.noLongerInItGoneallergens(goneAllergens.join(', '))}
+        {goneCautions.length > 0 && graver.length === 0 && frameWords.fewerCautionsThanBefore}
       </p>
       {(newAllergens.length > 0 || graver.length > 0 || keeping.days !== keepingBefore.days) && (
         <ul className="grid gap-0.5 border-l-4 border-l-acid pl-2 text-sm">
           {newAllergens.length > 0 && (
-            <li className="font-semibold">New allergen: {newAllergens.join(', ')}.</li>
+            <li className="font-semibold">{frameWords.newAllergenNewallergens(newAllergens.join(', '))}</li>
           )}
           {graver.map((caution) => (
             <li key={caution.code}>{sayCaution(caution).what}</li>

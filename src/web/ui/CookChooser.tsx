@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { frameWords } from '#words/screens/frame';
 import { sayError, useCooksQuery, useSaveCookMutation } from '../api/kitchenApi';
 import { setCookHere } from '../store/cook';
 import { newId } from '../store/device';
@@ -17,12 +18,12 @@ export function CookChooser() {
       <button
         type="button"
         className="inline-flex min-h-8 items-center rounded-full border border-white/50 px-3 text-sm hover:bg-bottle-soft"
-        title={here ? `${here.name} cooks on this device` : 'Nobody is named on this device yet'}
+        title={here ? frameWords.nameCooksOnThisDevice(here.name) : frameWords.nobodyIsNamedOnThis}
         onClick={() => {
           setOpen(true);
         }}
       >
-        {here ? here.initials : 'Who cooks?'}
+        {here ? here.initials : frameWords.whoCooks}
       </button>
       {open && (
         <CookPanel
@@ -59,7 +60,7 @@ function CookPanel({
   const [save, saving] = useSaveCookMutation();
   const shown = initials ?? initialsOf(name);
   return (
-    <Panel title="Who cooks on this device?" open onClose={onClose}>
+    <Panel title={frameWords.whoCooksOnThisDevice} open onClose={onClose}>
       <ul className="mb-4 grid gap-1">
         {cooks.map((cook) => (
           <li key={cook.id}>
@@ -94,7 +95,7 @@ function CookPanel({
         }}
       >
         <label className="grid gap-1 font-semibold">
-          Someone else
+          {frameWords.someoneElse}
           <input
             className="field font-normal"
             maxLength={60}
@@ -105,7 +106,7 @@ function CookPanel({
           />
         </label>
         <label className="grid gap-1 font-semibold">
-          Initials
+          {frameWords.initials}
           <input
             className="field w-20 font-normal"
             maxLength={3}
@@ -116,11 +117,11 @@ function CookPanel({
           />
         </label>
         <Button kind="main" type="submit" disabled={!name.trim() || !shown.trim() || saving.isLoading}>
-          Add and choose
+          {frameWords.addAndChoose}
         </Button>
         {saving.isError && (
           <p role="alert" className="w-full text-sm text-acid-ink">
-            Not added. {sayError(saving.error)}
+            {frameWords.notAddedError(sayError(saving.error))}
           </p>
         )}
       </form>

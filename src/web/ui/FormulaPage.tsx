@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { FormulaId } from '#core/formula';
+import { frameWords } from '#words/screens/frame';
 import { useJars, type Jar } from '../store/jars';
 import { useWorking } from '../store/useWorking';
 import type { WorkingFormula } from '../store/workingSlice';
@@ -12,7 +13,7 @@ export function FormulaPending({ error, retry, what }: { error: unknown; retry: 
   return (
     <Trouble error={error} retry={retry}>
       <Link to="/" className="inline-flex items-center font-semibold text-bottle underline">
-        Back to the shelf
+        {frameWords.backToTheShelf}
       </Link>
     </Trouble>
   );

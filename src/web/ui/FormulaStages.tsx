@@ -1,19 +1,20 @@
+import { frameWords } from '#words/screens/frame';
 import { NavLink } from 'react-router';
 
 const STAGES = [
-  { path: 'compose', label: 'Compose' },
-  { path: 'make', label: 'Make' },
-  { path: 'taste', label: 'Taste' },
-  { path: 'batch', label: 'Batch' },
-  { path: 'serve', label: 'Serve' },
-  { path: 'versions', label: 'Versions' },
-  { path: 'log', label: 'Log' },
+  { path: 'compose', label: frameWords.compose },
+  { path: 'make', label: frameWords.make },
+  { path: 'taste', label: frameWords.taste },
+  { path: 'batch', label: frameWords.batch },
+  { path: 'serve', label: frameWords.serve },
+  { path: 'versions', label: frameWords.versions },
+  { path: 'log', label: frameWords.log },
 ] as const;
 
 /** The stages of one formula, in working order. */
 export function FormulaStages({ id }: { id: string }) {
   return (
-    <nav aria-label="Stages" className="flex flex-wrap border-b-2 border-rule">
+    <nav aria-label={frameWords.stages} className="flex flex-wrap border-b-2 border-rule">
       {STAGES.map(({ path, label }) => (
         <NavLink
           key={path}

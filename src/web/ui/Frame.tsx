@@ -1,4 +1,5 @@
 import { NavLink, Outlet } from 'react-router';
+import { frameWords } from '#words/screens/frame';
 import { useSessionQuery, useSettingsQuery } from '../api/kitchenApi';
 import { CookChooser } from './CookChooser';
 import { useLive } from '../store/live';
@@ -6,13 +7,13 @@ import { SignIn } from './SignIn';
 import { Timers } from './Timers';
 
 const PLACES = [
-  { to: '/', label: 'Shelf' },
-  { to: '/pantry', label: 'Pantry' },
-  { to: '/batches', label: 'Batches' },
-  { to: '/log', label: 'Log' },
-  { to: '/measures', label: 'My measures' },
-  { to: '/plan', label: 'Service plan' },
-  { to: '/settings', label: 'Settings' },
+  { to: '/', label: frameWords.shelf },
+  { to: '/pantry', label: frameWords.pantry },
+  { to: '/batches', label: frameWords.batches },
+  { to: '/log', label: frameWords.log },
+  { to: '/measures', label: frameWords.myMeasures },
+  { to: '/plan', label: frameWords.servicePlan },
+  { to: '/settings', label: frameWords.settings },
 ] as const;
 
 /** The one frame: wordmark, places, who is cooking, the kitchen's name. */
@@ -27,14 +28,14 @@ export function Frame() {
         href="#main"
         className="sr-only z-50 bg-tape px-3 py-2 font-semibold focus:not-sr-only focus:absolute focus:top-1 focus:left-1"
       >
-        To the page
+        {frameWords.toThePage}
       </a>
       <header className="bg-bottle text-white print:hidden">
         <div className="mx-auto flex max-w-[1880px] flex-wrap items-center gap-x-2 gap-y-1 px-3 py-2 sm:px-5">
           <NavLink to="/" className="font-name mr-2 text-2xl font-bold">
-            Ygrana
+            {frameWords.ygrana}
           </NavLink>
-          <nav aria-label="Places" className="flex flex-wrap gap-1">
+          <nav aria-label={frameWords.places} className="flex flex-wrap gap-1">
             {PLACES.map(({ to, label }) => (
               <NavLink
                 key={to}
@@ -50,7 +51,7 @@ export function Frame() {
           <span className="ml-auto flex min-w-0 items-center gap-2">
             {!signedOut && <CookChooser />}
             <span className="hidden max-w-56 truncate rounded-full border border-white/50 px-3 py-1 text-sm sm:inline">
-              {isError ? 'Server away' : (data?.kitchenName ?? '…')}
+              {isError ? frameWords.serverAway : (data?.kitchenName ?? '…')}
             </span>
           </span>
         </div>

@@ -2,6 +2,7 @@ import type { FormulaId } from '#core/formula';
 import type { JudgedPortion } from '#core/reckoning';
 import { allergenNames, sayPh } from '#words/safety';
 import { measuredPh } from '#core/trial';
+import { frameWords } from '#words/screens/frame';
 import { useJarJudged } from '../store/useJarJudged';
 import type { Jar } from '../store/jars';
 import type { Kitchen } from '#kitchen/reading';
@@ -21,18 +22,16 @@ export function JarCautions({ jar, formulaId, portions, kitchen }: JarCautionsPr
   const measured = measuredPh(jar.events).status === 'counts';
   const allergens = allergenNames(judgement.allergens);
   return (
-    <section aria-label="Cautions for this jar" className="card p-4">
-      <h2 className="font-name mb-1 font-bold">Cautions for this jar</h2>
+    <section aria-label={frameWords.cautionsForThisJar} className="card p-4">
+      <h2 className="font-name mb-1 font-bold">{frameWords.cautionsForThisJar}</h2>
       <div className="grid gap-1 border-l-4 border-l-acid pl-2 text-sm">
         <CautionLines of={judgement} />
-        <p>Allergens: {allergens.join(', ') || 'none listed is known'}.</p>
+        <p>{frameWords.allergensPart(allergens.join(', ') || frameWords.noneListedIsKnown)}</p>
         <p>
-          {sayPh(judgement.ph)} {measured && '(as measured, ± 0.1)'}
+          {sayPh(judgement.ph)} {measured && frameWords.asMeasured01}
         </p>
       </div>
-      <p className="mt-2 text-sm text-quiet">
-        Estimates, never a certificate: your local code and a licensed professional decide.
-      </p>
+      <p className="mt-2 text-sm text-quiet">{frameWords.estimatesNeverACertificateYour}</p>
     </section>
   );
 }

@@ -4,17 +4,18 @@ import { sayDuration } from '#words/hold';
 import type { Catalogue, IngredientId } from '#core/ingredient';
 import { standingEvents, stepStates, trialLines, type TrialEvent } from '#core/trial';
 import { SIGHT_WORDS, sayDeed, sayTasting } from '#words/trial';
+import { frameWords } from '#words/screens/frame';
 import { useCooksQuery } from '../api/kitchenApi';
 import { formatAmount, formatMoment, formatNumber, inSentence } from '#words/numbers';
 import { makingOf, type Jar } from '../store/jars';
 
 const PLAN_WORDS = {
-  'poured-too-much': 'Poured otherwise than planned',
-  'left-out': 'Something was left out',
-  swapped: 'Something else went in',
-  mend: 'To mend it',
-  rescue: 'To save it',
-  'by-hand': 'Further',
+  'poured-too-much': frameWords.pouredOtherwiseThanPlanned,
+  'left-out': frameWords.somethingWasLeftOut,
+  swapped: frameWords.somethingElseWentIn,
+  mend: frameWords.toMendIt,
+  rescue: frameWords.toSaveIt,
+  'by-hand': frameWords.further,
 } as const;
 
 /** Everything that happened to this jar, oldest first, with what it weighed then. Nothing here can be edited away. */
@@ -37,14 +38,18 @@ export function JarLog({ jar, catalogue, settings }: { jar: Jar; catalogue: Cata
   return (
     <ol className="text-sm" data-testid="jar-log">
       <LogLine at={jar.at} who={who(jar.by.cookId)} mass={massAfter(0)}>
-        <strong>{jar.making ? `Making of v${jar.version} begun` : `Made from v${jar.version}`}</strong>
+        <strong>
+          {jar.making
+            ? frameWords.makingOfVVersionBegun(jar.version)
+            : frameWords.madeFromVVersion(jar.version)}
+        </strong>
       </LogLine>
       {jar.events.map(({ id, event, by, at }, i) => (
         <LogLine
           key={id}
           at={at}
           who={who(by.cookId)}
-          mass={jar.waiting.has(id) ? 'waiting' : massAfter(i + 1)}
+          mass={jar.waiting.has(id) ? frameWords.waiting : massAfter(i + 1)}
           undone={event.kind !== 'corrected' && !stands.has(id)}
         >
           {words(event, jar)}
@@ -76,7 +81,7 @@ function sayEvent(
   const states = stepStates(making.steps, jar?.events ?? []);
   const stepWords = (stepId: string): string => {
     const step = states.find((state) => state.step.id === stepId)?.step;
-    if (!step) return 'a step';
+    if (!step) return frameWords.aStep;
     if (step.kind === 'do') return sayDeed(step, making.tool).toLowerCase();
     return amount(0, step.kind === 'weigh' ? step.line.ingredientId : step.ingredientId).replace(
       /^\S+ g /,
@@ -94,7 +99,9 @@ function sayEvent(
     case 'added':
       return (
         <strong>
-          Added {event.lines.map(({ ingredientId, massG }) => amount(massG, ingredientId)).join(', ')}
+          {frameWords.addedLines(
+            event.lines.map(({ ingredientId, massG }) => amount(massG, ingredientId)).join(', '),
+          )}
         </strong>
       );
     case 'took':
@@ -105,9 +112,9 @@ function sayEvent(
         </>
       );
     case 'did':
-      return <>Done: {stepWords(event.stepId)}</>;
+      return <>{frameWords.doneStepwords(stepWords(event.stepId))}</>;
     case 'left-out':
-      return <>Left out: {stepWords(event.stepId)}</>;
+      return <>{frameWords.leftOutStepwords(stepWords(event.stepId))}</>;
     case 'planned':
       return (
         <>
@@ -118,33 +125,33 @@ function sayEvent(
             )
             .join(', ') ||
             event.note ||
-            'as it is'}
+            frameWords.asItIs}
         </>
       );
     case 'corrected':
-      return <>Correction: the entry struck out above does not count</>;
+      return <>{frameWords.correctionTheEntryStruckOut}</>;
     case 'settled':
-      return <>Settled which weight counts: {stepWords(event.stepId)}</>;
+      return <>{frameWords.settledWhichWeightCountsStepwords(stepWords(event.stepId))}</>;
     case 'measured':
       return (
         <>
           {event.what === 'ph'
-            ? `pH ${formatNumber(event.value, 2, settings)}`
+            ? frameWords.phValue(formatNumber(event.value, 2, settings))
             : `${formatNumber(event.value, 1, settings)} °C`}
           {SOURCE_WORDS[event.reading.source]}
         </>
       );
     case 'shook':
-      return <>Shaken</>;
+      return <>{frameWords.shaken}</>;
     case 'looked':
       return (
         <>
-          Looked at it {sayDuration(event.seconds)} after the shake: {SIGHT_WORDS[event.saw]}
+          {frameWords.lookedAtItSecondsAfter(sayDuration(event.seconds), SIGHT_WORDS[event.saw])}
           {event.note && `: ${event.note}`}
         </>
       );
     case 'split':
-      return <>It split</>;
+      return <>{frameWords.itSplit}</>;
   }
 }
 

@@ -1,3 +1,4 @@
+import { frameWords } from '#words/screens/frame';
 import { Panel } from './Panel';
 import { sayKeys, type Shortcut } from './shortcuts';
 
@@ -12,7 +13,7 @@ interface KeyHelpProps {
 
 export function KeyHelp({ open, onClose, groups }: KeyHelpProps) {
   return (
-    <Panel title="Keys" open={open} onClose={onClose}>
+    <Panel title={frameWords.keys} open={open} onClose={onClose}>
       {groups.map(({ title, shortcuts }) => (
         <section key={title} className="mb-4">
           <h3 className="mb-1 text-sm font-semibold text-quiet">{title}</h3>

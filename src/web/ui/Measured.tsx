@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Instrument, Settings } from '#contract';
 import { isKind, measuredPh, standingEvents, type Reading, type TrialEvent } from '#core/trial';
 import { formatMoment, formatNumber } from '#words/numbers';
+import { frameWords } from '#words/screens/frame';
 import { readDecimal } from '../readDecimal';
 import { useCounter } from '../store/instruments';
 import type { Jar } from '../store/jars';
@@ -30,19 +31,17 @@ export function Measured({ jar, settings, onSay }: MeasuredProps) {
       }}
     >
       <summary className="min-h-11 cursor-pointer font-semibold">
-        Measured:{' '}
-        {temperature ? `${formatNumber(temperature.event.value, 1, settings)} °C` : 'no temperature'},{' '}
-        {ph.status === 'none' ? 'no pH' : `pH ${formatNumber(ph.value, 2, settings)}`}
+        {frameWords.measured}{' '}
+        {temperature ? `${formatNumber(temperature.event.value, 1, settings)} °C` : frameWords.noTemperature},{' '}
+        {ph.status === 'none' ? frameWords.noPh : frameWords.phValue(formatNumber(ph.value, 2, settings))}
       </summary>
       {open && <Probes settings={settings} onSay={onSay} />}
       {ph.status !== 'none' && (
         <p className="text-sm" data-testid="measured-ph">
-          {ph.status === 'void' &&
-            `pH ${formatNumber(ph.value, 2, settings)} was measured before the last addition: measure again.`}
-          {ph.status === 'simulated' &&
-            `pH ${formatNumber(ph.value, 2, settings)} is simulated: for trying out, no caution uses it.`}
+          {ph.status === 'void' && frameWords.phValueWasMeasuredBefore(formatNumber(ph.value, 2, settings))}
+          {ph.status === 'simulated' && frameWords.phValueIsSimulatedFor(formatNumber(ph.value, 2, settings))}
           {ph.status === 'counts' &&
-            `pH ${formatNumber(ph.value, 2, settings)}, ${formatMoment(ph.at)}: of this jar as it stands. Any addition voids it.`}
+            frameWords.phValueAtOfThis(formatNumber(ph.value, 2, settings), formatMoment(ph.at))}
         </p>
       )}
     </details>
@@ -70,7 +69,7 @@ function Probes({ settings, onSay }: Omit<MeasuredProps, 'jar'>) {
   return (
     <div className="grid gap-4 py-2 sm:grid-cols-2">
       <Probe
-        label="Temperature, °C"
+        label={frameWords.temperatureC}
         decimals={1}
         low={-40}
         high={200}
@@ -79,7 +78,7 @@ function Probes({ settings, onSay }: Omit<MeasuredProps, 'jar'>) {
         onTake={say('temperature')}
       />
       <Probe
-        label="pH"
+        label={frameWords.ph}
         decimals={2}
         low={0}
         high={14}
@@ -118,7 +117,7 @@ function Probe({
         inputMode="decimal"
         value={text}
         onText={setText}
-        problem={text.trim() === '' || fits ? null : `From ${low} to ${high}.`}
+        problem={text.trim() === '' || fits ? null : frameWords.fromLowToHigh(low, high)}
       />
       <div className="flex flex-wrap gap-4">
         <Button
@@ -130,7 +129,7 @@ function Probe({
             setText('');
           }}
         >
-          Keep what is typed
+          {frameWords.keepWhatIsTyped}
         </Button>
         {probe && (
           <Button
@@ -141,8 +140,11 @@ function Probe({
             }}
           >
             {probe.value === null
-              ? `${probe.name}: settling`
-              : `Take ${formatNumber(probe.value, decimals, settings)} (${probe.name.toLowerCase()})`}
+              ? frameWords.nameSettling(probe.name)
+              : frameWords.takeValueName(
+                  formatNumber(probe.value, decimals, settings),
+                  probe.name.toLowerCase(),
+                )}
           </Button>
         )}
       </div>

@@ -1,3 +1,4 @@
+import { frameWords } from '#words/screens/frame';
 import { setAside } from '../store/outbox';
 import { useAppSelector } from '../store/store';
 import { Button } from './Button';
@@ -13,15 +14,17 @@ export function OutboxNotice({ trialId }: { trialId: string }) {
     <div role="status" className="border-l-4 border-l-sweet bg-tape-soft px-3 py-2" data-testid="outbox">
       {pending > 0 && (
         <p className="font-semibold">
-          {pending === 1 ? '1 step waits' : `${pending} steps wait`} in this browser
-          {away ? ': the server cannot be reached. Go on; they are sent when it is back.' : '…'}
-          {unkept && ' This browser keeps nothing: do not close the page before they are sent.'}
+          {frameWords.formInThisBrowserForm2(
+            pending === 1 ? frameWords.n1StepWaits : frameWords.pendingStepsWait(pending),
+            away ? frameWords.theServerCannotBeReached : '…',
+          )}
+          {unkept && frameWords.thisBrowserKeepsNothingDo}
         </p>
       )}
       {refused.map(({ id, refused: why }) => (
         <p key={id} className="flex flex-wrap items-center gap-3">
-          A step was not recorded: {why}
-          <Button onClick={() => void setAside(id)}>Set it aside</Button>
+          {frameWords.aStepWasNotRecorded} {why}
+          <Button onClick={() => void setAside(id)}>{frameWords.setItAside}</Button>
         </p>
       ))}
     </div>

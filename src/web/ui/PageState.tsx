@@ -1,11 +1,12 @@
 import type { ReactNode } from 'react';
+import { frameWords } from '#words/screens/frame';
 import { isUnreachable, sayError } from '../api/kitchenApi';
 import { Button } from './Button';
 
 export function Loading({ what }: { what: string }) {
   return (
     <p role="status" className="p-8 text-quiet">
-      Fetching {what}…
+      {frameWords.fetchingWhat(what)}
     </p>
   );
 }
@@ -23,12 +24,12 @@ export function Trouble({
   return (
     <div role="alert" className="card mx-auto mt-10 max-w-xl border-l-4 border-l-acid p-5">
       <p className="font-name text-lg font-semibold">
-        {isUnreachable(error) ? 'The server is away' : 'This did not work'}
+        {isUnreachable(error) ? frameWords.theServerIsAway : frameWords.thisDidNotWork}
       </p>
       <p className="mt-1 mb-4">{sayError(error)}</p>
       <div className="flex gap-3">
         <Button kind="main" onClick={retry}>
-          Try again
+          {frameWords.tryAgain}
         </Button>
         {children}
       </div>

@@ -1,6 +1,7 @@
 import { Dialog } from 'radix-ui';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { frameWords } from '#words/screens/frame';
 import { IconButton } from './Button';
 
 interface PanelProps {
@@ -30,7 +31,7 @@ export function Panel({ title, open, onClose, children, wide = false }: PanelPro
           <div className="mb-3 flex items-center justify-between gap-4">
             <Dialog.Title className="font-name text-xl font-bold">{title}</Dialog.Title>
             <Dialog.Close asChild>
-              <IconButton label="Close">
+              <IconButton label={frameWords.close}>
                 <X size={18} aria-hidden />
               </IconButton>
             </Dialog.Close>

@@ -16,9 +16,10 @@ import type { JudgedPortion } from '#core/reckoning';
 import { inSentence } from '#words/numbers';
 import { freshAmountText } from '#kitchen/edits';
 import type { Kitchen } from '#kitchen/reading';
+import { frameWords } from '#words/screens/frame';
 import { Button } from './Button';
 import { Choice } from './Choice';
-import { sayStep } from '../sayTips';
+import { sayStep } from '#words/tips';
 
 interface RescueSectionProps {
   readonly request: HoldRequest;
@@ -79,15 +80,15 @@ export function RescueSection({
       }),
     );
   return (
-    <section aria-label="Save it">
+    <section aria-label={frameWords.saveIt}>
       {happened === undefined && (
         <>
-          <h3 className="font-name mb-1 font-bold">When it has gone wrong</h3>
+          <h3 className="font-name mb-1 font-bold">{frameWords.whenItHasGoneWrong}</h3>
           <Choice
-            label="What went wrong"
+            label={frameWords.whatWentWrong}
             value={trouble ?? 'none'}
             options={[
-              { value: 'none', label: 'Choose what went wrong' },
+              { value: 'none', label: frameWords.chooseWhatWentWrong },
               ...TROUBLES.map((value) => ({ value, label: TROUBLE_WORDS[value] })),
             ]}
             onChange={(value) => {
@@ -99,9 +100,9 @@ export function RescueSection({
       )}
       {(trouble === 'too-thick' || trouble === 'too-thin') && (
         <span className="ml-2 inline-flex items-center gap-2">
-          until it
+          {frameWords.untilIt}
           <Choice
-            label="Wanted thickness"
+            label={frameWords.wantedThickness}
             value={wanted}
             options={THICKNESS_CLASSES.map((value) => ({ value, label: THICKNESS_WORDS[value] }))}
             onChange={setWanted}
@@ -122,9 +123,10 @@ export function RescueSection({
               </ol>
               {brought && (
                 <p className="font-semibold text-acid-ink">
-                  Brings {nameOf(brought.id)}, which is not in it now
-                  {brought.allergensEu14.length > 0 && `: allergen ${brought.allergensEu14.join(', ')}`}. Look
-                  at the cautions again.
+                  {frameWords.bringsNameofWhichIsNot(nameOf(brought.id))}
+                  {brought.allergensEu14.length > 0 &&
+                    frameWords.allergenAllergenseu14(brought.allergensEu14.join(', '))}
+                  {frameWords.lookAtTheCautionsAgain}
                 </p>
               )}
               {onTake && (
@@ -134,7 +136,7 @@ export function RescueSection({
                     onTake(way, sayAll(way));
                   }}
                 >
-                  Do it this way
+                  {frameWords.doItThisWay}
                 </Button>
               )}
             </li>
@@ -142,7 +144,7 @@ export function RescueSection({
         })}
       </ol>
       {trouble && found.length === 0 && (
-        <p className="mt-1 text-sm text-quiet">Nothing to do: it is not so.</p>
+        <p className="mt-1 text-sm text-quiet">{frameWords.nothingToDoItIs}</p>
       )}
     </section>
   );

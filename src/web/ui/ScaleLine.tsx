@@ -1,4 +1,5 @@
 import type { NumberStyle } from '#words/numbers';
+import { frameWords } from '#words/screens/frame';
 import { Button } from './Button';
 import type { Scale } from '../store/scale';
 
@@ -15,7 +16,7 @@ export function ScaleLine({ scale, weighable, readabilityG, settings }: ScaleLin
     <p className="flex min-h-16 flex-wrap items-center gap-3 text-lg" role="status" data-testid="scale">
       {scale.simulated && (
         <span className="rounded-md border-2 border-sweet px-2 py-0.5 font-semibold text-sweet-ink">
-          simulated
+          {frameWords.simulated}
         </span>
       )}
       <span className={scale.status === 'ready' || scale.status === 'none' ? 'text-quiet' : 'font-semibold'}>
@@ -27,7 +28,7 @@ export function ScaleLine({ scale, weighable, readabilityG, settings }: ScaleLin
       </span>
       {(scale.status === 'elsewhere' || scale.status === 'other-screen') && (
         <Button className="min-h-16 px-5" onClick={scale.takeOver}>
-          Read it here
+          {frameWords.readItHere}
         </Button>
       )}
     </p>
@@ -37,18 +38,18 @@ export function ScaleLine({ scale, weighable, readabilityG, settings }: ScaleLin
 function sayScale({ status, holder, info }: Scale, weighable: boolean, step: string): string {
   switch (status) {
     case 'none':
-      return 'No scale: by the spoon, or type what yours shows.';
+      return frameWords.noScaleByTheSpoon;
     case 'silent':
-      return 'The scale is not heard. By hand goes on working.';
+      return frameWords.theScaleIsNotHeard;
     case 'unplugged':
-      return 'The scale is unplugged. Plug it in, set it to zero, or go on by hand.';
+      return frameWords.theScaleIsUnpluggedPlug;
     case 'overload':
-      return 'Too much lies on the scale: it shows no number.';
+      return frameWords.tooMuchLiesOnThe;
     case 'elsewhere':
-      return `In use: ${holder!.label}.`;
+      return frameWords.inUseLabel(holder!.label);
     case 'other-screen':
-      return 'Another screen of this making takes the readings.';
+      return frameWords.anotherScreenOfThisMaking;
     case 'ready':
-      return weighable ? `${info!.name}, steps of ${step}` : `Too little for steps of ${step}: by the spoon.`;
+      return weighable ? frameWords.nameStepsOfStep(info!.name, step) : frameWords.tooLittleForStepsOf(step);
   }
 }

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { frameWords } from '#words/screens/frame';
 import { sayError, useSignInMutation } from '../api/kitchenApi';
 import { sendWaiting } from '../store/autosave';
 import { store } from '../store/store';
@@ -26,9 +27,9 @@ export function SignIn() {
           );
       }}
     >
-      <h1 className="font-name text-xl font-bold">This kitchen asks for a passcode</h1>
+      <h1 className="font-name text-xl font-bold">{frameWords.thisKitchenAsksForA}</h1>
       <label className="grid gap-1 font-semibold">
-        Passcode
+        {frameWords.passcode}
         <input
           autoFocus
           type="password"
@@ -46,7 +47,7 @@ export function SignIn() {
         {signing.isError ? sayError(signing.error) : ''}
       </p>
       <Button kind="main" type="submit" disabled={!passcode || signing.isLoading}>
-        Come in
+        {frameWords.comeIn}
       </Button>
     </form>
   );

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Hand } from '#contract';
+import { frameWords } from '#words/screens/frame';
 import { useMoveHandMutation } from '../api/kitchenApi';
 import { readDecimal } from '../readDecimal';
 import type { Counter } from '../store/instruments';
@@ -51,10 +52,10 @@ export function TesterPanel({ counter }: { counter: Counter }) {
   return (
     <details className="card border-2 border-dashed border-sweet p-4" open>
       <summary className="min-h-8 cursor-pointer font-semibold text-sweet-ink">
-        Simulated instruments: your hands
+        {frameWords.simulatedInstrumentsYourHands}
       </summary>
       <div className="mt-2 flex flex-wrap items-end gap-3">
-        <Chips label="Pour as" value={rate} options={RATES} onChange={setRate} />
+        <Chips label={frameWords.pourAs} value={rate} options={RATES} onChange={setRate} />
         <Button
           className="min-h-12 touch-none px-5 select-none"
           onPointerDown={pour}
@@ -67,7 +68,7 @@ export function TesterPanel({ counter }: { counter: Counter }) {
           onKeyUp={stop}
           onBlur={stop}
         >
-          Hold to pour
+          {frameWords.holdToPour}
         </Button>
         <Button
           className="min-h-12"
@@ -75,7 +76,7 @@ export function TesterPanel({ counter }: { counter: Counter }) {
             hand({ does: 'drop', massG: DRIP_G });
           }}
         >
-          Drip
+          {frameWords.drip}
         </Button>
         <Button
           className="min-h-12"
@@ -83,7 +84,7 @@ export function TesterPanel({ counter }: { counter: Counter }) {
             hand({ does: 'drop', massG: SPILL_G });
           }}
         >
-          Spill
+          {frameWords.spill}
         </Button>
         <Button
           className="min-h-12"
@@ -91,7 +92,7 @@ export function TesterPanel({ counter }: { counter: Counter }) {
             hand({ does: 'clear' });
           }}
         >
-          Lift it all off
+          {frameWords.liftItAllOff}
         </Button>
         <Button
           className="min-h-12"
@@ -99,10 +100,10 @@ export function TesterPanel({ counter }: { counter: Counter }) {
             hand({ does: 'plug', in: !plugged });
           }}
         >
-          {plugged ? 'Unplug' : 'Plug in'}
+          {plugged ? frameWords.unplug : frameWords.plugIn}
         </Button>
         <Dip
-          label="Probe in, °C"
+          label={frameWords.probeInC}
           low={-30}
           high={150}
           onDip={(temperatureC) => {
@@ -110,7 +111,7 @@ export function TesterPanel({ counter }: { counter: Counter }) {
           }}
         />
         <Dip
-          label="Meter in, pH"
+          label={frameWords.meterInPh}
           low={0}
           high={14}
           onDip={(ph) => {
@@ -125,15 +126,15 @@ export function TesterPanel({ counter }: { counter: Counter }) {
           }}
         >
           <Field
-            label="Put on, g"
+            label={frameWords.putOnG}
             className="w-28 text-sm"
             inputMode="decimal"
             value={grams}
             onText={setGrams}
-            problem={grams.trim() === '' || exactFits ? null : 'A number.'}
+            problem={grams.trim() === '' || exactFits ? null : frameWords.aNumber}
           />
           <Button className="min-h-12" type="submit" disabled={!exactFits}>
-            Put it on
+            {frameWords.putItOn}
           </Button>
         </form>
       </div>
@@ -170,10 +171,10 @@ function Dip({
         inputMode="decimal"
         value={text}
         onText={setText}
-        problem={text.trim() === '' || fits ? null : `${low} to ${high}.`}
+        problem={text.trim() === '' || fits ? null : frameWords.lowToHigh(low, high)}
       />
       <Button className="min-h-12" type="submit" disabled={!fits}>
-        Dip
+        {frameWords.dip}
       </Button>
     </form>
   );

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { TimerRecord } from '#contract';
+import { frameWords } from '#words/screens/frame';
 import { useEndTimerMutation, useTimersQuery } from '../api/kitchenApi';
 import { beep } from './sound';
 
@@ -32,7 +33,7 @@ export function Timers() {
   if (!some) return null;
   return (
     <div
-      aria-label="Timers"
+      aria-label={frameWords.timers}
       role="group"
       className="flex flex-wrap gap-x-4 gap-y-2 bg-tape px-3 py-2 sm:px-5 print:hidden"
     >
@@ -41,7 +42,7 @@ export function Timers() {
         return (
           <div key={timer.id} className="flex min-h-16 items-center gap-3" data-testid="timer">
             <span className="font-name text-2xl font-bold tabular-nums" role={left <= 0 ? 'alert' : 'timer'}>
-              {left <= 0 ? 'Time' : sayClock(left)}
+              {left <= 0 ? frameWords.time : sayClock(left)}
             </span>
             {timer.formulaId ? (
               <Link to={`/formulas/${timer.formulaId}/make`} className="underline">
@@ -56,7 +57,7 @@ export function Timers() {
               disabled={ending.isLoading}
               onClick={() => void end(timer.id)}
             >
-              {left <= 0 ? 'Done' : 'Stop'}
+              {left <= 0 ? frameWords.done : frameWords.stop}
               <span className="sr-only"> {timer.label}</span>
             </button>
           </div>

@@ -1,3 +1,4 @@
+import { frameWords } from '#words/screens/frame';
 import { Button } from './Button';
 
 /** Long work under way: how far it is, and the way to stop it. */
@@ -8,7 +9,7 @@ export function Working({ what, done, onStop }: { what: string; done: number; on
         {what}
         <progress className="h-2 flex-1 accent-bottle" max={1} value={done} />
       </label>
-      <Button onClick={onStop}>Stop</Button>
+      <Button onClick={onStop}>{frameWords.stop}</Button>
     </div>
   );
 }

@@ -1,4 +1,5 @@
 /** Keys that work wherever no text is being typed. Each screen says which it has; `?` lists them. */
+import { frameWords } from '#words/screens/frame';
 import { useEffect, useRef } from 'react';
 
 export interface Shortcut {
@@ -51,7 +52,7 @@ export function useShortcuts(shortcuts: readonly Shortcut[]): void {
 }
 
 const KEY_NAMES: Readonly<Record<string, string>> = {
-  mod: 'Ctrl',
+  mod: frameWords.ctrl,
   alt: 'Alt',
   shift: 'Shift',
   ArrowUp: '↑',

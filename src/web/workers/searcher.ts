@@ -1,5 +1,6 @@
 /** Asks the search worker. An answer to a question that was dropped is dropped too. */
 import type { Progress } from '#core/balance';
+import { frameWords } from '#words/screens/frame';
 import type { Answers, FromWorker, Kind, Questions, ToWorker } from './protocol';
 
 export interface Port {
@@ -72,7 +73,7 @@ export class Searcher {
   }
 }
 
-const aborted = (): Error => new DOMException('Stopped.', 'AbortError');
+const aborted = (): Error => new DOMException(frameWords.stopped, 'AbortError');
 
 export const searcher = new Searcher(() => {
   const worker = new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' });

@@ -3,6 +3,7 @@ import type { BatchEventRecord, BatchRecord } from '#contract';
 import { standingBatchEvents } from '#core/batch';
 import { TEMPERATURE_WORDS } from '#words/batch';
 import type { Catalogue } from '#core/ingredient';
+import { batchRunWords } from '#words/screens/batchRun';
 import { useCooksQuery } from '../../api/kitchenApi';
 import { formatMoment, formatNumber, inSentence, type NumberStyle } from '#words/numbers';
 import { useKitchen } from '../../store/kitchen';
@@ -23,12 +24,12 @@ export function BatchLog({ batch }: { batch: BatchRecord }) {
   const who = (cookId: string | null): string => cooks.find(({ id }) => id === cookId)?.initials ?? '';
   const trials = [...batch.loads, ...(batch.whole ? [batch.whole] : [])];
   return (
-    <section aria-label="Record" className="card grid content-start gap-2 p-4">
-      <h2 className="font-name text-lg font-bold">Record</h2>
+    <section aria-label={batchRunWords.record} className="card grid content-start gap-2 p-4">
+      <h2 className="font-name text-lg font-bold">{batchRunWords.record}</h2>
       <ol className="text-sm" data-testid="batch-log">
         <Line at={batch.at} who={who(batch.by.cookId)}>
           <strong>
-            Taken on: {batch.plan.target} of v{batch.version}, {batch.plan.versionState}
+            {batchRunWords.takenOnTargetOfV(batch.plan.target, batch.version, batch.plan.versionState)}
           </strong>
         </Line>
         {batch.events.map((logged) => (
@@ -58,25 +59,29 @@ export function BatchLog({ batch }: { batch: BatchRecord }) {
         }}
       >
         <Field
-          label="What went otherwise"
+          label={batchRunWords.whatWentOtherwise}
           maxLength={1000}
           value={note}
           onText={setNote}
           className="flex-1 basis-64"
         />
         <Button type="submit" className="min-h-11" disabled={busy || note.trim() === ''}>
-          Note it
+          {batchRunWords.noteIt}
         </Button>
       </form>
       {error && (
         <p role="alert" className="font-semibold text-acid-ink">
-          Not written down. {error}
+          {batchRunWords.notWrittenDownError(error)}
         </p>
       )}
       {trials.map((trial) => (
         <details key={trial.id} className="border-t border-rule pt-2">
           <summary className="min-h-8 cursor-pointer font-semibold">
-            {trial.batch?.role === 'whole' ? 'The whole' : `Load ${trial.batch?.load ?? ''}`}: every step
+            {batchRunWords.formEveryStep(
+              trial.batch?.role === 'whole'
+                ? batchRunWords.theWhole
+                : batchRunWords.loadPart(trial.batch?.load ?? ''),
+            )}
           </summary>
           <JarLog jar={{ ...trial, waiting: NOTHING_WAITS }} catalogue={catalogue} settings={settings} />
         </details>
@@ -107,7 +112,7 @@ function Line({
       <span className="flex-1 basis-60">{children}</span>
       {onUndo && (
         <Button kind="quiet" className="text-sm font-normal print:hidden" onClick={onUndo}>
-          Does not count
+          {batchRunWords.doesNotCount}
         </Button>
       )}
     </li>
@@ -117,22 +122,26 @@ function Line({
 function sayEvent({ event }: BatchEventRecord, catalogue: Catalogue, settings: NumberStyle): string {
   switch (event.kind) {
     case 'called-off':
-      return `Called off${event.reason ? `: ${event.reason}` : ''}`;
+      return batchRunWords.calledOffForm(event.reason ? `: ${event.reason}` : '');
     case 'combined':
-      return 'Loads combined';
+      return batchRunWords.loadsCombined;
     case 'lot':
-      return `${inSentence(catalogue.get(event.ingredientId)?.name ?? event.ingredientId)}: ${event.text || 'no lot'}`;
+      return `${inSentence(catalogue.get(event.ingredientId)?.name ?? event.ingredientId)}: ${event.text || batchRunWords.noLot}`;
     case 'temperature':
       return `${TEMPERATURE_WORDS[event.where]}: ${formatNumber(event.value, 1, settings)} °C${event.reading.source === 'simulated' ? ', simulated' : ''}`;
     case 'use-by':
-      return `Use by within ${event.days} ${event.days === 1 ? 'day' : 'days'}${event.reason ? `: ${event.reason}` : ''}`;
+      return batchRunWords.useByWithinDaysForm(
+        event.days,
+        event.days === 1 ? batchRunWords.day : batchRunWords.days,
+        event.reason ? `: ${event.reason}` : '',
+      );
     case 'noted':
       return event.note;
     case 'verdict':
-      return `${event.right ? 'Right' : 'Not right'}${event.note ? `: ${event.note}` : ''}`;
+      return `${event.right ? batchRunWords.right : batchRunWords.notRight}${event.note ? `: ${event.note}` : ''}`;
     case 'signed':
-      return `Recorded by ${event.name}`;
+      return batchRunWords.recordedByName(event.name);
     case 'corrected':
-      return 'Correction: the entry struck out above does not count';
+      return batchRunWords.correctionTheEntryStruckOut;
   }
 }

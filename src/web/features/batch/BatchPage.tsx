@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router';
 import type { BatchRecord, VersionRecord } from '#contract';
 import { STATE_WORDS } from '#words/batch';
 import { sameContent, type FormulaId } from '#core/formula';
+import { batchPlanWords } from '#words/screens/batchPlan';
 import {
   sayError,
   useBatchesOfFormulaQuery,
@@ -33,7 +34,7 @@ export function BatchPage() {
     return (
       <FormulaPending
         error={error ?? versions.error}
-        what="the batch"
+        what={batchPlanWords.theBatch}
         retry={() => {
           retry();
           void versions.refetch();
@@ -59,7 +60,7 @@ function Bench({ working, versions }: { working: WorkingFormula; versions: reado
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <NameTape
           name={working.formula.name}
-          detail={version ? `v${version.number}, to a batch` : 'to a batch'}
+          detail={version ? batchPlanWords.vNumberToABatch(version.number) : batchPlanWords.toABatch}
         />
         <span className="ml-auto">
           <FormulaStages id={working.id} />
@@ -106,7 +107,12 @@ function FreezeFirst({
     setWanted(true);
     try {
       const { id, revision } = working;
-      const { record, version } = await freeze({ id, revision, note: 'for a batch', by: byNow() }).unwrap();
+      const { record, version } = await freeze({
+        id,
+        revision,
+        note: batchPlanWords.forABatch,
+        by: byNow(),
+      }).unwrap();
       dispatch(versionFrozen({ id, record }));
       onFrozen(version.number);
     } catch {
@@ -115,16 +121,14 @@ function FreezeFirst({
   };
   return (
     <section
-      aria-label="Not frozen"
+      aria-label={batchPlanWords.notFrozen}
       className="card flex flex-wrap items-center gap-3 border-l-4 border-l-oil p-3"
     >
       <p className="flex-1 basis-80">
-        {hasVersions
-          ? 'Your latest changes are in no version yet, and not in this plan.'
-          : 'A batch is planned from a version that does not change any more.'}
+        {hasVersions ? batchPlanWords.yourLatestChangesAreIn : batchPlanWords.aBatchIsPlannedFrom}
         {wanted && freezing.error !== undefined && (
           <span role="alert" className="block font-semibold text-acid-ink">
-            Not frozen. {sayError(freezing.error)}
+            {batchPlanWords.notFrozenError(sayError(freezing.error))}
           </span>
         )}
       </p>
@@ -133,7 +137,7 @@ function FreezeFirst({
         disabled={working.save !== 'saved' || freezing.isLoading}
         onClick={() => void run()}
       >
-        Freeze as v{next} and plan it
+        {batchPlanWords.freezeAsVNextAnd(next)}
       </Button>
     </section>
   );
@@ -142,9 +146,9 @@ function FreezeFirst({
 function BatchList({ batches }: { batches: readonly BatchRecord[] }) {
   const { settings } = useKitchen();
   return (
-    <section aria-label="Batches of this" className="card p-4 print:hidden">
-      <h2 className="font-name mb-1 text-lg font-bold">Batches of this</h2>
-      {batches.length === 0 && <p className="text-quiet">None yet. What is planned above stands here.</p>}
+    <section aria-label={batchPlanWords.batchesOfThis} className="card p-4 print:hidden">
+      <h2 className="font-name mb-1 text-lg font-bold">{batchPlanWords.batchesOfThis}</h2>
+      {batches.length === 0 && <p className="text-quiet">{batchPlanWords.noneYetWhatIsPlanned}</p>}
       <ul>
         {batches.map(({ id, formulaId, number, version, plan, state }) => (
           <li key={id} className="flex flex-wrap items-baseline gap-x-4 border-t border-rule py-1.5">

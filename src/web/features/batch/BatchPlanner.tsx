@@ -4,6 +4,7 @@ import { daySchema, type VersionRecord } from '#contract';
 import type { BatchPlan, BatchRequest } from '#core/batch';
 import { sayBatchProblem } from '#words/batch';
 import type { VersionState } from '#core/trial';
+import { batchPlanWords } from '#words/screens/batchPlan';
 import { sayError, useBeginBatchMutation } from '../../api/kitchenApi';
 import { formatMass, formatVolume } from '#words/numbers';
 import { newBatchOf, type ReadVersion } from '#kitchen/batch';
@@ -31,8 +32,8 @@ interface PlannerProps {
 
 const STATE_HINTS: Readonly<Record<VersionState, string | null>> = {
   proven: null,
-  tried: 'tried, not proven: it was not yet made right often enough. A batch of it may need mending.',
-  draft: 'a draft: no jar of it was ever tasted. Make and taste one before you make litres.',
+  tried: batchPlanWords.triedNotProvenItWas,
+  draft: batchPlanWords.aDraftNoJarOf,
 };
 
 /** How much, with what, and what comes of it: the plan is there as soon as something is typed. */
@@ -55,24 +56,24 @@ export function BatchPlanner({ working, version, versions, draft, setDraft }: Pl
   return (
     <div className="grid gap-3.5 lg:grid-cols-[322px_minmax(0,1fr)_320px]">
       <PlanFields {...{ draft, setDraft, versions, version, lines, problems, kitchen, request }} />
-      <section aria-label="The plan" className="card grid content-start gap-3 p-4">
+      <section aria-label={batchPlanWords.thePlan} className="card grid content-start gap-3 p-4">
         {STATE_HINTS[state] && (
           <p className="border-l-4 border-l-oil pl-3 font-semibold" data-testid="unproven">
-            v{version.number} is {STATE_HINTS[state]}
+            {batchPlanWords.vNumberIsStatehints(version.number, STATE_HINTS[state])}
           </p>
         )}
         {unread.length > 0 && (
           <p role="alert" className="border-l-4 border-l-acid pl-3">
-            Not read, and not scaled: {unread.join('; ')}. It stands in every load as you wrote it.
+            {batchPlanWords.notReadAndNotScaled(unread.join('; '))}
           </p>
         )}
         {search.status === 'working' && (
-          <Working what="Planning the batch" done={search.done} onStop={stop} />
+          <Working what={batchPlanWords.planningTheBatch} done={search.done} onStop={stop} />
         )}
         {(search.status === 'failed' || search.status === 'stopped') && (
           <p role="alert">
-            {search.status === 'failed' ? search.message : 'Stopped. What stands here is the plan before.'}{' '}
-            <Button onClick={again}>Plan again</Button>
+            {search.status === 'failed' ? search.message : batchPlanWords.stoppedWhatStandsHereIs}{' '}
+            <Button onClick={again}>{batchPlanWords.planAgain}</Button>
           </p>
         )}
         {answer?.status === 'cannot' && request && (
@@ -81,7 +82,7 @@ export function BatchPlanner({ working, version, versions, draft, setDraft }: Pl
           </p>
         )}
         {!request && lines.length === 0 && (
-          <p className="text-quiet">There is nothing in this version to scale.</p>
+          <p className="text-quiet">{batchPlanWords.thereIsNothingInThis}</p>
         )}
         {shown && <PlanTable {...shown} formula={version.formula} kitchen={kitchen} toTaste={toTaste} />}
         {shown && answer && request === shown.request && (
@@ -144,11 +145,11 @@ function TakeOn({ working, version, draft, read, state, plan, request }: TakeOnP
       }}
     >
       <Field
-        label="For the day"
+        label={batchPlanWords.forTheDay}
         type="date"
         value={day}
         onText={setDay}
-        problem={dayFits ? null : 'A day of the calendar.'}
+        problem={dayFits ? null : batchPlanWords.aDayOfTheCalendar}
         className="w-44"
       />
       <Button
@@ -157,11 +158,14 @@ function TakeOn({ working, version, draft, read, state, plan, request }: TakeOnP
         className="min-h-11 flex-1 basis-64"
         disabled={!dayFits || beginning.isLoading}
       >
-        Take it on: {plan.loads.length === 1 ? 'one load' : `${plan.loads.length} loads`} of v{version.number}
+        {batchPlanWords.takeItOnFormOf(
+          plan.loads.length === 1 ? batchPlanWords.oneLoad : batchPlanWords.lengthLoads(plan.loads.length),
+          version.number,
+        )}
       </Button>
       {beginning.error !== undefined && (
         <p role="alert" className="w-full font-semibold text-acid-ink">
-          Not written down. {sayError(beginning.error)}
+          {batchPlanWords.notWrittenDownError(sayError(beginning.error))}
         </p>
       )}
     </form>

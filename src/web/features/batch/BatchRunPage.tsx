@@ -1,6 +1,7 @@
 import { Link, useParams } from 'react-router';
 import type { BatchRecord } from '#contract';
 import { STATE_WORDS } from '#words/batch';
+import { batchRunWords } from '#words/screens/batchRun';
 import { useBatchQuery } from '../../api/kitchenApi';
 import { formatVolume } from '#words/numbers';
 import { useKitchen } from '../../store/kitchen';
@@ -20,14 +21,14 @@ export function BatchRunPage() {
   const { batchId = '', id = '' } = useParams();
   const { data, error, refetch } = useBatchQuery(batchId);
   if (data) return <Run key={batchId} batch={data} />;
-  if (!error) return <Loading what="the batch" />;
+  if (!error) return <Loading what={batchRunWords.theBatch} />;
   return (
     <Trouble error={error} retry={() => void refetch()}>
       <Link
         to={`/formulas/${id}/batch`}
         className="inline-flex items-center font-semibold text-bottle underline"
       >
-        All batches of this
+        {batchRunWords.allBatchesOfThis}
       </Link>
     </Trouble>
   );
@@ -42,15 +43,17 @@ function Run({ batch }: { batch: BatchRecord }) {
     <div className="grid gap-3">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <NameTape
-          name={batch.formulaName ?? 'Dressing'}
-          detail={`v${batch.version}, batch ${batch.number}`}
+          name={batch.formulaName ?? batchRunWords.dressing}
+          detail={batchRunWords.vVersionBatchNumber(batch.version, batch.number)}
         />
         <span data-testid="batch-state" className="font-semibold">
           {STATE_WORDS[state]}
         </span>
-        <span className="text-quiet">{sized === plan.target ? sized : `${sized} for ${plan.target}`}</span>
+        <span className="text-quiet">
+          {sized === plan.target ? sized : batchRunWords.sizedForTarget(sized, plan.target)}
+        </span>
         <Link to={`/formulas/${formulaId}/batch`} className="text-bottle underline print:hidden">
-          All batches of this
+          {batchRunWords.allBatchesOfThis}
         </Link>
         <span className="ml-auto print:hidden">
           <FormulaStages id={formulaId} />

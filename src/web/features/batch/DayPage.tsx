@@ -4,6 +4,7 @@ import { daySchema, type BatchRecord } from '#contract';
 import { latestOf } from '#core/batch';
 import { STATE_WORDS } from '#words/batch';
 import { TOOL_VALUES } from '#core/emulsion';
+import { batchRunWords } from '#words/screens/batchRun';
 import { useBatchesQuery } from '../../api/kitchenApi';
 import { formatMoney, formatVolume } from '#words/numbers';
 import { useKitchen } from '../../store/kitchen';
@@ -21,7 +22,11 @@ import { usePaper } from '../../store/usePaper';
 export function DayPage() {
   const { data, error, refetch } = useBatchesQuery();
   if (data) return <Day all={data} />;
-  return error ? <Trouble error={error} retry={() => void refetch()} /> : <Loading what="the batches" />;
+  return error ? (
+    <Trouble error={error} retry={() => void refetch()} />
+  ) : (
+    <Loading what={batchRunWords.theBatches} />
+  );
 }
 
 function Day({ all }: { all: readonly BatchRecord[] }) {
@@ -43,9 +48,9 @@ function Day({ all }: { all: readonly BatchRecord[] }) {
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap items-end gap-4">
-        <h1 className="font-name text-2xl font-bold">Batches, {sayDay(day)}</h1>
+        <h1 className="font-name text-2xl font-bold">{batchRunWords.batchesDay(sayDay(day))}</h1>
         <Field
-          label="Day"
+          label={batchRunWords.day2}
           type="date"
           value={dayText}
           onText={(text) => {
@@ -56,7 +61,7 @@ function Day({ all }: { all: readonly BatchRecord[] }) {
         />
         {otherDays.length > 0 && (
           <p className="text-sm text-quiet print:hidden">
-            Also:{' '}
+            {batchRunWords.also}{' '}
             {otherDays.slice(0, 6).map((one, i) => (
               <span key={one}>
                 {i > 0 && ', '}
@@ -76,24 +81,31 @@ function Day({ all }: { all: readonly BatchRecord[] }) {
       </div>
       <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]">
         <div className="grid content-start gap-3.5">
-          <section aria-label="Batches of the day" className="card overflow-x-auto p-4">
+          <section aria-label={batchRunWords.batchesOfTheDay} className="card overflow-x-auto p-4">
             {shown.length === 0 ? (
               <p>
-                No batch on this day. Open a formula and its stage <strong>Batch</strong>, or begin with the
-                orders below.
+                {batchRunWords.noBatchOnThisDay} <strong>{batchRunWords.batch}</strong>
+                {batchRunWords.orBeginWithTheOrders}
               </p>
             ) : (
               <table className="w-full text-left" data-testid="day-batches">
-                <caption className="sr-only">Batches of the day</caption>
+                <caption className="sr-only">{batchRunWords.batchesOfTheDay}</caption>
                 <thead className="text-sm text-quiet">
                   <tr>
-                    {['Batch', 'What', 'Comes out', 'Loads', 'With', 'Use by', 'Stands', 'Cost'].map(
-                      (title) => (
-                        <th key={title} className="pr-3 font-normal">
-                          {title}
-                        </th>
-                      ),
-                    )}
+                    {[
+                      batchRunWords.batch,
+                      batchRunWords.what,
+                      batchRunWords.comesOut,
+                      batchRunWords.loads,
+                      batchRunWords.with,
+                      batchRunWords.useBy,
+                      batchRunWords.stands,
+                      batchRunWords.cost,
+                    ].map((title) => (
+                      <th key={title} className="pr-3 font-normal">
+                        {title}
+                      </th>
+                    ))}
                   </tr>
                 </thead>
                 <tbody>
@@ -114,7 +126,7 @@ function Day({ all }: { all: readonly BatchRecord[] }) {
               disabled={paper.busy}
               onClick={() => void paper.printHeld(`days/${day}/pull-list`, `pull-${day}.pdf`)}
             >
-              Print the pull list
+              {batchRunWords.printThePullList}
             </Button>
             {paper.error && (
               <p role="alert" className="font-semibold text-acid-ink">
@@ -134,7 +146,7 @@ function DayRow({ batch }: { batch: BatchRecord }) {
   const signed = latestOf(batch.events, 'signed')?.event.name;
   return (
     <tr className="border-t border-rule align-baseline">
-      <th scope="row" className="py-2 pr-3">
+      <th scope={batchRunWords.row} className="py-2 pr-3">
         <Link
           to={`/formulas/${batch.formulaId}/batch/${batch.id}`}
           className="font-semibold whitespace-nowrap text-bottle underline"
@@ -143,7 +155,7 @@ function DayRow({ batch }: { batch: BatchRecord }) {
         </Link>
       </th>
       <td className="pr-3">
-        {batch.formulaName ?? 'Dressing'} v{batch.version}
+        {batch.formulaName ?? batchRunWords.dressing} v{batch.version}
         {plan.versionState !== 'proven' && <span className="text-quiet">, {plan.versionState}</span>}
       </td>
       <td className="pr-3 whitespace-nowrap">{formatVolume(plan.yieldMl, settings)}</td>
@@ -152,7 +164,7 @@ function DayRow({ batch }: { batch: BatchRecord }) {
       <td className="pr-3 whitespace-nowrap">{sayDay(keepUntilOf(batch).day)}</td>
       <td className="pr-3">
         {STATE_WORDS[state]}
-        {signed && ` by ${signed}`}
+        {signed && batchRunWords.bySigned(signed)}
       </td>
       <td className="whitespace-nowrap">{plan.cost === null ? '–' : formatMoney(plan.cost, settings)}</td>
     </tr>

@@ -4,6 +4,7 @@ import type { BatchRecord, TrialRecord } from '#contract';
 import { isKind, measuredPh, standingEvents, trialLines, type TrialLine } from '#core/trial';
 import { sayTasting } from '#words/trial';
 import { formatAmount, formatMass, formatMoment, formatNumber } from '#words/numbers';
+import { batchRunWords } from '#words/screens/batchRun';
 import { withWaiting } from '../../store/jars';
 import { useKitchen } from '../../store/kitchen';
 import { record } from '../../store/outbox';
@@ -34,7 +35,7 @@ export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: Trial
   const about = { trialId: whole.id, formulaId: batch.formulaId };
   const add = (added: readonly TrialLine[]): void => {
     setBusy(true);
-    void record(about, [{ kind: 'added', lines: added, note: 'kept aside' }]).finally(() => {
+    void record(about, [{ kind: 'added', lines: added, note: batchRunWords.keptAside }]).finally(() => {
       setBusy(false);
     });
   };
@@ -42,9 +43,9 @@ export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: Trial
   const ph = measuredPh(jar.events);
   const open = rest.filter(({ aside: how, leftG }) => how === 'held-back' && leftG > 0.05);
   return (
-    <section aria-label="Finish it" className="card grid content-start gap-3 p-4">
+    <section aria-label={batchRunWords.finishIt} className="card grid content-start gap-3 p-4">
       <h2 className="font-name text-lg font-bold">
-        Together:{' '}
+        {batchRunWords.together}{' '}
         {formatMass(
           lines.reduce((sum, { massG }) => sum + massG, 0),
           settings,
@@ -53,22 +54,20 @@ export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: Trial
       <OutboxNotice trialId={whole.id} />
       {rest.length > 0 && (
         <table className="w-full text-left" data-testid="kept-aside">
-          <caption className="text-left text-sm text-quiet">
-            Kept aside. Taste first: the tasting says how much of it, or of something else, is needed.
-          </caption>
+          <caption className="text-left text-sm text-quiet">{batchRunWords.keptAsideTasteFirstThe}</caption>
           <tbody>
             {rest.map(({ ingredientId, form, name, asideG, leftG, aside: how }) => (
               <tr key={`${ingredientId} ${form}`} className="border-t border-rule">
-                <th scope="row" className="py-2 font-semibold">
+                <th scope={batchRunWords.row} className="py-2 font-semibold">
                   {name}
                   {form && <span className="font-normal text-quiet">, {form}</span>}
                 </th>
                 <td className="text-right">
                   {how === 'per-service'
-                    ? `${formatAmount(asideG, 'g', settings)}, at service`
+                    ? batchRunWords.asidegAtService(formatAmount(asideG, 'g', settings))
                     : leftG > 0.05
-                      ? `${formatAmount(leftG, 'g', settings)} left`
-                      : 'all in'}
+                      ? batchRunWords.leftgLeft(formatAmount(leftG, 'g', settings))
+                      : batchRunWords.allIn}
                 </td>
                 <td className="w-36 text-right print:hidden">
                   {!closed && how === 'held-back' && leftG > 0.05 && (
@@ -79,7 +78,8 @@ export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: Trial
                         add([{ ingredientId, form, massG: leftG }]);
                       }}
                     >
-                      Put it in<span className="sr-only">: {name}</span>
+                      {batchRunWords.putItIn}
+                      <span className="sr-only">: {name}</span>
                     </Button>
                   )}
                 </td>
@@ -90,13 +90,16 @@ export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: Trial
       )}
       <p data-testid="last-tasting">
         {last
-          ? `Tasted: ${sayTasting(last.event)}${last.event.note ? `: ${last.event.note}` : ''}.`
-          : 'Not tasted yet.'}
+          ? batchRunWords.tastedEventForm(
+              sayTasting(last.event),
+              last.event.note ? `: ${last.event.note}` : '',
+            )
+          : batchRunWords.notTastedYet}
       </p>
       <p className="text-sm" data-testid="record-ph">
         {ph.status === 'counts'
-          ? `pH ${formatNumber(ph.value, 2, settings)}, measured ${formatMoment(ph.at)}.`
-          : 'No pH measured that counts: a simulated one never does, and an addition voids it.'}
+          ? batchRunWords.phValueMeasuredAt(formatNumber(ph.value, 2, settings), formatMoment(ph.at))
+          : batchRunWords.noPhMeasuredThatCounts}
       </p>
       {!closed && (
         <div className="flex flex-wrap gap-4 print:hidden">
@@ -104,7 +107,7 @@ export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: Trial
             to={`/formulas/${batch.formulaId}/taste?jar=${whole.id}`}
             className="inline-flex min-h-16 flex-1 basis-56 items-center justify-center rounded-md bg-bottle px-5 text-lg font-semibold text-white hover:bg-bottle-soft"
           >
-            Taste and finish
+            {batchRunWords.tasteAndFinish}
           </Link>
           {open.length > 1 && (
             <Button
@@ -114,7 +117,7 @@ export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: Trial
                 add(open.map(({ ingredientId, form, leftG }) => ({ ingredientId, form, massG: leftG })));
               }}
             >
-              Put all of it in
+              {batchRunWords.putAllOfItIn}
             </Button>
           )}
         </div>

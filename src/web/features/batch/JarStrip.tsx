@@ -4,6 +4,7 @@ import { mixedVolumeMlPerG } from '#core/composition';
 import { GLASS_LIMITS_MM, stripOf, USUAL_GLASS_MM, type StripAnswer } from '#core/paper';
 import { reckonFormula } from '#core/reckoning';
 import { formatNumber } from '#words/numbers';
+import { batchPlanWords } from '#words/screens/batchPlan';
 import { readDecimal } from '../../readDecimal';
 import { contextFor, vesselOf } from '#kitchen/reading';
 import { useKitchen } from '../../store/kitchen';
@@ -52,17 +53,14 @@ export function JarStrip({ working, version }: { working: WorkingFormula; versio
     void paper.print('strip', { strip, words }, `jar-strip-${version.number}.pdf`);
   };
   return (
-    <section aria-label="Jar strip" className="card grid content-start gap-3 p-4 print:hidden">
-      <h2 className="font-name text-lg font-bold">Jar strip</h2>
-      <p className="text-quiet">
-        Tape it upright on the outside of the jar: a line for each addition of v{version.number}, at true
-        size.
-      </p>
+    <section aria-label={batchPlanWords.jarStrip} className="card grid content-start gap-3 p-4 print:hidden">
+      <h2 className="font-name text-lg font-bold">{batchPlanWords.jarStrip}</h2>
+      <p className="text-quiet">{batchPlanWords.tapeItUprightOnThe(version.number)}</p>
       <div className="grid gap-3 sm:grid-cols-2">
         <div className="grid content-start gap-1 font-semibold">
-          Jar
+          {batchPlanWords.jar}
           <Choice
-            label="Jar for the strip"
+            label={batchPlanWords.jarForTheStrip}
             value={vessel.id}
             options={vessels.map(({ id, name }) => ({ value: id, label: name }))}
             onChange={setVesselId}
@@ -70,12 +68,12 @@ export function JarStrip({ working, version }: { working: WorkingFormula; versio
           />
         </div>
         <Field
-          label="Glass of its floor, mm"
+          label={batchPlanWords.glassOfItsFloorMm}
           inputMode="decimal"
           placeholder={String(USUAL_GLASS_MM)}
           value={glassText}
           onText={setGlassText}
-          problem={glassFits ? null : `${GLASS_LIMITS_MM.low} to ${GLASS_LIMITS_MM.high} mm.`}
+          problem={glassFits ? null : batchPlanWords.lowToHighMm(GLASS_LIMITS_MM.low, GLASS_LIMITS_MM.high)}
         />
       </div>
       {strip && strip.status !== 'strip' && <p role="alert">{sayNoStrip(strip)}</p>}
@@ -87,7 +85,9 @@ export function JarStrip({ working, version }: { working: WorkingFormula; versio
                 {i + 1}. {name}, {said}
               </span>
               <span className="whitespace-nowrap">
-                {bySpoon ? 'by the spoon' : `${formatNumber(alongMm, 1, settings)} mm`}
+                {bySpoon
+                  ? batchPlanWords.byTheSpoon
+                  : batchPlanWords.alongmmMm(formatNumber(alongMm, 1, settings))}
               </span>
             </li>
           ))}
@@ -103,7 +103,7 @@ export function JarStrip({ working, version }: { working: WorkingFormula; versio
         disabled={strip?.status !== 'strip' || paper.busy}
         onClick={print}
       >
-        Print the strip
+        {batchPlanWords.printTheStrip}
       </Button>
     </section>
   );
@@ -112,10 +112,10 @@ export function JarStrip({ working, version }: { working: WorkingFormula; versio
 function sayNoStrip(strip: Exclude<StripAnswer, { status: 'strip' }>): string {
   switch (strip.status) {
     case 'too-tall':
-      return `That is ${Math.round(strip.mm)} mm tall, more than a sheet of A4. Choose a smaller jar.`;
+      return batchPlanWords.thatIsRoundMmTall(Math.round(strip.mm));
     case 'overflows':
-      return `It does not fit: the jar is full before ${strip.name.toLowerCase()} is in. Choose a larger one.`;
+      return batchPlanWords.itDoesNotFitThe(strip.name.toLowerCase());
     case 'nothing-in-it':
-      return 'There is nothing in this version to draw a line for.';
+      return batchPlanWords.thereIsNothingInThisVersion;
   }
 }

@@ -4,6 +4,7 @@ import { mixedVolumeMlPerG } from '#core/composition';
 import { TOOL_VALUES } from '#core/emulsion';
 import { sayDuration } from '#words/hold';
 import type { Settings } from '#contract';
+import { batchRunWords } from '#words/screens/batchRun';
 import { Jar, type JarPart } from '../../drawing/Jar';
 import { liquidColour } from '../../drawing/colours';
 import { formatMass, formatNumber, formatVolume } from '#words/numbers';
@@ -43,14 +44,17 @@ export function LoadsAside({
     last === first || Math.abs(last.volumeMl - first.volumeMl) < 1
       ? [{ load: first, name: `${toolName}: ` }]
       : [
-          { load: first, name: `${toolName}, full load: ` },
-          { load: last, name: `Load ${loads.length}: ` },
+          { load: first, name: batchRunWords.toolnameFullLoad(toolName) },
+          { load: last, name: batchRunWords.loadLength(loads.length) },
         ];
   const warm = Math.max(...loads.map(({ warmingK }) => cooling.startC + warmingK));
   return (
-    <section aria-label="Loads" className="card grid content-start gap-2 p-4">
+    <section aria-label={batchRunWords.loads} className="card grid content-start gap-2 p-4">
       <h2 className="font-name text-lg font-bold">
-        {loads.length === 1 ? 'One load' : `${loads.length} loads`}, {sayDuration(handsOnS)} of work
+        {batchRunWords.formHandsonsOfWork(
+          loads.length === 1 ? batchRunWords.oneLoad : batchRunWords.lengthLoads(loads.length),
+          sayDuration(handsOnS),
+        )}
       </h2>
       <ul className="flex flex-wrap gap-3" data-testid="loads">
         {loads.slice(0, MOST_DRAWN).map((load, i) => (
@@ -60,7 +64,7 @@ export function LoadsAside({
               parts={partsOfLoad(load)}
               width={84}
               height={88}
-              label={`Load ${i + 1}: ${volume(load.volumeMl)} in the ${mixingVessel.name}`}
+              label={batchRunWords.loadPartVolumeInThe(i + 1, volume(load.volumeMl), mixingVessel.name)}
             />
             <span className="block">
               {i + 1}: {volume(load.volumeMl)}
@@ -68,24 +72,24 @@ export function LoadsAside({
           </li>
         ))}
         {loads.length > MOST_DRAWN && (
-          <li className="self-center text-quiet">and {loads.length - MOST_DRAWN} more</li>
+          <li className="self-center text-quiet">{batchRunWords.andPartMore(loads.length - MOST_DRAWN)}</li>
         )}
       </ul>
       {distinct.map(({ load, name }) => (
         <p key={name} className="text-sm">
           {name}
           {load.pour.status === 'stages'
-            ? `the oil over at least ${saySeconds(load.pour.totalS)}, then mix `
-            : 'everything in, then mix '}
+            ? batchRunWords.theOilOverAtLeast(saySeconds(load.pour.totalS))
+            : batchRunWords.everythingInThenMix}
           {saySeconds(load.mixSeconds)}
-          {load.powerWPerL !== null && ` at about ${formatNumber(load.powerWPerL, 0, settings)} W a litre`}:
-          an estimate.
+          {load.powerWPerL !== null &&
+            batchRunWords.atAboutPowerwperlWA(formatNumber(load.powerWPerL, 0, settings))}
+          {batchRunWords.anEstimate}
         </p>
       ))}
       {warm > WARM_C && (
         <p className="text-sm font-semibold">
-          The machine warms it to about {formatNumber(warm, 0, settings)} °C: stop in between, or start
-          colder.
+          {batchRunWords.theMachineWarmsItTo(formatNumber(warm, 0, settings))}
         </p>
       )}
       {storage && (
@@ -94,14 +98,14 @@ export function LoadsAside({
             <strong>
               {storage.count} × {storage.vessel.name}
             </strong>
-            , {volume(storage.fillMl)} in each.
+            {batchRunWords.volumeInEach(volume(storage.fillMl))}
           </p>
           <p className={storage.cooling.status === 'cools' && storage.cooling.inTime ? '' : 'font-semibold'}>
             {sayCooling(storage.cooling)}
           </p>
           {storage.cooling.status === 'cools' && storage.cooling.ways.length > 0 && (
             <p>
-              Instead:{' '}
+              {batchRunWords.instead}{' '}
               {storage.cooling.ways
                 .map((way) =>
                   sayWayToCool(way, (amount, unit) =>

@@ -3,6 +3,7 @@ import type { BatchRecord } from '#contract';
 import { standingBatchEvents } from '#core/batch';
 import type { IngredientId } from '#core/ingredient';
 import { entryOf } from '#kitchen/reading';
+import { batchRunWords } from '#words/screens/batchRun';
 import { useKitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -27,9 +28,11 @@ export function Lots({ batch }: { batch: BatchRecord }) {
     setTyped({});
   };
   return (
-    <section aria-label="Lots and bottles" className="card p-4">
+    <section aria-label={batchRunWords.lotsAndBottles} className="card p-4">
       <details open={kept.size > 0}>
-        <summary className="font-name min-h-8 cursor-pointer text-lg font-bold">Lots and bottles</summary>
+        <summary className="font-name min-h-8 cursor-pointer text-lg font-bold">
+          {batchRunWords.lotsAndBottles}
+        </summary>
         <form
           className="grid gap-2"
           onSubmit={(event) => {
@@ -42,7 +45,7 @@ export function Lots({ batch }: { batch: BatchRecord }) {
               key={id}
               label={name}
               maxLength={200}
-              placeholder="lot, bottle, opened on"
+              placeholder={batchRunWords.lotBottleOpenedOn}
               value={textOf(id)}
               onText={(text) => {
                 setTyped({ ...typed, [id]: text });
@@ -51,12 +54,14 @@ export function Lots({ batch }: { batch: BatchRecord }) {
           ))}
           <Button type="submit" className="min-h-11 print:hidden" disabled={busy || fresh.length === 0}>
             {fresh.length === 0
-              ? 'Kept as they stand'
-              : `Keep ${fresh.length === 1 ? 'it' : `these ${fresh.length}`}`}
+              ? batchRunWords.keptAsTheyStand
+              : batchRunWords.keepForm(
+                  fresh.length === 1 ? batchRunWords.it : batchRunWords.theseLength(fresh.length),
+                )}
           </Button>
           {error && (
             <p role="alert" className="font-semibold text-acid-ink">
-              Not all kept. {error}
+              {batchRunWords.notAllKeptError(error)}
             </p>
           )}
         </form>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { ordersByVersion } from '#core/batch';
+import { batchPlanWords } from '#words/screens/batchPlan';
 import { useFormulasQuery, useStandingsQuery } from '../../api/kitchenApi';
 import { formatVolume } from '#words/numbers';
 import { readDecimal } from '../../readDecimal';
@@ -42,37 +43,37 @@ export function Orders({ day }: { day: string }) {
     setLines(lines.map((line, i) => (i === at ? { ...line, ...patch } : line)));
   };
   return (
-    <section aria-label="Orders" className="card grid content-start gap-3 p-4 print:hidden">
-      <h2 className="font-name text-lg font-bold">Orders</h2>
+    <section aria-label={batchPlanWords.orders} className="card grid content-start gap-3 p-4 print:hidden">
+      <h2 className="font-name text-lg font-bold">{batchPlanWords.orders}</h2>
       {formulas.length === 0 ? (
-        <p className="text-quiet">Freeze a version of a formula first: orders are filled from versions.</p>
+        <p className="text-quiet">{batchPlanWords.freezeAVersionOfA}</p>
       ) : (
         <>
           {lines.map((line, i) => (
             <div key={i} className="flex flex-wrap items-start gap-3">
               <span className="flex-1 basis-48 pt-7 font-semibold">{nameOf(line.formulaId)}</span>
               <Field
-                label="Jars"
+                label={batchPlanWords.jars}
                 inputMode="numeric"
                 value={line.jars}
                 onText={(jars) => {
                   change(i, { jars });
                 }}
-                problem={read[i]!.jars === null || read[i]!.jars <= 0 ? 'How many?' : null}
+                problem={read[i]!.jars === null || read[i]!.jars <= 0 ? batchPlanWords.howMany : null}
                 className="w-24"
               />
               <Field
-                label="of, ml"
+                label={batchPlanWords.ofMl}
                 inputMode="decimal"
                 value={line.jarMl}
                 onText={(jarMl) => {
                   change(i, { jarMl });
                 }}
-                problem={read[i]!.jarMl === null || read[i]!.jarMl <= 0 ? 'What size?' : null}
+                problem={read[i]!.jarMl === null || read[i]!.jarMl <= 0 ? batchPlanWords.whatSize : null}
                 className="w-24"
               />
               <IconButton
-                label={`Take the order of ${nameOf(line.formulaId)} away`}
+                label={batchPlanWords.takeTheOrderOfNameof(nameOf(line.formulaId))}
                 className="mt-6"
                 onClick={() => {
                   setLines(lines.filter((_, at) => at !== i));
@@ -84,7 +85,7 @@ export function Orders({ day }: { day: string }) {
           ))}
           <div className="flex flex-wrap gap-3">
             <Choice
-              label="Ordered"
+              label={batchPlanWords.ordered}
               value={formulaId}
               options={formulas.map(({ id, formula }) => ({ value: id as string, label: formula.name }))}
               onChange={setChosen}
@@ -95,7 +96,7 @@ export function Orders({ day }: { day: string }) {
                 setLines([...lines, { formulaId, jars: '12', jarMl: '250' }]);
               }}
             >
-              Add the order
+              {batchPlanWords.addTheOrder}
             </Button>
           </div>
           {needed.length > 0 && (
@@ -109,7 +110,7 @@ export function Orders({ day }: { day: string }) {
                     to={`/formulas/${id}/batch?v=${version}&by=volume&amount=${Number((volumeMl / 1000).toFixed(3))}`}
                     className="ml-auto font-semibold text-bottle underline"
                   >
-                    Plan this batch
+                    {batchPlanWords.planThisBatch}
                   </Link>
                 </li>
               ))}

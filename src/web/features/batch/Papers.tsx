@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { BatchRecord } from '#contract';
 import { MOST_LABELS } from '#contract';
 import { LABEL_SIZES } from '#core/paper';
+import { batchRunWords } from '#words/screens/batchRun';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
@@ -18,20 +19,20 @@ export function Papers({ batch }: { batch: BatchRecord }) {
   const skipFits = Number.isInteger(skip) && skip >= 0 && skip <= 60;
   const onSheet = LABEL_SIZES.find(({ id }) => id === size)?.sheet !== null;
   return (
-    <section aria-label="Paper" className="card grid content-start gap-3 p-4 print:hidden">
-      <h2 className="font-name text-lg font-bold">Paper</h2>
+    <section aria-label={batchRunWords.paper} className="card grid content-start gap-3 p-4 print:hidden">
+      <h2 className="font-name text-lg font-bold">{batchRunWords.paper}</h2>
       <div className="flex flex-wrap gap-2">
         <Button
           disabled={paper.busy}
           onClick={() => void paper.printHeld(`batches/${batch.id}/sheet`, `batch-${batch.number}.pdf`)}
         >
-          Batch sheet
+          {batchRunWords.batchSheet}
         </Button>
         <Button
           disabled={paper.busy}
           onClick={() => void paper.printHeld(`batches/${batch.id}/pull-list`, `pull-${batch.number}.pdf`)}
         >
-          Pull list
+          {batchRunWords.pullList}
         </Button>
       </div>
       <form
@@ -46,9 +47,9 @@ export function Papers({ batch }: { batch: BatchRecord }) {
         }}
       >
         <div className="grid gap-1 font-semibold">
-          Labels
+          {batchRunWords.labels}
           <Choice
-            label="Label size"
+            label={batchRunWords.labelSize}
             value={size}
             options={LABEL_SIZES.map(({ id, name }) => ({ value: id, label: name }))}
             onChange={setSize}
@@ -57,24 +58,26 @@ export function Papers({ batch }: { batch: BatchRecord }) {
         </div>
         <div className="grid grid-cols-2 gap-3">
           <Field
-            label="How many"
+            label={batchRunWords.howMany}
             inputMode="numeric"
             value={copiesText}
             onText={setCopies}
-            problem={copiesFit ? null : `1 to ${MOST_LABELS}.`}
+            problem={copiesFit ? null : batchRunWords.n1ToMostlabels(MOST_LABELS)}
           />
           {onSheet && (
             <Field
-              label="Used up on the sheet"
+              label={batchRunWords.usedUpOnTheSheet}
               inputMode="numeric"
               value={skipText}
               onText={setSkip}
-              problem={skipFits ? null : '0 to 60.'}
+              problem={skipFits ? null : batchRunWords.n0To60}
             />
           )}
         </div>
         <Button type="submit" disabled={!copiesFit || (onSheet && !skipFits) || paper.busy}>
-          Print {copiesFit && copies > 1 ? `${copies} labels` : 'the label'}
+          {batchRunWords.printForm(
+            copiesFit && copies > 1 ? batchRunWords.copiesLabels(copies) : batchRunWords.theLabel,
+          )}
         </Button>
       </form>
       {paper.error && (

@@ -5,6 +5,7 @@ import { TOOL_VALUES } from '#core/emulsion';
 import { TOOLS } from '#core/formula';
 import type { VersionState } from '#core/trial';
 import type { Kitchen } from '#kitchen/reading';
+import { batchPlanWords } from '#words/screens/batchPlan';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { TARGET_KINDS, TARGET_WORDS, type BatchDraft, type DraftProblems } from './draft';
@@ -21,8 +22,16 @@ interface PlanFieldsProps {
   readonly request: BatchRequest | null;
 }
 
-const AMOUNT_LABELS = { volume: 'Litres', mass: 'Kilograms', portions: 'Portions', jars: 'Jars' } as const;
-const LOADS_WORDS = { equal: 'equal loads', 'full-and-rest': 'full loads, then the rest' } as const;
+const AMOUNT_LABELS = {
+  volume: batchPlanWords.litres,
+  mass: batchPlanWords.kilograms,
+  portions: batchPlanWords.portions,
+  jars: batchPlanWords.jars,
+} as const;
+const LOADS_WORDS = {
+  equal: batchPlanWords.equalLoads,
+  'full-and-rest': batchPlanWords.fullLoadsThenTheRest,
+} as const;
 const ANY = 'any';
 const USUAL = 'usual';
 const NONE = 'none';
@@ -36,13 +45,13 @@ export function PlanFields(props: PlanFieldsProps) {
   const row = 'grid grid-cols-[5.4rem_minmax(0,1fr)] items-center gap-2 font-semibold';
   return (
     <section
-      aria-label="How much, and with what"
+      aria-label={batchPlanWords.howMuchAndWithWhat}
       className="card grid grid-cols-1 content-start gap-2.5 p-4 print:hidden"
     >
       <div className={row}>
-        Version
+        {batchPlanWords.version}
         <Choice
-          label="Version"
+          label={batchPlanWords.version}
           value={String(version.number)}
           options={versions.map(({ number, state }) => ({
             value: String(number),
@@ -55,9 +64,9 @@ export function PlanFields(props: PlanFieldsProps) {
         />
       </div>
       <div className={row}>
-        By
+        {batchPlanWords.by}
         <Choice
-          label="Sized by"
+          label={batchPlanWords.sizedBy}
           value={draft.kind}
           options={TARGET_KINDS.map((value) => ({ value, label: TARGET_WORDS[value] }))}
           onChange={(kind) => {
@@ -68,12 +77,12 @@ export function PlanFields(props: PlanFieldsProps) {
       </div>
       {draft.kind === 'on-hand' ? (
         <div className={row}>
-          Of
+          {batchPlanWords.of}
           <Choice
-            label="Which thing"
+            label={batchPlanWords.whichThing}
             value={draft.thing || ANY}
             options={[
-              { value: ANY, label: 'whatever runs out first' },
+              { value: ANY, label: batchPlanWords.whateverRunsOutFirst },
               ...things.map(([value, label]) => ({ value, label })),
             ]}
             onChange={(thing) => {
@@ -96,7 +105,7 @@ export function PlanFields(props: PlanFieldsProps) {
       {counted && (
         <div className="grid grid-cols-2 gap-3">
           <Field
-            label={draft.kind === 'jars' ? 'Jar, ml' : 'Portion, ml'}
+            label={draft.kind === 'jars' ? batchPlanWords.jarMl : batchPlanWords.portionMl}
             inputMode="decimal"
             placeholder={String(settings.servingVolumeMl)}
             value={draft.sizeMl}
@@ -107,7 +116,7 @@ export function PlanFields(props: PlanFieldsProps) {
           />
           {draft.kind === 'jars' && (
             <Field
-              label="Filled, %"
+              label={batchPlanWords.filled}
               inputMode="decimal"
               value={draft.fillPercent}
               onText={(fillPercent) => {
@@ -119,9 +128,9 @@ export function PlanFields(props: PlanFieldsProps) {
         </div>
       )}
       <div className={row}>
-        Seasonings
+        {batchPlanWords.seasonings}
         <Choice
-          label="Seasonings"
+          label={batchPlanWords.seasonings}
           value={draft.school}
           options={SCHOOLS.map((value) => ({ value, label: SCHOOL_WORDS[value] }))}
           onChange={(school) => {
@@ -131,9 +140,9 @@ export function PlanFields(props: PlanFieldsProps) {
         />
       </div>
       <div className={row}>
-        Measured
+        {batchPlanWords.measured}
         <Choice
-          label="Measured"
+          label={batchPlanWords.measured}
           value={draft.rounding}
           options={ROUNDINGS.map((value) => ({ value, label: ROUNDING_WORDS[value] }))}
           onChange={(rounding) => {
@@ -143,15 +152,17 @@ export function PlanFields(props: PlanFieldsProps) {
         />
       </div>
       <div className={row}>
-        Mixed with
+        {batchPlanWords.mixedWith}
         <Choice
-          label="Tool"
+          label={batchPlanWords.tool}
           value={draft.tool ?? USUAL}
           options={[
             {
               value: USUAL,
               label:
-                request && draft.tool === null ? `${TOOL_VALUES[request.tool].name}, by size` : 'by size',
+                request && draft.tool === null
+                  ? batchPlanWords.nameBySize(TOOL_VALUES[request.tool].name)
+                  : batchPlanWords.bySize,
             },
             ...TOOLS.filter((tool) => draft.tool !== null || tool !== request?.tool).map((value) => ({
               value,
@@ -166,14 +177,14 @@ export function PlanFields(props: PlanFieldsProps) {
       </div>
       {!(request && hasOwnVessel(request.tool)) && (
         <div className={row}>
-          In
+          {batchPlanWords.in}
           <Choice
-            label="Mixing vessel"
+            label={batchPlanWords.mixingVessel}
             value={draft.vesselId || USUAL}
             options={[
               {
                 value: USUAL,
-                label: request && !draft.vesselId ? request.mixingVessel.name : 'by size',
+                label: request && !draft.vesselId ? request.mixingVessel.name : batchPlanWords.bySize,
               },
               ...(request?.tool === 'shake' ? vessels : openVessels(vessels))
                 .filter(({ id }) => draft.vesselId !== '' || id !== request?.mixingVessel.id)
@@ -187,9 +198,9 @@ export function PlanFields(props: PlanFieldsProps) {
         </div>
       )}
       <div className={row}>
-        Loads
+        {batchPlanWords.loads}
         <Choice
-          label="Loads"
+          label={batchPlanWords.loads}
           value={draft.loadsAs}
           options={LOADS_AS.map((value) => ({ value, label: LOADS_WORDS[value] }))}
           onChange={(loadsAs) => {
@@ -199,12 +210,12 @@ export function PlanFields(props: PlanFieldsProps) {
         />
       </div>
       <div className={row}>
-        Kept in
+        {batchPlanWords.keptIn}
         <Choice
-          label="Kept in"
+          label={batchPlanWords.keptIn}
           value={draft.storageId || (request?.storage?.id ?? NONE)}
           options={[
-            { value: NONE, label: 'not said' },
+            { value: NONE, label: batchPlanWords.notSaid },
             ...vessels.map(({ id, name }) => ({ value: id as string, label: name })),
           ]}
           onChange={(storageId) => {
@@ -214,7 +225,7 @@ export function PlanFields(props: PlanFieldsProps) {
         />
       </div>
       <Field
-        label="It starts at, °C"
+        label={batchPlanWords.itStartsAtC}
         inputMode="decimal"
         placeholder={String(settings.batch.roomC)}
         value={draft.startC}
@@ -222,7 +233,7 @@ export function PlanFields(props: PlanFieldsProps) {
           setDraft({ startC });
         }}
         problem={problems.startC}
-        hint="Once mixed; a warm base is warmer."
+        hint={batchPlanWords.onceMixedAWarmBase}
       />
     </section>
   );

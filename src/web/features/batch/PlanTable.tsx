@@ -5,7 +5,8 @@ import { sayHoldMove, sayRemix } from '#words/hold';
 import type { Formula } from '#core/formula';
 import { MEASURE_WORDS } from '#words/palate';
 import { formatAmount, formatNumber, formatVolume, inSentence } from '#words/numbers';
-import { showMeasure } from '../../palateWords';
+import { batchPlanWords } from '#words/screens/batchPlan';
+import { showMeasure } from '#words/judgement';
 import { freshAmountText } from '#kitchen/edits';
 import { contextFor, type Kitchen } from '#kitchen/reading';
 import { useHolds } from '../../workers/useHolds';
@@ -34,26 +35,30 @@ export function PlanTable({ plan, request, formula, kitchen, toTaste }: PlanTabl
     <>
       <p className="text-lg" data-testid="plan-says">
         <strong>{formatVolume(yieldMl, settings)}</strong>
-        {madeMl > yieldMl * 1.0001 && `, ${formatVolume(madeMl, settings)} made`}: the tested amounts ×{' '}
-        {formatNumber(scaleFactor, scaleFactor < 10 ? 2 : 1, settings)}, {Math.floor(plan.portions + 1e-6)}{' '}
-        portions of {request.portionMl} ml.
-        {limiting && ` ${limiting.ingredient.name} runs out first: ${grams(limiting.onHandG)} on hand.`}
+        {madeMl > yieldMl * 1.0001 && batchPlanWords.mademlMade(formatVolume(madeMl, settings))}
+        {batchPlanWords.theTestedAmounts}{' '}
+        {batchPlanWords.scalefactorFloorPortionsOfPortionml(
+          formatNumber(scaleFactor, scaleFactor < 10 ? 2 : 1, settings),
+          Math.floor(plan.portions + 1e-6),
+          request.portionMl,
+        )}
+        {limiting && batchPlanWords.nameRunsOutFirstGrams(limiting.ingredient.name, grams(limiting.onHandG))}
       </p>
       <div className="overflow-x-auto">
         <table className="w-full text-left" data-testid="plan-table">
-          <caption className="sr-only">Amounts of the batch</caption>
+          <caption className="sr-only">{batchPlanWords.amountsOfTheBatch}</caption>
           <thead className="text-sm text-quiet">
             <tr>
-              <th className="font-normal">Addition</th>
-              <th className="text-right font-normal">exact</th>
-              {rounded && <th className="pl-3 text-right font-normal">measured</th>}
-              <th className="pl-4 font-normal">in spoons and cups</th>
+              <th className="font-normal">{batchPlanWords.addition}</th>
+              <th className="text-right font-normal">{batchPlanWords.exact}</th>
+              {rounded && <th className="pl-3 text-right font-normal">{batchPlanWords.measured2}</th>}
+              <th className="pl-4 font-normal">{batchPlanWords.inSpoonsAndCups}</th>
               {kinds.map(({ label }) => (
                 <th key={label} className="pl-3 text-right font-normal whitespace-nowrap">
                   {label}
                 </th>
               ))}
-              {aside && <th className="pl-3 text-right font-normal">kept aside</th>}
+              {aside && <th className="pl-3 text-right font-normal">{batchPlanWords.keptAside}</th>}
             </tr>
           </thead>
           <tbody>
@@ -61,7 +66,7 @@ export function PlanTable({ plan, request, formula, kitchen, toTaste }: PlanTabl
               .filter(({ exactG }) => exactG > 0)
               .map((line) => (
                 <tr key={line.id} className="border-t border-rule align-baseline">
-                  <th scope="row" className="py-1 pr-2 font-semibold">
+                  <th scope={batchPlanWords.row} className="py-1 pr-2 font-semibold">
                     {line.ingredient.name}
                     {line.form && <span className="font-normal text-quiet">, {line.form}</span>}
                   </th>
@@ -83,7 +88,7 @@ export function PlanTable({ plan, request, formula, kitchen, toTaste }: PlanTabl
                     <td className="pl-3 text-right whitespace-nowrap">
                       {line.asideG > 0 && grams(line.asideG)}
                       {line.heldBack.how === 'per-service' && (
-                        <span className="block text-sm text-quiet">per service</span>
+                        <span className="block text-sm text-quiet">{batchPlanWords.perService}</span>
                       )}
                     </td>
                   )}
@@ -92,13 +97,8 @@ export function PlanTable({ plan, request, formula, kitchen, toTaste }: PlanTabl
           </tbody>
         </table>
       </div>
-      {toTaste.length > 0 && <p>To taste at the end: {toTaste.join('; ')}.</p>}
-      {aside && (
-        <p className="text-sm text-quiet">
-          Kept aside: salt, raw garlic and onion, chilli and strong herbs grow faster in the mouth than on the
-          scale (common practice). Taste the combined batch, then finish.
-        </p>
-      )}
+      {toTaste.length > 0 && <p>{batchPlanWords.toTasteAtTheEnd(toTaste.join('; '))}</p>}
+      {aside && <p className="text-sm text-quiet">{batchPlanWords.keptAsideSaltRawGarlic}</p>}
       <Drift plan={plan} kitchen={kitchen} loads={loads.length} />
     </>
   );
@@ -110,10 +110,12 @@ function LoadCell({ entry, grams }: { entry: LoadLine | undefined; grams: (g: nu
   return (
     <>
       <span className="whitespace-nowrap">{text ?? grams(massG)}</span>
-      {pours.length > 1 && <span className="block text-sm text-quiet">in {pours.length} pours</span>}
+      {pours.length > 1 && (
+        <span className="block text-sm text-quiet">{batchPlanWords.inLengthPours(pours.length)}</span>
+      )}
       {carrier && (
         <span className="block text-sm text-quiet">
-          1 : 9 in {inSentence(carrier.name.split(',')[0]!)}, take {grams(massG * 10)}
+          {batchPlanWords.n19InSplitTake(inSentence(carrier.name.split(',')[0]!), grams(massG * 10))}
         </span>
       )}
     </>
@@ -137,8 +139,10 @@ function loadKinds({ loads }: BatchPlan) {
 
 const sayLoads = (first: number, last: number, all: number): string => {
   if (all === 1) return 'weigh';
-  if (first === last) return `load ${first}`;
-  return last - first + 1 === all ? `each of ${all} loads` : `each of loads ${first} to ${last}`;
+  if (first === last) return batchPlanWords.loadFirst(first);
+  return last - first + 1 === all
+    ? batchPlanWords.eachOfAllLoads(all)
+    : batchPlanWords.eachOfLoadsFirstTo(first, last);
 };
 
 function Drift({ plan, kitchen: { settings }, loads }: { plan: BatchPlan; kitchen: Kitchen; loads: number }) {
@@ -149,36 +153,41 @@ function Drift({ plan, kitchen: { settings }, loads }: { plan: BatchPlan; kitche
   return (
     <div className="grid gap-1 border-t border-rule pt-2" data-testid="drift">
       <p>
-        {!rounding && 'Not rounded: every ratio is the jar’s.'}
-        {rounding && noticed.length === 0 && 'Nobody will taste the rounding.'}
-        {rounding && noticed.length > 0 && 'The rounding can be tasted: '}
+        {!rounding && batchPlanWords.notRoundedEveryRatioIs}
+        {rounding && noticed.length === 0 && batchPlanWords.nobodyWillTasteTheRounding}
+        {rounding && noticed.length > 0 && batchPlanWords.theRoundingCanBeTasted}
         {noticed.map(({ measure, from, to, inside }, i) => (
           <span key={measure} className="font-semibold">
             {i > 0 && '; '}
             {MEASURE_WORDS[measure].title} {showMeasure(measure, from, settings.decimalSign)} →{' '}
             {showMeasure(measure, to, settings.decimalSign)}
-            {inside === false && ', outside its window'}
+            {inside === false && batchPlanWords.outsideItsWindow}
           </span>
         ))}
         {rounding && (
           <span className="text-quiet">
             {' '}
             {rounding.loss <= ENOUGH_LOSS && !rounding.proven
-              ? 'No tongue could tell anything better.'
+              ? batchPlanWords.noTongueCouldTellAnything
               : rounding.proven
-                ? 'Best of all combinations.'
+                ? batchPlanWords.bestOfAllCombinations
                 : rounding.gap !== null
-                  ? `The best found: at most ${formatNumber(rounding.gap * 100, 0, settings)} % of its loss could be saved.`
-                  : 'The best found; not every combination was tried.'}
+                  ? batchPlanWords.theBestFoundAtMost(formatNumber(rounding.gap * 100, 0, settings))
+                  : batchPlanWords.theBestFoundNotEvery}
           </span>
         )}
       </p>
       <p data-testid="batch-hold">
         {jar?.status === 'known' && batch?.status === 'known'
-          ? `As a jar, then as a ${loads === 1 ? 'batch' : 'load'}: ${sayHoldMove(jar.hold, batch.hold)}${sayDrops(jar.hold, batch.hold)} ${sayRemix(remixOf(batch.hold))}`
+          ? batchPlanWords.asAJarThenAs(
+              loads === 1 ? batchPlanWords.batch : batchPlanWords.load,
+              sayHoldMove(jar.hold, batch.hold),
+              sayDrops(jar.hold, batch.hold),
+              sayRemix(remixOf(batch.hold)),
+            )
           : jar?.status === 'failed' || batch?.status === 'failed'
-            ? 'The hold could not be worked out.'
-            : 'Working out the hold…'}
+            ? batchPlanWords.theHoldCouldNotBe
+            : batchPlanWords.workingOutTheHold}
       </p>
     </div>
   );
@@ -188,5 +197,5 @@ function Drift({ plan, kitchen: { settings }, loads }: { plan: BatchPlan; kitche
 function sayDrops(jar: Hold | null, batch: Hold | null): string {
   if (!jar || !batch) return '';
   const um = ({ state }: Hold): number => Number((state.drops.sauterMeanDiameterM * 1e6).toPrecision(2));
-  return ` Drops about ${um(jar)} µm, then ${um(batch)} µm, an estimate.`;
+  return batchPlanWords.dropsAboutUmMThen(um(jar), um(batch));
 }

@@ -1,3 +1,4 @@
+import { batchRunWords } from '#words/screens/batchRun';
 import type { PullList } from '#core/batch';
 import type { Settings } from '#contract';
 import { sayNeeded, sayShort } from '#kitchen/paper';
@@ -15,16 +16,18 @@ interface PullTableProps {
 export function PullTable({ list, portions, settings, onlyBatch = false }: PullTableProps) {
   const { lines, cost, unpriced } = list;
   return (
-    <section aria-label="Pull list" className="card p-4">
-      <h2 className="font-name mb-1 text-lg font-bold">{onlyBatch ? 'Pull list' : 'Pull list of the day'}</h2>
+    <section aria-label={batchRunWords.pullList} className="card p-4">
+      <h2 className="font-name mb-1 text-lg font-bold">
+        {onlyBatch ? batchRunWords.pullList : batchRunWords.pullListOfTheDay}
+      </h2>
       <table className="w-full text-left text-sm" data-testid="pull-list">
-        <caption className="sr-only">What to fetch</caption>
+        <caption className="sr-only">{batchRunWords.whatToFetch}</caption>
         <tbody>
           {lines.map((line) => {
             const short = sayShort(line, settings);
             return (
               <tr key={line.ingredient.id} className="border-t border-rule align-baseline">
-                <th scope="row" className="py-1 pr-2 font-normal">
+                <th scope={batchRunWords.row} className="py-1 pr-2 font-normal">
                   {line.ingredient.name}
                 </th>
                 <td className="text-right font-semibold">
@@ -33,9 +36,9 @@ export function PullTable({ list, portions, settings, onlyBatch = false }: PullT
                 </td>
                 <td className="pl-2 text-right whitespace-nowrap text-quiet">
                   {line.ingredient.category === 'water'
-                    ? 'tap'
+                    ? batchRunWords.tap
                     : line.cost === null
-                      ? 'no price'
+                      ? batchRunWords.noPrice
                       : formatMoney(line.cost, settings)}
                 </td>
               </tr>
@@ -45,13 +48,15 @@ export function PullTable({ list, portions, settings, onlyBatch = false }: PullT
       </table>
       <p className="mt-2" data-testid="batch-cost">
         {unpriced.length === lines.length ? (
-          'No prices in the pantry yet.'
+          batchRunWords.noPricesInThePantry
         ) : (
           <>
             <strong>{formatMoney(cost, settings)}</strong>
             {unpriced.length > 0
-              ? `, without ${unpriced.map(({ name }) => name.split(',')[0]!.toLowerCase()).join(', ')}`
-              : portions >= 1 && `, ${formatMoney(cost / portions, settings)} a portion`}
+              ? batchRunWords.withoutUnpriced(
+                  unpriced.map(({ name }) => name.split(',')[0]!.toLowerCase()).join(', '),
+                )
+              : portions >= 1 && batchRunWords.formatmoneyAPortion(formatMoney(cost / portions, settings))}
           </>
         )}
       </p>

@@ -6,6 +6,7 @@ import { mixedVolumeMlPerG } from '#core/composition';
 import type { Catalogue } from '#core/ingredient';
 import { stepStates, trialLines } from '#core/trial';
 import type { Vessel } from '#core/vessel';
+import { batchRunWords } from '#words/screens/batchRun';
 import { sayError, useCombineBatchMutation } from '../../api/kitchenApi';
 import { Jar } from '../../drawing/Jar';
 import { liquidColour } from '../../drawing/colours';
@@ -20,10 +21,10 @@ import { openVessels } from '#kitchen/batch';
 import { useSay } from './useSay';
 
 const DEVIATION_WORDS = {
-  over: 'more than planned',
-  under: 'less than planned',
-  'left-out': 'left out',
-  swapped: 'instead of something else',
+  over: batchRunWords.moreThanPlanned,
+  under: batchRunWords.lessThanPlanned,
+  'left-out': batchRunWords.leftOut,
+  swapped: batchRunWords.insteadOfSomethingElse,
 } as const;
 
 /** Every load as it stands, the next one to weigh, and the combining once all are there. */
@@ -43,9 +44,9 @@ export function RunLoads({ batch }: { batch: BatchRecord }) {
   const open = batch.state !== 'called-off' && !batch.whole;
   const unsent = loads.some((load) => load.waiting.size > 0);
   return (
-    <section aria-label="Loads" className="card grid content-start gap-3 p-4">
+    <section aria-label={batchRunWords.loads} className="card grid content-start gap-3 p-4">
       <h2 className="font-name text-lg font-bold">
-        {loads.length === 1 ? 'The load' : `${loads.length} loads`}
+        {loads.length === 1 ? batchRunWords.theLoad : batchRunWords.lengthLoads(loads.length)}
       </h2>
       <div className="flex flex-wrap items-start gap-x-8 gap-y-3">
         <ol className="flex flex-wrap gap-4" data-testid="run-loads">
@@ -57,12 +58,24 @@ export function RunLoads({ batch }: { batch: BatchRecord }) {
                 key={load.id}
                 className="grid w-36 content-start justify-items-center gap-1 text-center text-sm"
               >
-                <LoadJar load={load} vessel={vessel} catalogue={catalogue} label={`Load ${i + 1}`} />
+                <LoadJar
+                  load={load}
+                  vessel={vessel}
+                  catalogue={catalogue}
+                  label={batchRunWords.loadPart2(i + 1)}
+                />
                 <span className="font-semibold">
-                  Load {i + 1}: {formatVolume(load.making?.plannedVolumeMl ?? 0, settings)}
+                  {batchRunWords.loadPartFormatvolume(
+                    i + 1,
+                    formatVolume(load.making?.plannedVolumeMl ?? 0, settings),
+                  )}
                 </span>
                 <span className="text-quiet">
-                  {isWeighed(own) ? 'weighed' : done === 0 ? 'not begun' : `${done} of ${own.length} steps`}
+                  {isWeighed(own)
+                    ? batchRunWords.weighed
+                    : done === 0
+                      ? batchRunWords.notBegun
+                      : batchRunWords.doneOfLengthSteps(done, own.length)}
                 </span>
                 <Link
                   to={`/formulas/${batch.formulaId}/make?jar=${load.id}`}
@@ -72,8 +85,12 @@ export function RunLoads({ batch }: { batch: BatchRecord }) {
                       : 'inline-flex min-h-8 items-center text-bottle underline print:hidden'
                   }
                 >
-                  {i === next && open ? (done === 0 ? 'Weigh out' : 'Go on weighing') : 'Look at it'}
-                  <span className="sr-only"> load {i + 1}</span>
+                  {i === next && open
+                    ? done === 0
+                      ? batchRunWords.weighOut
+                      : batchRunWords.goOnWeighing
+                    : batchRunWords.lookAtIt}
+                  <span className="sr-only"> {batchRunWords.loadPart3(i + 1)}</span>
                 </Link>
               </li>
             );
@@ -85,8 +102,11 @@ export function RunLoads({ batch }: { batch: BatchRecord }) {
         <ul className="text-sm" data-testid="deviations">
           {deviations.map(({ load, stepId, ingredientId, what, plannedG, massG }) => (
             <li key={`${load} ${stepId}`}>
-              Load {load}: {inSentence(catalogue.get(ingredientId)?.name ?? ingredientId)}{' '}
-              {DEVIATION_WORDS[what]}, {formatAmount(massG, 'g', settings)} for{' '}
+              {batchRunWords.loadPartFormatvolume(
+                load,
+                inSentence(catalogue.get(ingredientId)?.name ?? ingredientId),
+              )}{' '}
+              {batchRunWords.deviationMassgFor(DEVIATION_WORDS[what], formatAmount(massG, 'g', settings))}{' '}
               {formatAmount(plannedG, 'g', settings)}
             </li>
           ))}
@@ -118,19 +138,19 @@ function Weighed({
   const grams = (g: number): string => formatAmount(g, 'g', settings);
   return (
     <table className="min-w-72 flex-1 text-left text-sm" data-testid="weighed">
-      <caption className="sr-only">Planned and weighed</caption>
+      <caption className="sr-only">{batchRunWords.plannedAndWeighed}</caption>
       <thead className="text-quiet">
         <tr>
-          <th className="font-normal">Addition</th>
-          <th className="text-right font-normal">planned</th>
-          <th className="text-right font-normal">weighed</th>
-          <th className="text-right font-normal">kept aside</th>
+          <th className="font-normal">{batchRunWords.addition}</th>
+          <th className="text-right font-normal">{batchRunWords.planned}</th>
+          <th className="text-right font-normal">{batchRunWords.weighed}</th>
+          <th className="text-right font-normal">{batchRunWords.keptAside}</th>
         </tr>
       </thead>
       <tbody>
         {planned.map(({ key, name, form, plannedG, asideG }) => (
           <tr key={key} className="border-t border-rule">
-            <th scope="row" className="py-0.5 font-semibold">
+            <th scope={batchRunWords.row} className="py-0.5 font-semibold">
               {name}
               {form && <span className="font-normal text-quiet">, {form}</span>}
             </th>
@@ -141,10 +161,10 @@ function Weighed({
         ))}
         {others.map(([key, { name, massG }]) => (
           <tr key={key} className="border-t border-rule">
-            <th scope="row" className="py-0.5 font-semibold">
+            <th scope={batchRunWords.row} className="py-0.5 font-semibold">
               {name}
             </th>
-            <td className="text-right">not planned</td>
+            <td className="text-right">{batchRunWords.notPlanned}</td>
             <td className="text-right">{grams(massG)}</td>
             <td />
           </tr>
@@ -208,9 +228,9 @@ function Combine({
   return (
     <div className="flex flex-wrap items-end gap-4 border-t border-rule pt-3 print:hidden">
       <div className="grid gap-1 font-semibold">
-        Together in
+        {batchRunWords.togetherIn}
         <Choice
-          label="Together in"
+          label={batchRunWords.togetherIn}
           value={vesselId}
           options={open.map(({ id, name }) => ({ value: id, label: name }))}
           onChange={setVesselId}
@@ -223,18 +243,20 @@ function Combine({
         disabled={combining.isLoading || unsent}
         onClick={() => void run()}
       >
-        {batch.loads.length === 1 ? 'Mixed: on to tasting' : 'Combined: on to tasting'}
+        {batch.loads.length === 1 ? batchRunWords.mixedOnToTasting : batchRunWords.combinedOnToTasting}
       </Button>
       {chosen.brimfulVolumeMl < batch.plan.madeMl && (
         <p className="w-full font-semibold">
-          {chosen.name} holds {formatVolume(chosen.brimfulVolumeMl, settings)}: not all of it. Take a larger
-          one, or stir each part as you taste.
+          {batchRunWords.nameHoldsBrimfulvolumemlNotAll(
+            chosen.name,
+            formatVolume(chosen.brimfulVolumeMl, settings),
+          )}
         </p>
       )}
-      {unsent && <p className="w-full">Steps still wait in this browser for the server.</p>}
+      {unsent && <p className="w-full">{batchRunWords.stepsStillWaitInThis}</p>}
       {combining.error !== undefined && (
         <p role="alert" className="w-full font-semibold text-acid-ink">
-          Not combined. {sayError(combining.error)}
+          {batchRunWords.notCombinedError(sayError(combining.error))}
         </p>
       )}
     </div>
@@ -254,7 +276,7 @@ function CallOff({ batch }: { batch: BatchRecord }) {
           setAsking(true);
         }}
       >
-        Call it off…
+        {batchRunWords.callItOff}
       </Button>
     );
   return (
@@ -266,7 +288,7 @@ function CallOff({ batch }: { batch: BatchRecord }) {
       }}
     >
       <label className="grid flex-1 basis-60 gap-1 font-semibold">
-        Why
+        {batchRunWords.why}
         <input
           className="field font-normal"
           maxLength={1000}
@@ -277,7 +299,7 @@ function CallOff({ batch }: { batch: BatchRecord }) {
         />
       </label>
       <Button type="submit" className="min-h-11" disabled={busy}>
-        Call batch {batch.number} off
+        {batchRunWords.callBatchNumberOff(batch.number)}
       </Button>
       <Button
         kind="quiet"
@@ -286,11 +308,11 @@ function CallOff({ batch }: { batch: BatchRecord }) {
           setAsking(false);
         }}
       >
-        Keep it
+        {batchRunWords.keepIt}
       </Button>
       {error && (
         <p role="alert" className="w-full font-semibold text-acid-ink">
-          Not called off. {error}
+          {batchRunWords.notCalledOffError(error)}
         </p>
       )}
     </form>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { BatchRecord } from '#contract';
 import { latestOf, signProblem, tastedRight, keepUntilProblem, type UseBy } from '#core/batch';
 import { SIGN_WORDS, USE_BY_WORDS } from '#words/batch';
+import { batchRunWords } from '#words/screens/batchRun';
 import { useCooksQuery } from '../../api/kitchenApi';
 import { useCookHere } from '../../store/useCook';
 import { Button } from '../../ui/Button';
@@ -26,28 +27,28 @@ export function SignBatch({ batch }: { batch: BatchRecord }) {
     if (await say({ kind: 'verdict', right, note: note.trim() })) setNote('');
   };
   return (
-    <section aria-label="Record it" className="card grid content-start gap-3 p-4 print:hidden">
-      <h2 className="font-name text-lg font-bold">Record it</h2>
+    <section aria-label={batchRunWords.recordIt} className="card grid content-start gap-3 p-4 print:hidden">
+      <h2 className="font-name text-lg font-bold">{batchRunWords.recordIt}</h2>
       <UseByForm batch={batch} />
       <div className="grid gap-2 border-t border-rule pt-3">
         <p data-testid="verdict">
           {verdict ? (
             <strong>
-              {verdict.right ? 'Right.' : 'Not right.'} {verdict.note}
+              {verdict.right ? batchRunWords.right2 : batchRunWords.notRight2} {verdict.note}
             </strong>
           ) : tasted === null ? (
-            'Not tasted yet: a verdict without a tasting says little.'
+            batchRunWords.notTastedYetAVerdict
           ) : (
-            `The last tasting says ${tasted ? 'right' : 'not right yet'}.`
+            batchRunWords.theLastTastingSaysForm(tasted ? batchRunWords.right3 : batchRunWords.notRightYet)
           )}
         </p>
-        <Field label="Anything to remember" maxLength={1000} value={note} onText={setNote} />
+        <Field label={batchRunWords.anythingToRemember} maxLength={1000} value={note} onText={setNote} />
         <div className="flex flex-wrap gap-4">
           <Button className="min-h-16 min-w-32 px-5" disabled={busy} onClick={() => void judge(true)}>
-            Right
+            {batchRunWords.right}
           </Button>
           <Button className="min-h-16 min-w-32 px-5" disabled={busy} onClick={() => void judge(false)}>
-            Not right
+            {batchRunWords.notRight}
           </Button>
         </div>
       </div>
@@ -58,20 +59,26 @@ export function SignBatch({ batch }: { batch: BatchRecord }) {
           if (!problem) void say({ kind: 'signed', name: typed.trim() });
         }}
       >
-        <Field label="Recorded by" maxLength={80} value={typed} onText={setName} className="w-64" />
+        <Field
+          label={batchRunWords.recordedBy}
+          maxLength={80}
+          value={typed}
+          onText={setName}
+          className="w-64"
+        />
         <Button
           kind="main"
           type="submit"
           className="min-h-16 flex-1 basis-56 text-lg"
           disabled={busy || problem !== null}
         >
-          Record batch {batch.number}
+          {batchRunWords.recordBatchNumber(batch.number)}
         </Button>
         {problem && <p className="w-full text-quiet">{SIGN_WORDS[problem]}</p>}
       </form>
       {error && (
         <p role="alert" className="font-semibold text-acid-ink">
-          Not written down. {error}
+          {batchRunWords.notWrittenDownError(error)}
         </p>
       )}
     </section>
@@ -79,7 +86,11 @@ export function SignBatch({ batch }: { batch: BatchRecord }) {
 }
 
 const sayDays = ({ days }: UseBy): string =>
-  days < 1 ? 'over before it is made' : days === 1 ? 'the day it is made' : `${days} days`;
+  days < 1
+    ? batchRunWords.overBeforeItIsMade
+    : days === 1
+      ? batchRunWords.theDayItIsMade
+      : batchRunWords.daysDays(days);
 
 /** Shorter as the kitchen likes; longer only with a reason that is kept. */
 function UseByForm({ batch }: { batch: BatchRecord }) {
@@ -94,9 +105,11 @@ function UseByForm({ batch }: { batch: BatchRecord }) {
   return (
     <div className="grid gap-2">
       <p data-testid="use-by">
-        <strong>Use by {sayDay(useBy.day)}</strong>: {sayDays(useBy)},{' '}
-        {useBy.capped ? `${useBy.reason} in it keeps no longer` : useBy.reason || keeping.because}.{' '}
-        {keeping.cold ? 'At 5 °C or below.' : 'Closed, cool and dark.'} An estimate.
+        <strong>{batchRunWords.useByDay(sayDay(useBy.day))}</strong>: {sayDays(useBy)},{' '}
+        {useBy.capped ? batchRunWords.reasonInItKeepsNo(useBy.reason) : useBy.reason || keeping.because}.{' '}
+        {batchRunWords.formAnEstimate(
+          keeping.cold ? batchRunWords.at5COrBelow : batchRunWords.closedCoolAndDark,
+        )}
       </p>
       {!open && (
         <Button
@@ -106,7 +119,7 @@ function UseByForm({ batch }: { batch: BatchRecord }) {
             setOpen(true);
           }}
         >
-          Another day…
+          {batchRunWords.anotherDay}
         </Button>
       )}
       {open && (
@@ -121,7 +134,7 @@ function UseByForm({ batch }: { batch: BatchRecord }) {
           }}
         >
           <Field
-            label="Days"
+            label={batchRunWords.days2}
             inputMode="numeric"
             value={days}
             onText={setDays}
@@ -129,7 +142,7 @@ function UseByForm({ batch }: { batch: BatchRecord }) {
             className="w-24"
           />
           <Field
-            label="Reason"
+            label={batchRunWords.reason}
             maxLength={1000}
             value={reason}
             onText={setReason}
@@ -141,7 +154,7 @@ function UseByForm({ batch }: { batch: BatchRecord }) {
             className="mt-6 min-h-9"
             disabled={busy || days.trim() === '' || problem !== null}
           >
-            Set
+            {batchRunWords.set}
           </Button>
           {error && (
             <p role="alert" className="w-full font-semibold text-acid-ink">

@@ -3,6 +3,7 @@ import type { BatchRecord } from '#contract';
 import { TEMPERATURES_AT, standingBatchEvents, type TemperatureAt } from '#core/batch';
 import { TEMPERATURE_WORDS } from '#words/batch';
 import { formatMoment, formatNumber } from '#words/numbers';
+import { batchRunWords } from '#words/screens/batchRun';
 import { readDecimal } from '../../readDecimal';
 import { useKitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
@@ -22,15 +23,15 @@ export function Temperatures({ batch }: { batch: BatchRecord }) {
     event.kind === 'temperature' ? [{ id, at, event }] : [],
   );
   return (
-    <section aria-label="Temperatures" className="card grid content-start gap-2 p-4">
-      <h2 className="font-name text-lg font-bold">Temperatures</h2>
-      {read.length === 0 && <p className="text-quiet">None read yet.</p>}
+    <section aria-label={batchRunWords.temperatures} className="card grid content-start gap-2 p-4">
+      <h2 className="font-name text-lg font-bold">{batchRunWords.temperatures}</h2>
+      {read.length === 0 && <p className="text-quiet">{batchRunWords.noneReadYet}</p>}
       <ul className="text-sm" data-testid="temperatures">
         {read.map(({ id, at, event }) => (
           <li key={id} className="flex justify-between gap-2 border-t border-rule py-1">
             <span>
               {TEMPERATURE_WORDS[event.where]}: <strong>{formatNumber(event.value, 1, settings)} °C</strong>
-              {event.reading.source === 'simulated' && ', simulated'}
+              {event.reading.source === 'simulated' && batchRunWords.simulated}
             </span>
             <span className="text-quiet">{formatMoment(at)}</span>
           </li>
@@ -48,9 +49,9 @@ export function Temperatures({ batch }: { batch: BatchRecord }) {
         }}
       >
         <div className="grid gap-1 font-semibold">
-          Where
+          {batchRunWords.where}
           <Choice
-            label="Where it was read"
+            label={batchRunWords.whereItWasRead}
             value={where}
             options={TEMPERATURES_AT.map((one) => ({ value: one, label: TEMPERATURE_WORDS[one] }))}
             onChange={setWhere}
@@ -62,15 +63,15 @@ export function Temperatures({ batch }: { batch: BatchRecord }) {
           inputMode="decimal"
           value={text}
           onText={setText}
-          problem={text.trim() === '' || fits ? null : '-40 to 200.'}
+          problem={text.trim() === '' || fits ? null : batchRunWords.n40To200}
         />
         <Button type="submit" className="col-span-2 min-h-11" disabled={!fits || busy}>
-          Keep it
+          {batchRunWords.keepIt}
         </Button>
       </form>
       {error && (
         <p role="alert" className="font-semibold text-acid-ink">
-          Not kept. {error}
+          {batchRunWords.notKeptError(error)}
         </p>
       )}
     </section>

@@ -11,6 +11,7 @@ import {
 } from '#core/batch';
 import { TOOLS, type Tool } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
+import { batchPlanWords } from '#words/screens/batchPlan';
 import { readDecimal } from '../../readDecimal';
 
 export const TARGET_KINDS = ['volume', 'mass', 'portions', 'jars', 'on-hand'] as const;
@@ -19,8 +20,8 @@ export const TARGET_WORDS: Readonly<Record<TargetKind, string>> = {
   volume: 'litres',
   mass: 'kilograms',
   portions: 'portions',
-  jars: 'jars of a size',
-  'on-hand': 'what is on hand',
+  jars: batchPlanWords.jarsOfASize,
+  'on-hand': batchPlanWords.whatIsOnHand,
 };
 
 export interface BatchDraft {
@@ -117,9 +118,9 @@ export function targetOf(
   const whole = draft.kind === 'portions' || draft.kind === 'jars';
   const problems: { -readonly [K in keyof DraftProblems]: DraftProblems[K] } = {};
   if (draft.kind !== 'on-hand') {
-    if (amount === null || !(amount > 0)) problems.amount = 'A number above nothing.';
-    else if (whole && !Number.isInteger(amount)) problems.amount = 'A whole number.';
-    else if (amount > 100_000) problems.amount = 'Too many for one kitchen.';
+    if (amount === null || !(amount > 0)) problems.amount = batchPlanWords.aNumberAboveNothing;
+    else if (whole && !Number.isInteger(amount)) problems.amount = batchPlanWords.aWholeNumber;
+    else if (amount > 100_000) problems.amount = batchPlanWords.tooManyForOneKitchen;
   }
   if (whole && (size === null || !(size >= 1 && size <= 20_000))) problems.sizeMl = '1 to 20,000 ml.';
   if (draft.kind === 'jars' && (fill === null || !(fill >= 10 && fill <= 100)))
@@ -148,12 +149,14 @@ export function sayTarget(draft: BatchDraft, portionMl: number): string {
     case 'volume':
       return `${draft.amount} l`;
     case 'mass':
-      return `${draft.amount} kg`;
+      return batchPlanWords.amountKg(draft.amount);
     case 'portions':
-      return `${draft.amount} portions of ${draft.sizeMl || portionMl} ml`;
+      return batchPlanWords.amountPortionsOfPartMl(draft.amount, draft.sizeMl || portionMl);
     case 'jars':
-      return `${draft.amount} jars of ${draft.sizeMl} ml, ${draft.fillPercent} % full`;
+      return batchPlanWords.amountJarsOfSizemlMl(draft.amount, draft.sizeMl, draft.fillPercent);
     case 'on-hand':
-      return draft.thing ? `all the ${draft.thing.replaceAll('_', ' ')} there is` : 'all there is';
+      return draft.thing
+        ? batchPlanWords.allTheReplaceallThereIs(draft.thing.replaceAll('_', ' '))
+        : batchPlanWords.allThereIs;
   }
 }

@@ -1,3 +1,4 @@
+import { composeWords } from '#words/screens/compose';
 import { useId, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent, type Ref } from 'react';
 import { readLine, type AdditionLine, type ReadingContext } from '#core/formula';
 import { searchIngredients, type Ingredient } from '#core/ingredient';
@@ -80,7 +81,7 @@ export function AddLine({ context, inputRef, onAdd, foretell, refuse }: AddLineP
         <ul
           id={listId}
           role="listbox"
-          aria-label="Ingredients"
+          aria-label={composeWords.ingredients}
           className="absolute right-0 bottom-full left-0 z-20 mb-1 max-h-72 overflow-auto rounded-md border border-edge bg-paper p-1 shadow-lg"
         >
           {options.map((ingredient, index) => (
@@ -105,13 +106,13 @@ export function AddLine({ context, inputRef, onAdd, foretell, refuse }: AddLineP
         <input
           ref={inputRef}
           role="combobox"
-          aria-label="Add: amount, then ingredient"
+          aria-label={composeWords.addAmountThenIngredient}
           aria-expanded={showing}
           aria-controls={listId}
           aria-activedescendant={chosen >= 0 ? `${listId}-${chosen}` : undefined}
           aria-autocomplete="list"
           className="min-w-0 flex-1 bg-transparent py-2 outline-none"
-          placeholder="Add: “½ tsp dried thyme”, “juice of 1 lime”, “pinch of salt”"
+          placeholder={composeWords.addTspDriedThymeJuice}
           autoComplete="off"
           spellCheck={false}
           maxLength={400}
@@ -127,7 +128,7 @@ export function AddLine({ context, inputRef, onAdd, foretell, refuse }: AddLineP
           onKeyDown={onKeyDown}
           onPaste={onPaste}
         />
-        <kbd className="font-sans text-sm font-semibold text-quiet">Enter</kbd>
+        <kbd className="font-sans text-sm font-semibold text-quiet">{composeWords.enter}</kbd>
       </div>
       <p role="status" className="min-h-5 px-1 pt-1 text-sm text-quiet" data-testid="foretold">
         {line &&
@@ -157,8 +158,11 @@ function Understood({
   const mass = formatAmount(reading.massG.nominal, 'g', { decimalSign: context.decimalSign });
   return (
     <>
-      {reading.amount.kind === 'to-taste' ? 'to taste' : mass} of {reading.ingredient.name}
-      {line.measuredBy !== null && ', as you weigh it'}: {foretell(text)}
+      {composeWords.formOfName(
+        reading.amount.kind === 'to-taste' ? composeWords.toTaste : mass,
+        reading.ingredient.name,
+      )}
+      {line.measuredBy !== null && composeWords.asYouWeighIt}: {foretell(text)}
       {reading.doubts.map((doubt) => ` ${sayDoubt(doubt)}`)}
     </>
   );

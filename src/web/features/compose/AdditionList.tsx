@@ -17,6 +17,7 @@ import {
 import { PHASES, type AdditionId, type Phase } from '#core/formula';
 import type { Reckoning } from '#core/reckoning';
 import type { Settings } from '#contract';
+import { composeWords } from '#words/screens/compose';
 import { AdditionRow } from './AdditionRow';
 import { PHASE_NAMES, type RowActions } from './rowActions';
 
@@ -50,7 +51,7 @@ export function AdditionList({ reckoning, settings, spoons, actions, selection, 
   return (
     <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
       <SortableContext items={order} strategy={verticalListSortingStrategy}>
-        <ol aria-label="Additions in order">
+        <ol aria-label={composeWords.additionsInOrder}>
           {order.map((entry) => {
             const reckoned = rowOf.get(entry as AdditionId);
             return reckoned ? (

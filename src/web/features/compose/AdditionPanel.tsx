@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Addition } from '#core/formula';
 import { findIngredient, type Catalogue } from '#core/ingredient';
+import { composeWords } from '#words/screens/compose';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
 
@@ -21,11 +22,13 @@ export function AdditionPanel({ addition, catalogue, onSave, onClose }: Addition
   const hint =
     found.status === 'found'
       ? found.guessed
-        ? `Taken as ${found.ingredient.name}.`
+        ? composeWords.takenAsName(found.ingredient.name)
         : ''
-      : `Not in the pantry.${found.near.length ? ` Near it: ${found.near.map((near) => near.name).join('; ')}.` : ''} It is kept as typed and not reckoned.`;
+      : composeWords.notInThePantryForm(
+          found.near.length ? composeWords.nearItNear(found.near.map((near) => near.name).join('; ')) : '',
+        );
   return (
-    <Panel title={known?.name ?? 'Addition'} open onClose={onClose}>
+    <Panel title={known?.name ?? composeWords.addition} open onClose={onClose}>
       <form
         className="grid gap-3"
         onSubmit={(event) => {
@@ -36,12 +39,12 @@ export function AdditionPanel({ addition, catalogue, onSave, onClose }: Addition
         }}
       >
         <label className="grid gap-1 font-semibold">
-          Ingredient
+          {composeWords.ingredient}
           <input
             className="field font-normal"
             value={name}
             maxLength={200}
-            list="known-ingredients"
+            list={composeWords.knownIngredients}
             onChange={(event) => {
               setName(event.target.value);
             }}
@@ -57,24 +60,24 @@ export function AdditionPanel({ addition, catalogue, onSave, onClose }: Addition
           </span>
         </label>
         <label className="grid gap-1 font-semibold">
-          Form
+          {composeWords.form}
           <input
             className="field font-normal"
             value={form}
             maxLength={200}
-            placeholder="grated to a paste"
+            placeholder={composeWords.gratedToAPaste}
             onChange={(event) => {
               setForm(event.target.value);
             }}
           />
         </label>
         <label className="grid gap-1 font-semibold">
-          Note
+          {composeWords.note}
           <textarea
             className="field min-h-20 font-normal"
             value={note}
             maxLength={2000}
-            placeholder="label says 5 % acid"
+            placeholder={composeWords.labelSays5Acid}
             onChange={(event) => {
               setNote(event.target.value);
             }}
@@ -82,9 +85,9 @@ export function AdditionPanel({ addition, catalogue, onSave, onClose }: Addition
         </label>
         <div className="flex gap-3">
           <Button kind="main" type="submit" disabled={!name.trim()}>
-            Keep
+            {composeWords.keep}
           </Button>
-          <Button onClick={onClose}>Leave as it was</Button>
+          <Button onClick={onClose}>{composeWords.leaveAsItWas}</Button>
         </div>
       </form>
     </Panel>

@@ -7,6 +7,7 @@ import { componentOf, isPoured, madeId, spoonVolumeMl } from '#core/ingredient';
 import { isExact, nearestSpoons, nudgeAmount } from '#core/quantity';
 import type { ReckonedAddition } from '#core/reckoning';
 import type { Settings } from '#contract';
+import { composeWords } from '#words/screens/compose';
 import { ComponentMark } from '../../drawing/ComponentMark';
 import { formatAmount, formatPercent } from '#words/numbers';
 import { IconButton } from '../../ui/Button';
@@ -92,7 +93,7 @@ export function AdditionRow({ reckoned, settings, spoons, actions, selected }: A
         type="button"
         {...drag.attributes}
         {...drag.listeners}
-        aria-label={`Move ${name}`}
+        aria-label={composeWords.moveName(name)}
         className="grid h-8 cursor-grab touch-none place-items-center text-edge"
       >
         <GripVertical size={16} aria-hidden />
@@ -100,8 +101,8 @@ export function AdditionRow({ reckoned, settings, spoons, actions, selected }: A
       <button
         type="button"
         aria-pressed={selected}
-        aria-label={`Select ${name}`}
-        title="Select"
+        aria-label={composeWords.selectName(name)}
+        title={composeWords.select}
         className="relative grid h-8 place-items-center rounded-md"
         onClick={() => {
           actions.select(id);
@@ -117,7 +118,7 @@ export function AdditionRow({ reckoned, settings, spoons, actions, selected }: A
       <AmountField
         className="col-start-3 row-start-2 sm:col-start-auto sm:row-start-auto"
         value={addition.amountText}
-        label={`Amount of ${name}`}
+        label={composeWords.amountOfName(name)}
         invalid={!read}
         describedBy={hasHint ? hintId : undefined}
         onDraft={(text) => {
@@ -132,7 +133,12 @@ export function AdditionRow({ reckoned, settings, spoons, actions, selected }: A
         <span className="line-clamp-2 leading-[1.15rem] font-semibold [overflow-wrap:anywhere]" title={name}>
           {name.replace(/ %/g, '\u00a0%')}
           {addition.locked && (
-            <Lock size={13} className="mb-0.5 ml-1.5 inline" role="img" aria-label="amount locked" />
+            <Lock
+              size={13}
+              className="mb-0.5 ml-1.5 inline"
+              role="img"
+              aria-label={composeWords.amountLocked}
+            />
           )}
         </span>
         <SubLine addition={addition} counted={counted} />
@@ -145,7 +151,7 @@ export function AdditionRow({ reckoned, settings, spoons, actions, selected }: A
       </span>
       <span className="col-start-5 row-start-2 flex gap-1 sm:col-start-auto sm:row-start-auto">
         <IconButton
-          label={`Less ${name}`}
+          label={composeWords.lessName(name)}
           onClick={() => {
             nudge('down');
           }}
@@ -154,7 +160,7 @@ export function AdditionRow({ reckoned, settings, spoons, actions, selected }: A
           <Minus size={16} aria-hidden />
         </IconButton>
         <IconButton
-          label={`More ${name}`}
+          label={composeWords.moreName(name)}
           onClick={() => {
             nudge('up');
           }}
@@ -211,7 +217,7 @@ export function AdditionRow({ reckoned, settings, spoons, actions, selected }: A
 
 function SubLine({ addition, counted }: { addition: Addition; counted: boolean }) {
   const words = [
-    addition.optional ? (counted ? 'optional' : 'optional, left out') : '',
+    addition.optional ? (counted ? 'optional' : composeWords.optionalLeftOut) : '',
     addition.form,
     addition.note,
   ].filter(Boolean);
@@ -228,10 +234,10 @@ function Mass({ reckoned, settings, spoons }: Pick<AdditionRowProps, 'reckoned' 
   const { reading } = reckoned;
   if (reading.status !== 'read') return null;
   const { massG, ingredient, amount } = reading;
-  if (amount.kind === 'to-taste') return <span className="text-sm text-quiet">to taste</span>;
+  if (amount.kind === 'to-taste') return <span className="text-sm text-quiet">{composeWords.toTaste}</span>;
   const spread = isExact(massG)
     ? null
-    : `${formatAmount(massG.low, 'g', settings)} to ${formatAmount(massG.high, 'g', settings)}`;
+    : composeWords.lowToHigh(formatAmount(massG.low, 'g', settings), formatAmount(massG.high, 'g', settings));
   const inSpoons =
     settings.amountsIn === 'spoons' ? nearestSpoons(spoonVolumeMl(massG.nominal, ingredient), spoons) : null;
   const text = inSpoons
@@ -242,7 +248,7 @@ function Mass({ reckoned, settings, spoons }: Pick<AdditionRowProps, 'reckoned' 
   const near = spread !== null || (inSpoons && Math.abs(inSpoons.relativeError) > 0.02);
   return (
     <span title={spread ?? undefined} className={inSpoons ? 'text-sm' : undefined}>
-      {near && <span aria-label="about">≈ </span>}
+      {near && <span aria-label={composeWords.about}>≈ </span>}
       {text}
     </span>
   );

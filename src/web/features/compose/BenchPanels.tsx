@@ -4,6 +4,7 @@ import type { Judgement, Reckoning } from '#core/reckoning';
 import type { Vessel } from '#core/vessel';
 import { patchAddition } from '#kitchen/edits';
 import type { Kitchen } from '#kitchen/reading';
+import { composeWords } from '#words/screens/compose';
 import type { KitchenStyle } from '../../store/styles';
 import { KeyHelp } from '../../ui/KeyHelp';
 import type { Shortcut } from '../../ui/shortcuts';
@@ -180,8 +181,8 @@ export function BenchPanels(props: BenchPanelsProps) {
           open
           onClose={onClose}
           groups={[
-            { title: 'Anywhere on this page', shortcuts: props.shortcuts },
-            { title: 'In an amount', shortcuts: ROW_KEYS },
+            { title: composeWords.anywhereOnThisPage, shortcuts: props.shortcuts },
+            { title: composeWords.inAnAmount, shortcuts: ROW_KEYS },
           ]}
         />
       );

@@ -2,20 +2,21 @@ import type { Ingredient } from '#core/ingredient';
 import type { CautionTier, ProbableAllergen } from '#core/safety';
 import { sayAllergens, sayCaution, sayKeeping, sayPh } from '#words/safety';
 import type { Judgement } from '#core/reckoning';
+import { composeWords } from '#words/screens/compose';
 import { Panel } from '../../ui/Panel';
-import { shortName } from '../../palateWords';
+import { shortName } from '#words/judgement';
 
 const TIERS: readonly { tier: CautionTier; title: string }[] = [
-  { tier: 1, title: 'Someone may come to harm' },
-  { tier: 2, title: 'Keeping it and making it' },
-  { tier: 3, title: 'Good to know' },
+  { tier: 1, title: composeWords.someoneMayComeToHarm },
+  { tier: 2, title: composeWords.keepingItAndMakingIt },
+  { tier: 3, title: composeWords.goodToKnow },
 ];
 
 /** Every caution with its reason and source, the allergens with who brings them, keeping and pH. */
 export function CautionPanel({ judgement, onClose }: { judgement: Judgement; onClose: () => void }) {
   const { cautions, allergens, keeping, ph } = judgement;
   return (
-    <Panel title="Cautions and allergens" open onClose={onClose}>
+    <Panel title={composeWords.cautionsAndAllergens2} open onClose={onClose}>
       <p>{sayKeeping(keeping)}</p>
       {TIERS.map(({ tier, title }) => {
         const list = cautions.filter((caution) => caution.tier === tier);
@@ -48,46 +49,40 @@ export function CautionPanel({ judgement, onClose }: { judgement: Judgement; onC
           </section>
         );
       })}
-      <h3 className="font-name mt-4 mb-1 font-bold">Allergens</h3>
+      <h3 className="font-name mt-4 mb-1 font-bold">{composeWords.allergens}</h3>
       {allergens.missing.length > 0 && (
         <p className="font-semibold text-acid-ink">
-          Not complete: {allergens.missing.map((words) => `“${words}”`).join(', ')}.
+          {composeWords.notCompleteMissing(allergens.missing.map((words) => `“${words}”`).join(', '))}
         </p>
       )}
       <dl className="grid grid-cols-[8rem_1fr] gap-x-3 gap-y-1" data-testid="allergens">
-        <dt className="text-quiet">EU, of 14</dt>
+        <dt className="text-quiet">{composeWords.euOf14}</dt>
         <dd>{sayAllergens(allergens.eu14, nameOf) || noneOf(judgement)}</dd>
-        <dt className="text-quiet">US, of 9</dt>
+        <dt className="text-quiet">{composeWords.usOf9}</dt>
         <dd>{sayAllergens(allergens.us9, nameOf) || noneOf(judgement)}</dd>
         {allergens.probableEu14.length > 0 && (
           <>
-            <dt className="text-quiet">Probably</dt>
+            <dt className="text-quiet">{composeWords.probably}</dt>
             <dd>{allergens.probableEu14.map(sayProbable).join('; ')}</dd>
           </>
         )}
-        <dt className="text-quiet">May be in it</dt>
+        <dt className="text-quiet">{composeWords.mayBeInIt}</dt>
         <dd>{sayAllergens(allergens.mayBeIn, nameOf) || noneOf(judgement)}</dd>
       </dl>
-      <p className="mt-2 text-sm text-quiet">
-        From table values of typical products: read the label of what is really used. Traces are not known
-        here.
-      </p>
+      <p className="mt-2 text-sm text-quiet">{composeWords.fromTableValuesOfTypical}</p>
     </Panel>
   );
 }
 
 const nameOf = ({ name }: Ingredient): string => shortName(name);
 const noneOf = ({ allergens }: Judgement): string =>
-  allergens.missing.length > 0 ? 'none of what could be read' : 'none known';
+  allergens.missing.length > 0 ? composeWords.noneOfWhatCouldBe : composeWords.noneKnown;
 const sayProbable = ({ allergen, from }: ProbableAllergen): string =>
   `${allergen} (${from.map((words) => `“${words}”`).join(', ')})`;
 
 /** How the pH that keeping goes by was found. */
 function sayBound({ phBound: { upper, boundBy } }: Judgement): string {
-  if (upper === null) return 'How acid it is is not known: keeping counts it as not acid at all.';
-  const how =
-    boundBy === 'calculated'
-      ? 'the upper end of what was reckoned'
-      : 'no mixture is less acid than its least acid part';
-  return `Keeping counts it as pH ${upper.toFixed(1)} at most: ${how}.`;
+  if (upper === null) return composeWords.howAcidItIsIs;
+  const how = boundBy === 'calculated' ? composeWords.theUpperEndOfWhat : composeWords.noMixtureIsLessAcid;
+  return composeWords.keepingCountsItAsPh(upper.toFixed(1), how);
 }

@@ -3,6 +3,7 @@ import { stampMeasures, type AdditionId, type AdditionLine, type Formula } from 
 import { costOf } from '#core/composition';
 import { findIngredient, isMadeWith } from '#core/ingredient';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
+import { composeWords } from '#words/screens/compose';
 import { sayError, useFreezeMutation, useSaveSettingsMutation, useTrialsQuery } from '../../api/kitchenApi';
 import { formatAmount, formatRatio } from '#words/numbers';
 import { byNow, newId } from '../../store/device';
@@ -95,9 +96,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
 
   const refuse = ({ ingredientId }: Pick<AdditionLine, 'ingredientId'>): string | null => {
     const ingredient = ingredientId && kitchen.catalogue.get(ingredientId);
-    return ingredient && isMadeWith(ingredient, id)
-      ? `${ingredient.name} is made with this formula. A formula cannot go into itself.`
-      : null;
+    return ingredient && isMadeWith(ingredient, id) ? composeWords.nameIsMadeWithThis(ingredient.name) : null;
   };
   const trials = useTrialsQuery(id).data;
   // Where it stood when it was last tasted; before the first tasting, where the version it grew from stands.
@@ -195,7 +194,10 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
     const volume = formatAmount(totals.mixedVolumeMl, 'ml', settings);
     const before = formatRatio(reckoning.totals.measures.oilToAcidVolumeRatio, settings);
     const after = formatRatio(totals.measures.oilToAcidVolumeRatio, settings);
-    return `makes ${volume}${before === after ? '' : `, ratio ${before} → ${after}`}.`;
+    return composeWords.makesVolumeForm(
+      volume,
+      before === after ? '' : composeWords.ratioBeforeAfter(before, after),
+    );
   };
   const selected = new Set(
     formula.additions.map(({ id: rowId }) => rowId).filter((rowId) => selection.has(rowId)),
@@ -221,7 +223,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
       />
       {freezing.isError && (
         <p role="alert" className="mb-3 font-semibold text-acid-ink">
-          Not frozen. {sayError(freezing.error)}
+          {composeWords.notFrozenError(sayError(freezing.error))}
         </p>
       )}
       <ConflictNotice
@@ -249,7 +251,10 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
             onHold={show('hold')}
           />
         </div>
-        <section aria-label="Additions" className="card order-1 flex min-h-0 flex-col p-4 lg:order-2">
+        <section
+          aria-label={composeWords.additions}
+          className="card order-1 flex min-h-0 flex-col p-4 lg:order-2"
+        >
           <button
             type="button"
             className="mb-1 min-h-6 self-start rounded-md text-left text-sm underline decoration-rule decoration-2 underline-offset-4 hover:decoration-bottle"
@@ -259,7 +264,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
             {style && judgement.portions.length > 0 ? (
               <VerdictLine style={style} judgement={judgement} />
             ) : (
-              (style?.name ?? 'Choose what it is aiming for')
+              (style?.name ?? composeWords.chooseWhatItIsAiming)
             )}
           </button>
           <RatioBar
@@ -302,10 +307,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
           )}
           <div className="min-h-0 flex-1 lg:overflow-auto">
             {formula.additions.length === 0 && (
-              <p className="my-4 text-quiet">
-                Nothing in the jar. Acid and salt go first, oil last: type “30 ml red wine vinegar” below and
-                press Enter. A list can be pasted whole.
-              </p>
+              <p className="my-4 text-quiet">{composeWords.nothingInTheJarAcid}</p>
             )}
             <AdditionList
               reckoning={reckoning}
@@ -327,7 +329,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
                     edit({ ...formula, countsOptional: event.target.checked });
                   }}
                 />
-                Count optional additions
+                {composeWords.countOptionalAdditions}
               </label>
             )}
           </div>

@@ -1,5 +1,6 @@
 import { useParams } from 'react-router';
 import type { FormulaId } from '#core/formula';
+import { composeWords } from '#words/screens/compose';
 import { useWorking } from '../../store/useWorking';
 import { FormulaPending } from '../../ui/FormulaPage';
 import { ComposeBench } from './ComposeBench';
@@ -8,5 +9,5 @@ export function ComposePage() {
   const id = useParams().id as FormulaId;
   const { working, error, retry } = useWorking(id);
   if (working) return <ComposeBench key={id} working={working} />;
-  return <FormulaPending error={error} retry={retry} what="the formula" />;
+  return <FormulaPending error={error} retry={retry} what={composeWords.theFormula} />;
 }

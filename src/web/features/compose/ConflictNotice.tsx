@@ -1,4 +1,5 @@
 import type { Conflict } from '#core/formula';
+import { composeWords } from '#words/screens/compose';
 import type { WorkingFormula } from '../../store/workingSlice';
 import { Button } from '../../ui/Button';
 
@@ -9,7 +10,7 @@ const FIELD_NAMES: Partial<Record<string, string>> = {
   rank: 'place',
   vesselId: 'vessel',
   name: 'name',
-  basedOnVersion: 'version it grows from',
+  basedOnVersion: composeWords.versionItGrowsFrom,
 };
 
 /** The same field changed twice: both values, and the cook's choice, field by field. */
@@ -23,7 +24,7 @@ export function ConflictNotice({
   if (working.save !== 'conflict') return null;
   return (
     <div role="alert" className="card mb-3 border-l-4 border-l-acid p-3">
-      <p className="font-semibold">Changed elsewhere while you worked. Which stays?</p>
+      <p className="font-semibold">{composeWords.changedElsewhereWhileYouWorked}</p>
       <ul className="mt-2 grid gap-2">
         {working.conflicts.map((conflict) => {
           const { what, mine, theirs } = told(conflict, working);
@@ -40,14 +41,14 @@ export function ConflictNotice({
                   onSettle(conflict, 'mine');
                 }}
               >
-                Keep mine: {mine}
+                {composeWords.keepMineMine(mine)}
               </Button>
               <Button
                 onClick={() => {
                   onSettle(conflict, 'theirs');
                 }}
               >
-                Take theirs: {theirs}
+                {composeWords.takeTheirsTheirs(theirs)}
               </Button>
             </li>
           );
@@ -61,8 +62,8 @@ function told(conflict: Conflict, working: WorkingFormula): { what: string; mine
   const { change } = conflict;
   const addition = working.formula.additions.find(({ id }) => id === change.additionId);
   return {
-    what: `${FIELD_NAMES[change.field] ?? change.field}${addition ? ` of ${addition.ingredientText}` : ''}`,
+    what: `${FIELD_NAMES[change.field] ?? change.field}${addition ? composeWords.ofIngredienttext(addition.ingredientText) : ''}`,
     mine: String(change.to),
-    theirs: conflict.kind === 'field' ? String(conflict.current) : 'taken out',
+    theirs: conflict.kind === 'field' ? String(conflict.current) : composeWords.takenOut,
   };
 }

@@ -1,6 +1,7 @@
 import { Keyboard, Redo2, Scale, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { sayVersion } from '#words/version';
+import { composeWords } from '#words/screens/compose';
 import type { SaveState, WorkingFormula } from '../../store/workingSlice';
 import { Button, IconButton } from '../../ui/Button';
 import { FormulaStages } from '../../ui/FormulaStages';
@@ -16,13 +17,13 @@ interface FormulaHeaderProps {
 }
 
 const SAVE_WORDS: Record<SaveState, string> = {
-  saved: 'Saved',
-  waiting: 'Kept, saving…',
-  sending: 'Kept, saving…',
-  unreachable: 'Server away: kept in this browser, sent when it is back',
-  'signed-out': 'Signed out: kept in this browser, sent once you are back in',
-  conflict: 'Changed elsewhere: choose below',
-  refused: 'Not taken by the server',
+  saved: composeWords.saved,
+  waiting: composeWords.keptSaving,
+  sending: composeWords.keptSaving,
+  unreachable: composeWords.serverAwayKeptInThis,
+  'signed-out': composeWords.signedOutKeptInThis,
+  conflict: composeWords.changedElsewhereChooseBelow,
+  refused: composeWords.notTakenByTheServer,
 };
 const CALM: ReadonlySet<SaveState> = new Set<SaveState>(['saved', 'waiting', 'sending']);
 
@@ -53,27 +54,26 @@ export function FormulaHeader({
       >
         {SAVE_WORDS[working.save]}
         {working.refusal && `: ${working.refusal}`}
-        {working.unmirrored &&
-          ' This browser keeps no copy of its own: stay on the page until it says Saved.'}
+        {working.unmirrored && composeWords.thisBrowserKeepsNoCopy}
       </p>
       <div className="ml-auto flex flex-wrap items-center gap-1.5">
-        <IconButton label="Undo" onClick={onUndo} disabled={working.past.length === 0}>
+        <IconButton label={composeWords.undo} onClick={onUndo} disabled={working.past.length === 0}>
           <Undo2 size={17} aria-hidden />
         </IconButton>
-        <IconButton label="Redo" onClick={onRedo} disabled={working.future.length === 0}>
+        <IconButton label={composeWords.redo} onClick={onRedo} disabled={working.future.length === 0}>
           <Redo2 size={17} aria-hidden />
         </IconButton>
-        <IconButton label="Grams or kitchen measures" onClick={onUnits}>
+        <IconButton label={composeWords.gramsOrKitchenMeasures2} onClick={onUnits}>
           <Scale size={17} aria-hidden />
         </IconButton>
-        <IconButton label="Keys" onClick={onKeys}>
+        <IconButton label={composeWords.keys} onClick={onKeys}>
           <Keyboard size={17} aria-hidden />
         </IconButton>
         <Button
           onClick={onFreeze}
           disabled={!unfrozen || working.save !== 'saved' || formula.additions.length === 0}
         >
-          Freeze as v{latestNumber + 1}
+          {composeWords.freezeAsVPart(latestNumber + 1)}
         </Button>
         <FormulaStages id={working.id} />
       </div>
@@ -91,7 +91,7 @@ function NameField({ name, onRename }: { name: string; onRename: (name: string) 
   };
   return (
     <input
-      aria-label="Name of the formula"
+      aria-label={composeWords.nameOfTheFormula}
       className="font-name field-sizing-content max-w-[min(72vw,30rem)] min-w-24 bg-transparent text-xl font-bold"
       value={shown}
       maxLength={120}

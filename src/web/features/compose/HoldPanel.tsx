@@ -25,6 +25,7 @@ import type { Judgement, Reckoning } from '#core/reckoning';
 import type { Vessel } from '#core/vessel';
 import { inSentence } from '#words/numbers';
 import { freshAmountText, takeDoses } from '#kitchen/edits';
+import { composeHoldWords } from '#words/screens/composeHold';
 import { newId } from '../../store/device';
 import { holdAskedOf, mixedWith } from '#kitchen/holds';
 import type { Kitchen } from '#kitchen/reading';
@@ -37,7 +38,7 @@ import { Panel } from '../../ui/Panel';
 import { useHolds, type HoldReading } from '../../workers/useHolds';
 import { HoldTools } from './HoldTools';
 import { RescueSection } from '../../ui/RescueSection';
-import { sayTip } from '../../sayTips';
+import { sayTip } from '#words/tips';
 
 interface HoldPanelProps {
   readonly formula: Formula;
@@ -119,12 +120,12 @@ export function HoldPanel(props: HoldPanelProps) {
     }
   };
   return (
-    <Panel title="How to make it hold" open onClose={onClose} wide>
+    <Panel title={composeHoldWords.howToMakeItHold} open onClose={onClose} wide>
       <div className="mb-3 flex flex-wrap items-start gap-4">
         <div className="grid gap-1 font-semibold">
-          Mixed with
+          {composeHoldWords.mixedWith}
           <Choice
-            label="Tool"
+            label={composeHoldWords.tool}
             value={mixed.tool}
             options={TOOLS.map((tool) => ({ value: tool, label: TOOL_VALUES[tool].name }))}
             onChange={(tool) => {
@@ -135,7 +136,7 @@ export function HoldPanel(props: HoldPanelProps) {
           />
         </div>
         <Field
-          label="For, seconds"
+          label={composeHoldWords.forSeconds}
           className="w-32"
           inputMode="decimal"
           value={secondsText}
@@ -144,13 +145,13 @@ export function HoldPanel(props: HoldPanelProps) {
           onKeyDown={({ key }) => {
             if (key === 'Enter') takeSeconds();
           }}
-          problem={secondsFit ? null : '1 to 3600 seconds.'}
+          problem={secondsFit ? null : composeHoldWords.n1To3600Seconds}
         />
         <div className="min-w-60 flex-1" data-testid="hold-now">
           <p className="font-semibold">{sayNow(now?.status === 'known' ? learnt.reading : now)}</p>
           {learnt.why && (
             <p className="text-sm" data-testid="learnt">
-              {learnt.why} Look at them, or switch it off, in its log.
+              {composeHoldWords.whyLookAtThemOr(learnt.why)}
             </p>
           )}
           {hold && (
@@ -162,7 +163,7 @@ export function HoldPanel(props: HoldPanelProps) {
       </div>
       {request && hold && (
         <>
-          <h3 className="font-name font-bold">What would lengthen it</h3>
+          <h3 className="font-name font-bold">{composeHoldWords.whatWouldLengthenIt}</h3>
           <Changes
             changes={changes}
             tried={tried}
@@ -200,17 +201,23 @@ export function HoldPanel(props: HoldPanelProps) {
 }
 
 const sayNow = (now: HoldReading | null | undefined): string => {
-  if (!now) return 'The jar is empty.';
-  if (now.status === 'working') return 'Working out how long it holds…';
+  if (!now) return composeHoldWords.theJarIsEmpty;
+  if (now.status === 'working') return composeHoldWords.workingOutHowLongIt;
   if (now.status === 'failed') return now.message;
   return now.hold
-    ? `${sayHold(now.hold)} It ${HOLD_CLASS_WORDS[now.hold.class]}; ${THICKNESS_WORDS[now.hold.state.thickness.class]}.`
-    : 'Oil and water do not meet in it: nothing separates.';
+    ? composeHoldWords.holdItHoldclassThickness(
+        sayHold(now.hold),
+        HOLD_CLASS_WORDS[now.hold.class],
+        THICKNESS_WORDS[now.hold.state.thickness.class],
+      )
+    : composeHoldWords.oilAndWaterDoNot;
 };
 
 function sayCold({ state }: Hold): string {
   const solid = solidFraction(state.phases.oils, 4, NIGHT_S);
-  return state.phases.oils.length > 0 ? `Its oil ${OIL_STATE_WORDS[oilState(solid)]}.` : '';
+  return state.phases.oils.length > 0
+    ? composeHoldWords.itsOilOilstate(OIL_STATE_WORDS[oilState(solid)])
+    : '';
 }
 
 function Changes({
@@ -252,12 +259,15 @@ function Changes({
       case 'tool':
         return `${TOOL_VALUES[change.tool].name}, ${change.seconds} s`;
       case 'mix-longer':
-        return `Mix for ${change.seconds} s`;
+        return composeHoldWords.mixForSecondsS(change.seconds);
       case 'colder':
-        return `Keep it at ${change.temperatureC} °C`;
+        return composeHoldWords.keepItAtTemperaturecC(change.temperatureC);
       case 'add': {
         const ingredient = helpers.get(change.ingredientId)!;
-        return `Add ${freshAmountText(change.massG, ingredient, formula, context)} ${inSentence(ingredient.name)}`;
+        return composeHoldWords.addFreshamounttextName(
+          freshAmountText(change.massG, ingredient, formula, context),
+          inSentence(ingredient.name),
+        );
       }
     }
   };
@@ -273,25 +283,31 @@ function Changes({
               <span className="block font-semibold">{say(change)}</span>
               {newAllergens(change).length > 0 && (
                 <span className="block text-sm font-semibold text-acid-ink">
-                  New allergen: {newAllergens(change).join(', ')}.
+                  {composeHoldWords.newAllergenNewallergens(newAllergens(change).join(', '))}
                 </span>
               )}
             </span>
-            <span>{hold.medianS === null ? 'beyond 14 days' : `about ${sayDuration(hold.medianS)}`}</span>
+            <span>
+              {hold.medianS === null
+                ? composeHoldWords.beyond14Days
+                : composeHoldWords.aboutMedians(sayDuration(hold.medianS))}
+            </span>
             <Button
               onClick={() => {
                 onApply(change);
               }}
             >
-              Do it
+              {composeHoldWords.doIt}
             </Button>
           </li>
         ))}
       </ol>
-      {pending > 0 && <p className="text-sm text-quiet">Trying {pending} more…</p>}
+      {pending > 0 && <p className="text-sm text-quiet">{composeHoldWords.tryingPendingMore(pending)}</p>}
       {pending === 0 && results.length === 0 && (
         <p className="mb-2 text-sm text-quiet">
-          {now.medianS === null ? 'It needs nothing.' : 'Nothing tried here lengthens it by a quarter.'}
+          {now.medianS === null
+            ? composeHoldWords.itNeedsNothing
+            : composeHoldWords.nothingTriedHereLengthensIt}
         </p>
       )}
     </>
@@ -320,7 +336,7 @@ function Making({
   if (tips.length === 0) return null;
   return (
     <>
-      <h3 className="font-name mt-3 font-bold">How to make it</h3>
+      <h3 className="font-name mt-3 font-bold">{composeHoldWords.howToMakeIt}</h3>
       <ol className="mb-3 list-decimal pl-5 text-sm" data-testid="making">
         {tips.map((tip) => (
           <li key={tip.code} className="py-0.5">

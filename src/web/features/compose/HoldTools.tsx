@@ -2,14 +2,15 @@ import { useMemo } from 'react';
 import { TOOL_VALUES, usualSeconds, type HoldRequest } from '#core/emulsion';
 import { sayDuration } from '#words/hold';
 import { TOOLS, type Tool } from '#core/formula';
+import { composeHoldWords } from '#words/screens/composeHold';
 import { Button } from '../../ui/Button';
 import { useHolds } from '../../workers/useHolds';
 
 const EFFORT_WORDS = {
-  light: 'light work',
-  some: 'some work',
-  hard: 'hard work',
-  machine: 'a machine does it',
+  light: composeHoldWords.lightWork,
+  some: composeHoldWords.someWork,
+  hard: composeHoldWords.hardWork,
+  machine: composeHoldWords.aMachineDoesIt,
 } as const;
 
 /** Hold against effort, every tool run through the model. */
@@ -34,14 +35,16 @@ export function HoldTools({
   const holds = useHolds(requests);
   return (
     <details className="mb-3">
-      <summary className="font-name min-h-8 cursor-pointer font-bold">Tools side by side</summary>
+      <summary className="font-name min-h-8 cursor-pointer font-bold">
+        {composeHoldWords.toolsSideBySide}
+      </summary>
       <table className="w-full text-left text-sm" data-testid="tools">
         <thead className="text-quiet">
           <tr>
-            <th className="font-normal">Tool</th>
-            <th className="font-normal">for</th>
-            <th className="font-normal">holds about</th>
-            <th className="font-normal">work</th>
+            <th className="font-normal">{composeHoldWords.tool}</th>
+            <th className="font-normal">{composeHoldWords.for}</th>
+            <th className="font-normal">{composeHoldWords.holdsAbout}</th>
+            <th className="font-normal">{composeHoldWords.work}</th>
             <th />
           </tr>
         </thead>
@@ -56,14 +59,18 @@ export function HoldTools({
                 <td className="py-1 font-semibold">{name}</td>
                 <td>{usualSeconds(tool)} s</td>
                 <td>
-                  {!found ? '…' : found.medianS === null ? 'beyond 14 days' : sayDuration(found.medianS)}
+                  {!found
+                    ? '…'
+                    : found.medianS === null
+                      ? composeHoldWords.beyond14Days
+                      : sayDuration(found.medianS)}
                 </td>
                 <td>
                   {fits
                     ? EFFORT_WORDS[effort]
                     : volumeMl < leastMl
-                      ? `needs ${leastMl} ml`
-                      : `in portions of ${mostMl} ml`}
+                      ? composeHoldWords.needsLeastmlMl(leastMl)
+                      : composeHoldWords.inPortionsOfMostmlMl(mostMl)}
                 </td>
                 <td className="text-right">
                   {tool !== chosen && (
@@ -71,9 +78,9 @@ export function HoldTools({
                       onClick={() => {
                         onTool(tool);
                       }}
-                      aria-label={`Use the ${name.toLowerCase()}`}
+                      aria-label={composeHoldWords.useTheName(name.toLowerCase())}
                     >
-                      Use it
+                      {composeHoldWords.useIt}
                     </Button>
                   )}
                 </td>

@@ -3,6 +3,7 @@ import { COLD_C, HOLD_DAYS, layersAt, ROOM_C, ROOM_LIMIT_S, type Hold } from '#c
 import { sayDuration, sayHold, THICKNESS_WORDS } from '#words/hold';
 import type { Keeping } from '#core/safety';
 import type { Vessel } from '#core/vessel';
+import { composeHoldWords } from '#words/screens/composeHold';
 import { Jar, type JarPart } from '../../drawing/Jar';
 import { partsInTime, SCRUB_STEPS, shareOf, timeAt } from '../../drawing/jarInTime';
 import type { HoldReading } from '../../workers/useHolds';
@@ -61,7 +62,12 @@ export function JarInTime({
         : parts,
     [hold, timeS, parts, volumeMl],
   );
-  const when = timeS === null ? 'as it goes in' : timeS === 0 ? 'just mixed' : `${sayDuration(timeS)} later`;
+  const when =
+    timeS === null
+      ? composeHoldWords.asItGoesIn
+      : timeS === 0
+        ? composeHoldWords.justMixed
+        : composeHoldWords.timesLater(sayDuration(timeS));
   return (
     <>
       <div className="flex min-h-0 flex-1 items-end justify-center py-1">
@@ -71,7 +77,7 @@ export function JarInTime({
           width={232}
           height={300}
           labelled
-          label={timeS === null ? label : `${label} Shown ${when}.`}
+          label={timeS === null ? label : composeHoldWords.labelShownWhen(label, when)}
         />
       </div>
       {volumeMl > 0 && (
@@ -111,7 +117,7 @@ const HoldWords = memo(function HoldWords({
         className="min-h-7 justify-self-start rounded-md text-sm font-semibold underline underline-offset-2 hover:bg-mint"
         onClick={onPanel}
       >
-        How to make it hold
+        {composeHoldWords.howToMakeItHold}
       </button>
     </>
   );
@@ -123,7 +129,7 @@ const Stands = memo(function Stands({
 }: Pick<JarInTimeProps, 'temperatureC' | 'onTemperature'>) {
   return (
     <Chips
-      label="Stands in the"
+      label={composeHoldWords.standsInThe}
       value={String(temperatureC)}
       options={PLACES}
       onChange={(value) => {
@@ -135,15 +141,15 @@ const Stands = memo(function Stands({
 
 function sayReading(reading: HoldReading | null, keeping: Keeping, outOfCold: boolean): string {
   if (!reading) return '';
-  if (reading.status === 'working') return 'Working out how long it holds…';
-  if (reading.status === 'failed') return `The hold could not be worked out. ${reading.message}`;
+  if (reading.status === 'working') return composeHoldWords.workingOutHowLongIt;
+  if (reading.status === 'failed') return composeHoldWords.theHoldCouldNotBe(reading.message);
   const { hold } = reading;
-  if (!hold) return 'Oil and water do not meet in it: nothing separates.';
+  if (!hold) return composeHoldWords.oilAndWaterDoNot;
   const thick = THICKNESS_WORDS[hold.state.thickness.class];
   const longest = hold.highS ?? Infinity;
-  const keeps = longest > keeping.days * DAY_S ? ` Keep at most ${keeping.days} days, see cautions.` : '';
-  const room = outOfCold ? ' Not at room temperature for longer than 2 hours.' : '';
-  return `${sayHold(hold)} Just mixed: ${thick} (estimate).${keeps}${room}`;
+  const keeps = longest > keeping.days * DAY_S ? composeHoldWords.keepAtMostDaysDays(keeping.days) : '';
+  const room = outOfCold ? composeHoldWords.notAtRoomTemperatureFor : '';
+  return composeHoldWords.holdJustMixedThickEstimate(sayHold(hold), thick, keeps, room);
 }
 
 /** Time on a logarithmic track, with the moment a shake is needed and its band. */
@@ -195,13 +201,13 @@ function Scrubber({
           <span
             className="absolute top-1 right-0 h-2 bg-[repeating-linear-gradient(135deg,#7d8a82_0_2px,transparent_2px_6px)]"
             style={{ left: at(limitS) }}
-            title="not at room temperature"
+            title={composeHoldWords.notAtRoomTemperature}
           />
         )}
         <input
           type="range"
           className="relative block h-6 w-full accent-bottle"
-          aria-label="Time after mixing"
+          aria-label={composeHoldWords.timeAfterMixing}
           aria-valuetext={when}
           min={0}
           max={SCRUB_STEPS}
@@ -214,9 +220,9 @@ function Scrubber({
         />
       </div>
       <p className="flex justify-between text-2xs text-quiet" aria-hidden>
-        <span>mixed</span>
-        {limitS < endS ? <span>not at room temperature</span> : <span>1 h</span>}
-        <span>14 days</span>
+        <span>{composeHoldWords.mixed}</span>
+        {limitS < endS ? <span>{composeHoldWords.notAtRoomTemperature}</span> : <span>1 h</span>}
+        <span>{composeHoldWords.n14Days}</span>
       </p>
     </div>
   );

@@ -6,6 +6,7 @@ import type { Headspace, Vessel } from '#core/vessel';
 import { SHAKE_LINE_SHARE } from '#core/vessel';
 import type { Keeping } from '#core/safety';
 import type { Settings } from '#contract';
+import { composeWords } from '#words/screens/compose';
 import { jarParts } from '../../drawing/jarParts';
 import { formatAmount, formatPercent } from '#words/numbers';
 import { IconButton } from '../../ui/Button';
@@ -56,10 +57,10 @@ export function JarPanel({
   const parts = useMemo(() => jarParts(reckoning), [reckoning]);
   const sentence = sayHeadspace(headspace, vessel, volumeMl, settings);
   return (
-    <section aria-label="Jar" className="card flex min-h-0 flex-col p-4">
+    <section aria-label={composeWords.jar} className="card flex min-h-0 flex-col p-4">
       <div className="grid gap-1">
         <Choice
-          label="Vessel"
+          label={composeWords.vessel}
           value={vessel.id}
           options={vessels.map(({ id, name }) => ({ value: id, label: name }))}
           onChange={onVessel}
@@ -67,16 +68,20 @@ export function JarPanel({
         />
         <div className="flex flex-wrap items-center justify-between gap-x-2">
           <span className="text-sm text-quiet" data-testid="fill">
-            {formatPercent(reckoning.fillShare, settings, 0)} of brimful
+            {composeWords.fillshareOfBrimful(formatPercent(reckoning.fillShare, settings, 0))}
           </span>
           <span className="flex gap-1">
-            <IconButton label="Scale this jar" onClick={onScale} disabled={volumeMl <= 0}>
+            <IconButton label={composeWords.scaleThisJar2} onClick={onScale} disabled={volumeMl <= 0}>
               <Scaling size={16} aria-hidden />
             </IconButton>
-            <IconButton label="Round to what can be measured" onClick={onRound} disabled={volumeMl <= 0}>
+            <IconButton
+              label={composeWords.roundToWhatCanBeMeasured}
+              onClick={onRound}
+              disabled={volumeMl <= 0}
+            >
               <Weight size={16} aria-hidden />
             </IconButton>
-            <IconButton label="A vessel of your own" onClick={onNewVessel}>
+            <IconButton label={composeWords.aVesselOfYourOwn} onClick={onNewVessel}>
               <Ruler size={16} aria-hidden />
             </IconButton>
           </span>
@@ -91,7 +96,12 @@ export function JarPanel({
         temperatureC={temperatureC}
         onTemperature={onTemperature}
         onPanel={onHold}
-        label={`${vessel.name}, ${formatAmount(volumeMl, 'ml', settings)} in it, ${formatPercent(reckoning.fillShare, settings, 0)} of brimful. ${sentence}`}
+        label={composeWords.nameVolumemlInItFillshare(
+          vessel.name,
+          formatAmount(volumeMl, 'ml', settings),
+          formatPercent(reckoning.fillShare, settings, 0),
+          sentence,
+        )}
       />
       <p
         className={`border-l-4 pl-2 text-sm ${WARNING[headspace] ?? 'border-l-rule text-quiet'}`}
@@ -108,18 +118,16 @@ function sayHeadspace(headspace: Headspace, vessel: Vessel, volumeMl: number, se
   const overLine = volumeMl - vessel.brimfulVolumeMl * SHAKE_LINE_SHARE;
   switch (headspace) {
     case 'empty':
-      return 'Empty. Type the first addition.';
+      return composeWords.emptyTypeTheFirstAddition;
     case 'room':
-      return vessel.closes
-        ? `Room to shake: ${ml(-overLine)} below the shake line.`
-        : 'Fits. Whisk or blend in it; it does not close.';
+      return vessel.closes ? composeWords.roomToShakeMlBelow(ml(-overLine)) : composeWords.fitsWhiskOrBlendIn;
     case 'snug':
-      return `${ml(overLine)} over the shake line. It still mixes; shake longer.`;
+      return composeWords.mlOverTheShakeLine(ml(overLine));
     case 'amber':
-      return 'Above three quarters: shakes poorly. Take a larger vessel or shake in two halves.';
+      return composeWords.aboveThreeQuartersShakesPoorly;
     case 'hardly-mixes':
-      return 'Too full: it will hardly mix. Take a larger vessel.';
+      return composeWords.tooFullItWillHardly;
     case 'overflows':
-      return `Does not fit: ${ml(volumeMl - vessel.brimfulVolumeMl)} over the brim.`;
+      return composeWords.doesNotFitMlOver(ml(volumeMl - vessel.brimfulVolumeMl));
   }
 }

@@ -3,10 +3,11 @@ import { palateContributions, type PalateKey, type Style } from '#core/palate';
 import { MEASURE_WORDS } from '#words/palate';
 import type { Judgement } from '#core/reckoning';
 import type { Settings } from '#contract';
+import { composeBalanceWords } from '#words/screens/composeBalance';
 import { Track } from '../../drawing/Track';
 import { formatAmount, formatNumber, formatPercent, formatRatio } from '#words/numbers';
 import { Panel } from '../../ui/Panel';
-import { HOW, MARKS, sentenceFor, showMeasure } from '../../palateWords';
+import { HOW, MARKS, sentenceFor, showMeasure } from '#words/judgement';
 
 interface MeasurePanelProps {
   readonly measure: PalateKey;
@@ -43,22 +44,24 @@ export function MeasurePanel({
       />
       <p className="mt-2">
         {sentenceFor(measure, palate[measure], window, portions)}
-        {window && ` The band of “${style!.name}” is ${show(window.low)} to ${show(window.high)}.`}
+        {window && composeBalanceWords.theBandOfNameIs(style!.name, show(window.low), show(window.high))}
         {range.low !== range.high &&
-          ` With loose amounts it may be ${show(range.low)} to ${show(range.high)}.`}
+          composeBalanceWords.withLooseAmountsItMay(show(range.low), show(range.high))}
       </p>
       <Contributions measure={measure} judgement={judgement} settings={settings} />
       {measure === 'acid' && <AcidFigures judgement={judgement} settings={settings} />}
       {measure === 'sweet' && (
         <p className="mt-3">
-          Sugar to acid {showMeasure('sugarToAcid', palate.sugarToAcid.value, settings.decimalSign)}.
+          {composeBalanceWords.sugarToAcidShowmeasure(
+            showMeasure('sugarToAcid', palate.sugarToAcid.value, settings.decimalSign),
+          )}
         </p>
       )}
       {(measure === 'fat' || measure === 'salt' || measure === 'sweet') && (
         <NutritionFigures judgement={judgement} settings={settings} servingMassG={servingMassG} />
       )}
       <details className="mt-4">
-        <summary className="cursor-pointer font-semibold">How is this reckoned?</summary>
+        <summary className="cursor-pointer font-semibold">{composeBalanceWords.howIsThisReckoned}</summary>
         <p className="mt-1">{HOW[measure].formula}</p>
         <p className="mt-1 text-sm text-quiet">{HOW[measure].source}</p>
       </details>
@@ -87,7 +90,8 @@ function Contributions({
   return (
     <>
       <h3 className="font-name mt-4 mb-1 font-bold">
-        Who brings it{inGrams && `, of ${formatAmount(total, 'g', settings)}`}
+        {composeBalanceWords.whoBringsIt}
+        {inGrams && composeBalanceWords.ofTotal(formatAmount(total, 'g', settings))}
       </h3>
       <ul className="grid gap-1" data-testid="contributions">
         {parts.map(({ index, portion, amount, share }) => (
@@ -114,28 +118,32 @@ function AcidFigures({ judgement, settings }: Pick<MeasurePanelProps, 'judgement
   return (
     <>
       <dl className="mt-4 grid grid-cols-[1fr_auto] gap-y-1">
-        <dt>Titratable, of the whole</dt>
-        <dd>{formatNumber(acidity.titratableAcidityMeqPer100G, 1, settings)} meq per 100 g</dd>
-        <dt>Tasted, of the whole, as citric</dt>
+        <dt>{composeBalanceWords.titratableOfTheWhole}</dt>
+        <dd>
+          {composeBalanceWords.titratableaciditymeqper100gMeqPer100G(
+            formatNumber(acidity.titratableAcidityMeqPer100G, 1, settings),
+          )}
+        </dd>
+        <dt>{composeBalanceWords.tastedOfTheWholeAs}</dt>
         <dd>{percent(acidity.tastedAcidityAsCitricMassFraction)}</dd>
-        <dt>Tasted, of what is not fat, as acetic</dt>
+        <dt>{composeBalanceWords.tastedOfWhatIsNot}</dt>
         <dd>{percent(acidity.waterPhaseTastedAcidityAsAceticMassFraction)}</dd>
-        <dt>Acetic acid in its water</dt>
+        <dt>{composeBalanceWords.aceticAcidInItsWater}</dt>
         <dd>{percent(acidity.aceticInWaterPhaseMassFraction)}</dd>
-        <dt>As sharp as 5 % vinegar at</dt>
+        <dt>{composeBalanceWords.asSharpAs5Vinegar}</dt>
         <dd>{formatRatio(equivalentRatio, settings)}</dd>
-        <dt>Water activity</dt>
+        <dt>{composeBalanceWords.waterActivity}</dt>
         <dd>{waterActivity ? formatNumber(waterActivity.value, 2, settings) : '–'}</dd>
       </dl>
       {acidStrength !== null && (
         <>
-          <h3 className="font-name mt-4 mb-1 font-bold">What each school comes to with this acid</h3>
+          <h3 className="font-name mt-4 mb-1 font-bold">{composeBalanceWords.whatEachSchoolComesTo}</h3>
           <table className="w-full text-left" data-testid="schools">
             <thead className="text-sm text-quiet">
               <tr>
-                <th className="font-normal">School, at 5 %</th>
-                <th className="font-normal">same acid per dressing</th>
-                <th className="font-normal">same acid per oil</th>
+                <th className="font-normal">{composeBalanceWords.schoolAt5}</th>
+                <th className="font-normal">{composeBalanceWords.sameAcidPerDressing}</th>
+                <th className="font-normal">{composeBalanceWords.sameAcidPerOil}</th>
               </tr>
             </thead>
             <tbody>
@@ -143,7 +151,9 @@ function AcidFigures({ judgement, settings }: Pick<MeasurePanelProps, 'judgement
                 <tr key={school} className="border-t border-rule">
                   <td className="py-1">{formatRatio(school, settings)}</td>
                   <td>
-                    {samePerDressing === null ? 'too weak for it' : formatRatio(samePerDressing, settings)}
+                    {samePerDressing === null
+                      ? composeBalanceWords.tooWeakForIt
+                      : formatRatio(samePerDressing, settings)}
                   </td>
                   <td>{formatRatio(samePerOil, settings)}</td>
                 </tr>
@@ -160,12 +170,12 @@ function AcidFigures({ judgement, settings }: Pick<MeasurePanelProps, 'judgement
 function sayStrength(strength: number, settings: Settings): string {
   const shown = `${formatNumber(strength, 1, settings)} %`;
   if (strength < REFERENCE_STRENGTH * 0.95) {
-    return `This acid is mild, ${shown} as acetic: it needs less oil against it, which is why a mild or sweet vinegar may go 1 : 1.`;
+    return composeBalanceWords.thisAcidIsMildShown(shown);
   }
   if (strength > REFERENCE_STRENGTH * 1.05) {
-    return `This acid is strong, ${shown} as acetic: more oil, or a little water, brings it to what the school means.`;
+    return composeBalanceWords.thisAcidIsStrongShown(shown);
   }
-  return `This acid is about what the schools mean, ${shown} as acetic.`;
+  return composeBalanceWords.thisAcidIsAboutWhat(shown);
 }
 
 function NutritionFigures({
@@ -176,28 +186,28 @@ function NutritionFigures({
   const { nutrition } = judgement;
   if (!nutrition) return null;
   const rows = [
-    ['Energy, kcal', nutrition.energyKcalPer100G, 0],
-    ['Fat, g', nutrition.fatGPer100G, 1],
-    ['Sugars, g', nutrition.sugarsGPer100G, 1],
-    ['Protein, g', nutrition.proteinGPer100G, 1],
-    ['Salt, g', nutrition.saltGPer100G, 2],
+    [composeBalanceWords.energyKcal, nutrition.energyKcalPer100G, 0],
+    [composeBalanceWords.fatG, nutrition.fatGPer100G, 1],
+    [composeBalanceWords.sugarsG, nutrition.sugarsGPer100G, 1],
+    [composeBalanceWords.proteinG, nutrition.proteinGPer100G, 1],
+    [composeBalanceWords.saltG, nutrition.saltGPer100G, 2],
   ] as const;
   return (
     <table className="mt-4 w-full text-left" data-testid="nutrition">
       <caption className="mb-1 text-left text-sm text-quiet">
-        An estimate from table values, no declaration
+        {composeBalanceWords.anEstimateFromTableValues}
       </caption>
       <thead className="text-sm text-quiet">
         <tr>
           <th />
-          <th className="font-normal">per 100 g</th>
-          <th className="font-normal">per serving</th>
+          <th className="font-normal">{composeBalanceWords.per100G}</th>
+          <th className="font-normal">{composeBalanceWords.perServing}</th>
         </tr>
       </thead>
       <tbody>
         {rows.map(([label, per100G, decimals]) => (
           <tr key={label} className="border-t border-rule">
-            <th scope="row" className="py-1 font-normal">
+            <th scope={composeBalanceWords.row} className="py-1 font-normal">
               {label}
             </th>
             <td>{formatNumber(per100G, decimals, settings)}</td>

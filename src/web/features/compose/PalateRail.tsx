@@ -3,12 +3,13 @@ import { MEASURE_WORDS } from '#words/palate';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import type { Caution } from '#core/safety';
 import type { Settings } from '#contract';
+import { composeBalanceWords } from '#words/screens/composeBalance';
 import { CautionLines } from '../../ui/CautionLines';
 import { ComponentMark } from '../../drawing/ComponentMark';
 import { Track } from '../../drawing/Track';
 import { formatPercent } from '#words/numbers';
 import { Button } from '../../ui/Button';
-import { MARKS, sentenceFor, showMeasure } from '../../palateWords';
+import { MARKS, sentenceFor, showMeasure } from '#words/judgement';
 
 interface PalateRailProps {
   readonly reckoning: Reckoning;
@@ -59,17 +60,18 @@ export function PalateRail({
   const { palate, portions } = judgement;
   const poured = reckoning.totals.measures.oilMassFraction;
   return (
-    <section aria-label="On the palate" className="card flex min-h-0 flex-col p-4">
+    <section aria-label={composeBalanceWords.onThePalate} className="card flex min-h-0 flex-col p-4">
       <div className="flex items-baseline justify-between gap-2">
-        <h2 className="font-name text-lg font-bold">On the palate</h2>
+        <h2 className="font-name text-lg font-bold">{composeBalanceWords.onThePalate}</h2>
         {before && portions.length > 0 && (
           <span className="text-sm text-quiet">
-            <span className="mr-1 border-l-2 border-dotted border-ink" /> as in {before.name}
+            <span className="mr-1 border-l-2 border-dotted border-ink" />{' '}
+            {composeBalanceWords.asInName(before.name)}
           </span>
         )}
       </div>
       {portions.length === 0 ? (
-        <p className="text-quiet">Numbers come with the first addition.</p>
+        <p className="text-quiet">{composeBalanceWords.numbersComeWithTheFirst}</p>
       ) : (
         <>
           <ul className="-mx-1 min-h-0 flex-1 px-1 lg:overflow-auto">
@@ -81,7 +83,11 @@ export function PalateRail({
                 style={style}
                 mark={before?.palate[key].value ?? null}
                 settings={settings}
-                extra={key === 'fat' && poured ? `${formatPercent(poured, settings, 0)} is poured oil.` : ''}
+                extra={
+                  key === 'fat' && poured
+                    ? composeBalanceWords.pouredIsPouredOil(formatPercent(poured, settings, 0))
+                    : ''
+                }
                 onOpen={() => {
                   onMeasure(key);
                 }}
@@ -89,7 +95,7 @@ export function PalateRail({
             ))}
           </ul>
           <Button kind="main" className="mt-2 shrink-0" onClick={onWays}>
-            {style ? 'Ways into the band' : 'What would mend it'}
+            {style ? composeBalanceWords.waysIntoTheBand : composeBalanceWords.whatWouldMendIt}
           </Button>
           <CautionBox judgement={judgement} onAll={onCautions} />
         </>
@@ -120,14 +126,17 @@ function MeasureRow({
   const shown = showMeasure(measure, palate[measure].value, settings.decimalSign);
   const sentence = `${sentenceFor(measure, palate[measure], window, portions)} ${extra}`.trim();
   const band = window
-    ? `, band ${showMeasure(measure, window.low, settings.decimalSign)} to ${showMeasure(measure, window.high, settings.decimalSign)}`
+    ? composeBalanceWords.bandShowmeasureToShowmeasure2(
+        showMeasure(measure, window.low, settings.decimalSign),
+        showMeasure(measure, window.high, settings.decimalSign),
+      )
     : '';
   return (
     <li className="border-b border-rule py-1.5" data-testid={`gauge-${measure}`}>
       <button
         type="button"
         className="w-full rounded-md text-left hover:bg-mint"
-        aria-label={`${MEASURE_WORDS[measure].title}: ${shown}. Who brings it, and how it is reckoned`}
+        aria-label={composeBalanceWords.titleShownWhoBringsIt(MEASURE_WORDS[measure].title, shown)}
         onClick={onOpen}
       >
         <span className="mb-1 flex items-center gap-2">
@@ -164,7 +173,7 @@ function CautionBox({ judgement, onAll }: { judgement: Judgement; onAll: () => v
     >
       <CautionLines of={judgement} more={false} />
       <button type="button" className="min-h-6 font-semibold underline underline-offset-2" onClick={onAll}>
-        All cautions, allergens and why
+        {composeBalanceWords.allCautionsAllergensAndWhy}
       </button>
     </div>
   );

@@ -5,6 +5,7 @@ import type { Formula } from '#core/formula';
 import type { Reckoning } from '#core/reckoning';
 import type { Settings } from '#contract';
 import { formatAmount, formatMoney, formatRatio, formatSpan } from '#words/numbers';
+import { composeWords } from '#words/screens/compose';
 import { Button } from '../../ui/Button';
 
 interface RatioBarProps {
@@ -46,15 +47,15 @@ export function RatioBar({ formula, reckoning, settings, cost, editing, onEditin
             disabled={ratio === null || ratio === 0}
             aria-label={
               ratio === null
-                ? 'No oil-to-acid ratio yet'
-                : `Oil to acid ${formatRatio(ratio, settings)}: set it`
+                ? composeWords.noOilToAcidRatio
+                : composeWords.oilToAcidRatioSet(formatRatio(ratio, settings))
             }
             data-testid="ratio"
           >
             {formatRatio(ratio, settings)}
           </button>
           <span className="text-quiet">
-            {ratio === null ? 'no vinegar or citrus in it yet' : 'oil to acid by volume'}
+            {ratio === null ? composeWords.noVinegarOrCitrusIn : composeWords.oilToAcidByVolume}
             {span && <span className="block text-sm">{span}</span>}
           </span>
         </div>
@@ -63,18 +64,21 @@ export function RatioBar({ formula, reckoning, settings, cost, editing, onEditin
         <strong>{formatAmount(totals.massG, 'g', settings)}</strong> ·{' '}
         <strong>{formatAmount(totals.mixedVolumeMl, 'ml', settings)}</strong> ·{' '}
         <span className="text-quiet">
-          {servings} {servings === 1 ? 'serving' : 'servings'} of{' '}
+          {composeWords.servingsFormOf(
+            servings,
+            servings === 1 ? composeWords.serving : composeWords.servings,
+          )}{' '}
           {formatAmount(formula.servingVolumeMl, 'ml', settings)}
         </span>
         {cost.lines.length > 0 && (
           <span
             className="block text-right text-sm text-quiet"
-            title={cost.unpriced.length > 0 ? 'Prices are kept in the pantry' : undefined}
+            title={cost.unpriced.length > 0 ? composeWords.pricesAreKeptInThe : undefined}
             data-testid="cost"
           >
-            {formatMoney(cost.total, settings)} a jar
-            {servings > 0 && `, ${formatMoney(cost.total / servings, settings)} a serving`}
-            {cost.unpriced.length > 0 && `; ${cost.unpriced.length} without a price`}
+            {composeWords.totalAJar(formatMoney(cost.total, settings))}
+            {servings > 0 && composeWords.formatmoneyAServing(formatMoney(cost.total / servings, settings))}
+            {cost.unpriced.length > 0 && composeWords.lengthWithoutAPrice(cost.unpriced.length)}
           </span>
         )}
       </p>
@@ -114,7 +118,7 @@ function RatioEditor({
     >
       <input
         autoFocus
-        aria-label="Oil to one part of acid"
+        aria-label={composeWords.oilToOnePartOf}
         aria-invalid={!valid}
         aria-describedby="ratio-hint"
         className="field font-name w-20 text-xl font-bold"
@@ -134,24 +138,24 @@ function RatioEditor({
         onValueChange={(value) => {
           if (value) setFollows(value as RatioSide);
         }}
-        aria-label="Which side follows"
+        aria-label={composeWords.whichSideFollows}
         className="flex overflow-hidden rounded-md border border-edge"
       >
         <ToggleGroup.Item value="oil" className={option}>
-          oil follows
+          {composeWords.oilFollows}
         </ToggleGroup.Item>
         <ToggleGroup.Item value="acid" className={option}>
-          acid follows
+          {composeWords.acidFollows}
         </ToggleGroup.Item>
       </ToggleGroup.Root>
       <Button kind="main" type="submit" disabled={!valid}>
-        Set
+        {composeWords.set}
       </Button>
       <Button kind="quiet" onClick={onCancel}>
-        Leave
+        {composeWords.leave}
       </Button>
       <span id="ratio-hint" className="w-full text-sm text-acid-ink empty:hidden">
-        {valid ? '' : `A number from ${RATIO_LIMITS.low} to ${RATIO_LIMITS.high}, such as 2.5.`}
+        {valid ? '' : composeWords.aNumberFromLowTo(RATIO_LIMITS.low, RATIO_LIMITS.high)}
       </span>
     </form>
   );

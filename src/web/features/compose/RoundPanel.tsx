@@ -7,11 +7,12 @@ import type { ReckonedAddition, Reckoning } from '#core/reckoning';
 import type { Settings } from '#contract';
 import { formatAmount, formatPercent, inSentence } from '#words/numbers';
 import { takeRounding } from '#kitchen/edits';
+import { composeBalanceWords } from '#words/screens/composeBalance';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Panel } from '../../ui/Panel';
 import { Working } from '../../ui/Working';
-import { showMeasure } from '../../palateWords';
+import { showMeasure } from '#words/judgement';
 import { useSearch } from '../../workers/useSearch';
 
 interface RoundPanelProps {
@@ -24,12 +25,12 @@ interface RoundPanelProps {
 }
 
 const WAYS = [
-  { value: 'spoons', label: 'spoons and cups' },
-  { value: '0.1', label: '0.1 g scale' },
-  { value: '1', label: '1 g scale' },
-  { value: '5', label: '5 g scale' },
-  { value: 'mixed', label: '1 g scale, spoons for small things' },
-  { value: 'mixed5', label: '5 g scale, spoons for small things' },
+  { value: 'spoons', label: composeBalanceWords.spoonsAndCups },
+  { value: '0.1', label: composeBalanceWords.n01GScale },
+  { value: '1', label: composeBalanceWords.n1GScale },
+  { value: '5', label: composeBalanceWords.n5GScale },
+  { value: 'mixed', label: composeBalanceWords.n1GScaleSpoonsFor },
+  { value: 'mixed5', label: composeBalanceWords.n5GScaleSpoonsFor },
 ] as const;
 type Way = (typeof WAYS)[number]['value'];
 
@@ -68,29 +69,31 @@ export function RoundPanel({ formula, reckoning, context, settings, onTake, onCl
   const { search, stop, again } = useSearch('round', lines.length > 0 ? question : null);
   const names = lines.map(({ reading }) => inSentence(reading.ingredient.name));
   return (
-    <Panel title="Round to what can be measured" open onClose={onClose} wide>
-      <Chips label="Measured with" value={way} options={WAYS} onChange={setWay} />
-      {search.status === 'working' && <Working what="Trying roundings" done={search.done} onStop={stop} />}
+    <Panel title={composeBalanceWords.roundToWhatCanBe} open onClose={onClose} wide>
+      <Chips label={composeBalanceWords.measuredWith} value={way} options={WAYS} onChange={setWay} />
+      {search.status === 'working' && (
+        <Working what={composeBalanceWords.tryingRoundings} done={search.done} onStop={stop} />
+      )}
       {(search.status === 'failed' || search.status === 'stopped') && (
         <p role="alert" className="mt-3">
-          {search.status === 'failed' ? search.message : 'Stopped.'}{' '}
-          <Button onClick={again}>Try again</Button>
+          {search.status === 'failed' ? search.message : composeBalanceWords.stopped}{' '}
+          <Button onClick={again}>{composeBalanceWords.tryAgain}</Button>
         </p>
       )}
-      {lines.length === 0 && <p className="mt-3">There is nothing to round: add something that weighs.</p>}
+      {lines.length === 0 && <p className="mt-3">{composeBalanceWords.thereIsNothingToRound}</p>}
       {search.status === 'done' && (
         <>
           <p className="my-3" role="status" data-testid="rounding-says">
             {sayRounding(search.answer, settings)}
           </p>
           <table className="mb-3 w-full text-left text-sm">
-            <caption className="sr-only">Amounts before and after rounding</caption>
+            <caption className="sr-only">{composeBalanceWords.amountsBeforeAndAfterRounding}</caption>
             <thead className="text-quiet">
               <tr>
-                <th className="font-normal">Addition</th>
-                <th className="font-normal">as typed</th>
-                <th className="font-normal">rounded</th>
-                <th className="text-right font-normal">off by</th>
+                <th className="font-normal">{composeBalanceWords.addition}</th>
+                <th className="font-normal">{composeBalanceWords.asTyped}</th>
+                <th className="font-normal">{composeBalanceWords.rounded}</th>
+                <th className="text-right font-normal">{composeBalanceWords.offBy}</th>
               </tr>
             </thead>
             <tbody>
@@ -105,10 +108,11 @@ export function RoundPanel({ formula, reckoning, context, settings, onTake, onCl
                       <span className="text-quiet">{formatAmount(reading.massG.nominal, 'g', settings)}</span>
                     </td>
                     <td className="pr-2 font-semibold">
-                      {text ?? <span className="font-normal text-quiet">stays</span>}
+                      {text ?? <span className="font-normal text-quiet">{composeBalanceWords.stays}</span>}
                       {carrier !== null && (
                         <span className="block font-normal">
-                          stir 10 g into 90 g {names[carrier]}, take {sensibly(massG * 10)} g
+                          {composeBalanceWords.stir10GInto90} {names[carrier]}
+                          {composeBalanceWords.takeSensiblyG(sensibly(massG * 10))}
                         </span>
                       )}
                     </td>
@@ -124,7 +128,7 @@ export function RoundPanel({ formula, reckoning, context, settings, onTake, onCl
                 <li key={measure}>
                   {MEASURE_WORDS[measure].title}: {showMeasure(measure, before, settings.decimalSign)} →{' '}
                   {showMeasure(measure, after, settings.decimalSign)}
-                  {steps >= 1 && <strong>, a taster may notice</strong>}
+                  {steps >= 1 && <strong>{composeBalanceWords.aTasterMayNotice}</strong>}
                 </li>
               ))}
             </ul>
@@ -138,9 +142,9 @@ export function RoundPanel({ formula, reckoning, context, settings, onTake, onCl
                 onClose();
               }}
             >
-              Take these amounts
+              {composeBalanceWords.takeTheseAmounts}
             </Button>
-            <Button onClick={onClose}>Leave as it was</Button>
+            <Button onClick={onClose}>{composeBalanceWords.leaveAsItWas}</Button>
           </div>
         </>
       )}
@@ -158,16 +162,16 @@ function sayRounding(
 ): string {
   const taste =
     damage.length === 0
-      ? 'Nobody will taste the rounding'
+      ? composeBalanceWords.nobodyWillTasteTheRounding
       : damage[0]!.steps < 1
-        ? 'Below what a taster notices'
-        : 'The rounding can be tasted';
-  const than = loss < naiveLoss - 1e-9 ? ', less harm than each to its nearest' : '';
+        ? composeBalanceWords.belowWhatATasterNotices
+        : composeBalanceWords.theRoundingCanBeTasted;
+  const than = loss < naiveLoss - 1e-9 ? composeBalanceWords.lessHarmThanEachTo : '';
   const sure = proven
-    ? ' Proven best: every combination was tried.'
+    ? composeBalanceWords.provenBestEveryCombinationWas
     : gap !== null
-      ? ' The best found; not every combination was tried.'
+      ? composeBalanceWords.theBestFoundNotEvery
       : '';
   const volume = `${volumeFactor >= 1 ? '+' : '−'}${formatPercent(Math.abs(volumeFactor - 1), settings, 1)}`;
-  return `${taste}${than}. Volume ${volume}.${sure}`;
+  return composeBalanceWords.tasteThanVolumeVolumeSure(taste, than, volume, sure);
 }

@@ -1,3 +1,4 @@
+import { composeWords } from '#words/screens/compose';
 import type { Doubt, Problem } from '#core/quantity';
 import { sayDoubt, sayProblem } from '#words/reading';
 
@@ -8,7 +9,7 @@ export function DoubtLine({ doubt, onChoose }: { doubt: Doubt; onChoose: (text: 
   }
   return (
     <span className="flex flex-wrap items-center gap-2 text-quiet">
-      By weight or by volume?
+      {composeWords.byWeightOrByVolume}
       {doubt.choices.map((choice) => (
         <button
           key={choice}
@@ -32,7 +33,7 @@ export function ProblemLine({ problem, onChoose }: { problem: Problem; onChoose:
   return (
     <span className="flex flex-wrap items-center gap-1.5">
       <span className="text-acid-ink">
-        “{'text' in problem ? problem.text : ''}” is not clear. Which one?
+        {composeWords.formIsNotClearWhich('text' in problem ? problem.text : '')}
       </span>
       {near.map((name) => (
         <button
@@ -54,13 +55,13 @@ export function ProblemLine({ problem, onChoose }: { problem: Problem; onChoose:
 export function NewerLine({ number, onUse }: { number: number; onUse: () => void }) {
   return (
     <span className="flex flex-wrap items-center gap-2 text-quiet">
-      There is a v{number} by now.
+      {composeWords.thereIsAVNumber(number)}
       <button
         type="button"
         className="min-h-8 rounded-md border border-edge bg-paper px-2 font-semibold text-ink"
         onClick={onUse}
       >
-        Use v{number}
+        {composeWords.useVNumber(number)}
       </button>
     </span>
   );

@@ -1,4 +1,5 @@
 import { PHASES, type Addition } from '#core/formula';
+import { composeWords } from '#words/screens/compose';
 import { Menu } from '../../ui/Menu';
 import { PHASE_SHORT, type RowActions } from './rowActions';
 
@@ -15,29 +16,29 @@ export function RowMenu({
   const { id, optional, locked, phase } = addition;
   return (
     <Menu
-      label={`More about ${name}`}
+      label={composeWords.moreAboutName(name)}
       groups={[
         [
           {
-            label: 'Ingredient, form and note…',
+            label: composeWords.ingredientFormAndNote2,
             onSelect: () => {
               actions.details(id);
             },
           },
           {
-            label: 'Swap for something else…',
+            label: composeWords.swapForSomethingElse,
             onSelect: () => {
               actions.swap(id);
             },
           },
           {
-            label: optional ? 'Always in' : 'Make optional',
+            label: optional ? composeWords.alwaysIn : composeWords.makeOptional,
             onSelect: () => {
               actions.patch(id, { optional: !optional });
             },
           },
           {
-            label: locked ? 'Unlock the amount' : 'Lock the amount',
+            label: locked ? composeWords.unlockTheAmount : composeWords.lockTheAmount,
             onSelect: () => {
               actions.patch(id, { locked: !locked });
             },
@@ -51,7 +52,7 @@ export function RowMenu({
         ],
         [
           {
-            label: 'Take out',
+            label: composeWords.takeOut,
             grave: true,
             onSelect: () => {
               actions.remove(id);

@@ -4,6 +4,7 @@ import { reckonFormula, type Reckoning } from '#core/reckoning';
 import { SHAKE_LINE_SHARE, type Vessel } from '#core/vessel';
 import type { Settings } from '#contract';
 import { formatAmount, formatRatio } from '#words/numbers';
+import { composeWords } from '#words/screens/compose';
 import { readDecimal } from '../../readDecimal';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
@@ -37,7 +38,7 @@ export function ScalePanel({
   const next = outcome?.status === 'scale' ? scaleAll(formula, reckoning, outcome.factor, context) : null;
   const scaled = next && reckonFormula(next, vessel, context);
   return (
-    <Panel title="Scale this jar" open onClose={onClose}>
+    <Panel title={composeWords.scaleThisJar2} open onClose={onClose}>
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -48,7 +49,7 @@ export function ScalePanel({
       >
         <div className="flex flex-wrap items-end gap-3">
           <label className="grid gap-1 font-semibold">
-            To fill, ml
+            {composeWords.toFillMl}
             <input
               autoFocus
               className="field w-32 font-normal"
@@ -69,7 +70,7 @@ export function ScalePanel({
               setText(String(shakeLine));
             }}
           >
-            Fit this vessel: {shakeLine} ml, its shake line
+            {composeWords.fitThisVesselShakelineMl(shakeLine)}
           </Button>
           {[0.5, 2, 3].map((factor) => (
             <Button
@@ -78,7 +79,7 @@ export function ScalePanel({
                 setText(String(Math.round(now * factor)));
               }}
             >
-              {factor === 0.5 ? 'Half' : `${factor} times`}
+              {factor === 0.5 ? composeWords.half : composeWords.factorTimes(factor)}
             </Button>
           ))}
         </div>
@@ -87,12 +88,12 @@ export function ScalePanel({
         </p>
         {scaled && next && (
           <table className="mb-4 w-full text-left text-sm">
-            <caption className="sr-only">Amounts before and after</caption>
+            <caption className="sr-only">{composeWords.amountsBeforeAndAfter}</caption>
             <thead>
               <tr className="text-quiet">
-                <th className="font-normal">Addition</th>
-                <th className="font-normal">now</th>
-                <th className="font-normal">then</th>
+                <th className="font-normal">{composeWords.addition}</th>
+                <th className="font-normal">{composeWords.now}</th>
+                <th className="font-normal">{composeWords.then}</th>
               </tr>
             </thead>
             <tbody>
@@ -105,7 +106,7 @@ export function ScalePanel({
                     </td>
                     <td className="pr-2">{addition.amountText}</td>
                     <td className={after === addition.amountText ? 'text-quiet' : 'font-semibold'}>
-                      {addition.locked ? `${after ?? ''} (locked)` : after}
+                      {addition.locked ? composeWords.partLocked(after ?? '') : after}
                     </td>
                   </tr>
                 );
@@ -115,9 +116,9 @@ export function ScalePanel({
         )}
         <div className="flex gap-3">
           <Button kind="main" type="submit" disabled={!next}>
-            Scale
+            {composeWords.scale}
           </Button>
-          <Button onClick={onClose}>Leave as it was</Button>
+          <Button onClick={onClose}>{composeWords.leaveAsItWas}</Button>
         </div>
       </form>
     </Panel>
@@ -129,13 +130,17 @@ function sayOutcome(
   scaled: Reckoning | null,
   settings: Settings,
 ): string {
-  if (!outcome) return 'A volume in ml, such as 500.';
+  if (!outcome) return composeWords.aVolumeInMlSuch;
   if (outcome.status === 'nothing-to-scale') {
-    return 'Nothing here can grow: add something, or unlock an amount.';
+    return composeWords.nothingHereCanGrowAdd;
   }
   if (outcome.status === 'locked-too-large') {
-    return `The locked amounts alone take ${formatAmount(outcome.lockedMl, 'ml', settings)}. Ask for more, or unlock one.`;
+    return composeWords.theLockedAmountsAloneTake(formatAmount(outcome.lockedMl, 'ml', settings));
   }
   const { mixedVolumeMl, measures } = scaled!.totals;
-  return `Times ${outcome.factor.toFixed(2)}: ${formatAmount(mixedVolumeMl, 'ml', settings)} after rounding to spoons and whole things, ratio ${formatRatio(measures.oilToAcidVolumeRatio, settings)}.`;
+  return composeWords.timesFactorMixedvolumemlAfterRounding(
+    outcome.factor.toFixed(2),
+    formatAmount(mixedVolumeMl, 'ml', settings),
+    formatRatio(measures.oilToAcidVolumeRatio, settings),
+  );
 }

@@ -1,4 +1,5 @@
 import { PHASES, type Phase } from '#core/formula';
+import { composeWords } from '#words/screens/compose';
 import { Button } from '../../ui/Button';
 import { PHASE_SHORT } from './rowActions';
 
@@ -16,10 +17,10 @@ export function SelectionBar({ count, onPhase, onOptional, onLock, onRemove, onC
   return (
     <div
       role="toolbar"
-      aria-label="Selected additions"
+      aria-label={composeWords.selectedAdditions}
       className="mb-1 flex flex-wrap items-center gap-1.5 rounded-md bg-tape-soft px-2 py-1.5 text-sm"
     >
-      <strong className="mr-1">{count} selected</strong>
+      <strong className="mr-1">{composeWords.countSelected(count)}</strong>
       {PHASES.map((phase) => (
         <Button
           key={phase}
@@ -35,32 +36,32 @@ export function SelectionBar({ count, onPhase, onOptional, onLock, onRemove, onC
           onOptional(true);
         }}
       >
-        Optional
+        {composeWords.optional}
       </Button>
       <Button
         onClick={() => {
           onOptional(false);
         }}
       >
-        Always in
+        {composeWords.alwaysIn}
       </Button>
       <Button
         onClick={() => {
           onLock(true);
         }}
       >
-        Lock
+        {composeWords.lock}
       </Button>
       <Button
         onClick={() => {
           onLock(false);
         }}
       >
-        Unlock
+        {composeWords.unlock}
       </Button>
-      <Button onClick={onRemove}>Take out</Button>
+      <Button onClick={onRemove}>{composeWords.takeOut}</Button>
       <Button kind="quiet" onClick={onClear}>
-        Let go
+        {composeWords.letGo}
       </Button>
     </div>
   );

@@ -13,6 +13,7 @@ import { MEASURE_WORDS, sayReason, sayVerdict, sayWhy } from '#words/palate';
 import type { Judgement } from '#core/reckoning';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import type { ShelfRecord } from '#contract';
+import { composeBalanceWords } from '#words/screens/composeBalance';
 import { sayError, useDropStyleMutation, useFormulasQuery, useSaveStyleMutation } from '../../api/kitchenApi';
 import { readDecimal } from '../../readDecimal';
 import { newId } from '../../store/device';
@@ -80,11 +81,11 @@ function ChooseStyle({
   );
   const empty = judgement.portions.length === 0;
   return (
-    <Panel title="What it is aiming for" open onClose={onClose}>
+    <Panel title={composeBalanceWords.whatItIsAimingFor} open onClose={onClose}>
       {typedRatio !== null && (
         <p className="mb-2 flex flex-wrap items-center gap-2">
-          The ratio you set, {typedRatio.toFixed(1)} : 1, is the target whatever the style says.
-          <Button onClick={onForgetRatio}>Leave it to the style</Button>
+          {composeBalanceWords.theRatioYouSetTypedratio(typedRatio.toFixed(1))}
+          <Button onClick={onForgetRatio}>{composeBalanceWords.leaveItToTheStyle}</Button>
         </p>
       )}
       <ul className="grid gap-1" data-testid="styles">
@@ -103,7 +104,7 @@ function ChooseStyle({
                 {style.name}
                 {style.kind !== 'built-in' && (
                   <span className="ml-2 text-sm font-normal text-quiet">
-                    {style.kind === 'own' ? 'ours' : 'adjusted'}
+                    {style.kind === 'own' ? composeBalanceWords.ours : composeBalanceWords.adjusted}
                   </span>
                 )}
               </span>
@@ -112,21 +113,19 @@ function ChooseStyle({
             </button>
             <Button
               kind="quiet"
-              aria-label={`Windows of ${style.name}`}
+              aria-label={composeBalanceWords.windowsOfName(style.name)}
               onClick={() => {
                 onWindows(style.id);
               }}
             >
-              Windows
+              {composeBalanceWords.windows}
             </Button>
           </li>
         ))}
       </ul>
-      <p className="my-3 text-sm text-quiet">
-        Windows come from a few invented dressings: they describe those, not the world.
-      </p>
+      <p className="my-3 text-sm text-quiet">{composeBalanceWords.windowsComeFromAFew}</p>
       <div className="flex gap-3">
-        <Button onClick={onOwn}>A style of our own…</Button>
+        <Button onClick={onOwn}>{composeBalanceWords.aStyleOfOurOwn}</Button>
         {chosenId !== null && (
           <Button
             onClick={() => {
@@ -134,7 +133,7 @@ function ChooseStyle({
               onClose();
             }}
           >
-            Aim for none
+            {composeBalanceWords.aimForNone}
           </Button>
         )}
       </div>
@@ -169,7 +168,7 @@ function StyleWindows({
   const windows = new Map(keys.map((key) => [key, readWindow(key, typed[key]!)]));
   const wrong = [...windows.values()].some((window) => window === null);
   return (
-    <Panel title={`Windows of “${style.name}”`} open onClose={onClose}>
+    <Panel title={composeBalanceWords.windowsOfName2(style.name)} open onClose={onClose}>
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -184,16 +183,16 @@ function StyleWindows({
         <table className="w-full text-left">
           <thead className="text-sm text-quiet">
             <tr>
-              <th className="font-normal">Measure</th>
-              <th className="font-normal">from</th>
-              <th className="font-normal">to</th>
+              <th className="font-normal">{composeBalanceWords.measure}</th>
+              <th className="font-normal">{composeBalanceWords.from}</th>
+              <th className="font-normal">{composeBalanceWords.to}</th>
               <th />
             </tr>
           </thead>
           <tbody>
             {keys.map((key) => (
               <tr key={key} className="border-t border-rule">
-                <th scope="row" className="py-1 font-normal">
+                <th scope={composeBalanceWords.row} className="py-1 font-normal">
                   {MEASURE_WORDS[key].title}
                 </th>
                 {(['low', 'high'] as const).map((end) => (
@@ -219,23 +218,26 @@ function StyleWindows({
           <ul className="mt-2 border-l-4 border-l-bottle pl-2 text-sm" data-testid="shifts">
             {style.shifts.map(({ measure, end, from, to, count }) => (
               <li key={`${measure} ${end}`}>
-                {MEASURE_WORDS[measure].title}, {end === 'low' ? 'from' : 'to'}: {shown(measure, from)} →{' '}
-                {shown(measure, to)}, moved by {count === 1 ? 'one tasting' : `${count} tastings`} in this
-                kitchen (estimate)
+                {MEASURE_WORDS[measure].title},{' '}
+                {end === 'low' ? composeBalanceWords.from : composeBalanceWords.to}: {shown(measure, from)} →{' '}
+                {composeBalanceWords.shownMovedByFormIn(
+                  shown(measure, to),
+                  count === 1 ? composeBalanceWords.oneTasting : composeBalanceWords.countTastings(count),
+                )}
               </li>
             ))}
           </ul>
         )}
         <p role="status" className="my-2 min-h-5 text-sm text-acid-ink">
-          {wrong ? 'Each window needs two numbers, the first below the second.' : ''}
-          {saving.isError ? `Not kept. ${sayError(saving.error)}` : ''}
-          {dropping.isError ? `Not done. ${sayError(dropping.error)}` : ''}
+          {wrong ? composeBalanceWords.eachWindowNeedsTwoNumbers : ''}
+          {saving.isError ? composeBalanceWords.notKeptError(sayError(saving.error)) : ''}
+          {dropping.isError ? composeBalanceWords.notDoneError(sayError(dropping.error)) : ''}
         </p>
         <div className="flex flex-wrap gap-3">
           <Button kind="main" type="submit" disabled={wrong || saving.isLoading}>
-            Keep
+            {composeBalanceWords.keep}
           </Button>
-          <Button onClick={onBack}>Back</Button>
+          <Button onClick={onBack}>{composeBalanceWords.back}</Button>
           {style.kind !== 'built-in' && (
             <Button
               onClick={() => {
@@ -244,7 +246,9 @@ function StyleWindows({
                   .then(onBack, () => undefined);
               }}
             >
-              {style.kind === 'own' ? 'Take this style away' : 'Back to its own windows'}
+              {style.kind === 'own'
+                ? composeBalanceWords.takeThisStyleAway
+                : composeBalanceWords.backToItsOwnWindows}
             </Button>
           )}
         </div>
@@ -273,7 +277,7 @@ function OwnStyle({
   const [save, saving] = useSaveStyleMutation();
   const others = records.filter(({ shelf }) => shelf === 'shelf');
   return (
-    <Panel title="A style of our own" open onClose={onClose}>
+    <Panel title={composeBalanceWords.aStyleOfOurOwn2} open onClose={onClose}>
       <form
         className="grid gap-3"
         onSubmit={(event) => {
@@ -283,7 +287,7 @@ function OwnStyle({
             .map((record) => portionsOf(record, kitchen));
           const all = dressings.length > 0 ? dressings : [judgement.portions];
           const id = `own_${newId()}`;
-          const says = 'From dressings this kitchen likes.';
+          const says = composeBalanceWords.fromDressingsThisKitchenLikes;
           const style: Style = { id, name: name.trim(), says, windows: windowsFrom(all, { sweet: true }) };
           void save(style)
             .unwrap()
@@ -297,7 +301,7 @@ function OwnStyle({
         }}
       >
         <label className="grid gap-1 font-semibold">
-          Name
+          {composeBalanceWords.name}
           <input
             autoFocus
             className="field font-normal"
@@ -309,9 +313,7 @@ function OwnStyle({
           />
         </label>
         <fieldset>
-          <legend className="font-semibold">
-            Made from the dressings you like; none ticked: from this one
-          </legend>
+          <legend className="font-semibold">{composeBalanceWords.madeFromTheDressingsYou}</legend>
           {others.map(({ id, formula }) => (
             <label key={id} className="flex min-h-8 items-center gap-2">
               <input
@@ -333,14 +335,14 @@ function OwnStyle({
         </fieldset>
         {saving.isError && (
           <p role="alert" className="text-acid-ink">
-            Not kept. {sayError(saving.error)}
+            {composeBalanceWords.notKeptError2(sayError(saving.error))}
           </p>
         )}
         <div className="flex gap-3">
           <Button kind="main" type="submit" disabled={!name.trim() || saving.isLoading}>
-            Make and aim for it
+            {composeBalanceWords.makeAndAimForIt}
           </Button>
-          <Button onClick={onBack}>Back</Button>
+          <Button onClick={onBack}>{composeBalanceWords.back}</Button>
         </div>
       </form>
     </Panel>

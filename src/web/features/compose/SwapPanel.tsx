@@ -7,12 +7,13 @@ import { MEASURE_WORDS } from '#words/palate';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import { inSentence } from '#words/numbers';
 import { freshAmountText, takeSwap } from '#kitchen/edits';
+import { composeBalanceWords } from '#words/screens/composeBalance';
 import { newId } from '../../store/device';
 import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Panel } from '../../ui/Panel';
-import { showMeasure } from '../../palateWords';
+import { showMeasure } from '#words/judgement';
 import { ChangeEffect } from '../../ui/ChangeEffect';
 
 interface SwapPanelProps {
@@ -77,8 +78,8 @@ export function SwapPanel(props: SwapPanelProps) {
   }, [to, index, from, props.judgement.portions, kitchen.catalogue, style, read]);
   if (!from || !(from.massG.nominal > 0)) {
     return (
-      <Panel title="Swap" open onClose={onClose}>
-        <p>Give this addition an amount that can be weighed, and count it in; then it can be swapped.</p>
+      <Panel title={composeBalanceWords.swap} open onClose={onClose}>
+        <p>{composeBalanceWords.giveThisAdditionAnAmount}</p>
       </Panel>
     );
   }
@@ -93,16 +94,20 @@ export function SwapPanel(props: SwapPanelProps) {
     onClose();
   };
   return (
-    <Panel title={`${from.ingredient.name}: swap for`} open onClose={onClose} wide>
+    <Panel title={composeBalanceWords.nameSwapFor(from.ingredient.name)} open onClose={onClose} wide>
       <Field
-        label="Swap for"
+        label={composeBalanceWords.swapFor}
         autoFocus
         value={text}
-        list="swap-ingredients"
-        placeholder="white wine vinegar"
+        list={composeBalanceWords.swapIngredients}
+        placeholder={composeBalanceWords.whiteWineVinegar}
         onText={setText}
         problem={problemOf(found, from.ingredient.id)}
-        hint={found?.status === 'found' && found.guessed ? `Taken as ${found.ingredient.name}.` : undefined}
+        hint={
+          found?.status === 'found' && found.guessed
+            ? composeBalanceWords.takenAsName(found.ingredient.name)
+            : undefined
+        }
       />
       <datalist id="swap-ingredients">
         {[...kitchen.catalogue.values()].map(({ id, name }) => (
@@ -151,12 +156,12 @@ export function SwapPanel(props: SwapPanelProps) {
                   take(swap);
                 }}
               >
-                Swap
+                {composeBalanceWords.swap}
               </Button>
             </div>
             {swap.notKept.length > 0 && (
               <p className="mb-2 text-sm font-semibold">
-                Cannot be kept:{' '}
+                {composeBalanceWords.cannotBeKept}{' '}
                 {swap.notKept
                   .map(({ measure, before, after }) => sayMoved(measure, before, after, kitchen))
                   .join('; ')}
@@ -179,21 +184,24 @@ export function SwapPanel(props: SwapPanelProps) {
 
 const problemOf = (found: ReturnType<typeof findIngredient> | null, fromId: string): string | null => {
   if (!found) return null;
-  if (found.status === 'found') return found.ingredient.id === fromId ? 'That is what is in it now.' : null;
+  if (found.status === 'found')
+    return found.ingredient.id === fromId ? composeBalanceWords.thatIsWhatIsIn : null;
   const near = found.near.map(({ name }) => name).join('; ');
-  return `Not in the pantry.${near ? ` Near it: ${near}.` : ''}`;
+  return composeBalanceWords.notInThePantryForm(near ? composeBalanceWords.nearItNear(near) : '');
 };
 
 const KEEPS: Record<Exclude<SwapAnswer['kept'], PalateKey>, string> = {
-  volume: 'volume for volume',
-  weight: 'weight for weight',
+  volume: composeBalanceWords.volumeForVolume,
+  weight: composeBalanceWords.weightForWeight,
 };
 
 function sayPlan(swap: Swap, { kept }: SwapAnswer): string {
-  if (swap.id === 'rest-follows') return 'With the rest following';
+  if (swap.id === 'rest-follows') return composeBalanceWords.withTheRestFollowing;
   const how =
-    kept === 'volume' || kept === 'weight' ? KEEPS[kept] : `same ${MEASURE_WORDS[kept].title.toLowerCase()}`;
-  return `One for one, ${how}`;
+    kept === 'volume' || kept === 'weight'
+      ? KEEPS[kept]
+      : composeBalanceWords.sameTitle(MEASURE_WORDS[kept].title.toLowerCase());
+  return composeBalanceWords.oneForOneHow(how);
 }
 
 function sayLine(
@@ -203,11 +211,12 @@ function sayLine(
   say: (massG: number, ingredient: Swap['lines'][number]['ingredient']) => string,
 ): string {
   const name = inSentence(ingredient.name);
-  if (index === swapped) return `${say(toG, ingredient)} ${name} for the ${inSentence(fromName)}`;
-  if (!(toG > 1e-3)) return `no ${name}`;
+  if (index === swapped)
+    return composeBalanceWords.togNameForTheFromname(say(toG, ingredient), name, inSentence(fromName));
+  if (!(toG > 1e-3)) return composeBalanceWords.noName(name);
   return fromG > 0
     ? `${name} ${say(fromG, ingredient)} → ${say(toG, ingredient)}`
-    : `and ${say(toG, ingredient)} ${name}`;
+    : composeBalanceWords.andTogName(say(toG, ingredient), name);
 }
 
 const sayMoved = (

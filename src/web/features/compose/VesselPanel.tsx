@@ -11,6 +11,7 @@ import {
   type VesselShape,
 } from '#core/vessel';
 import { sayMeasureProblem } from '#words/vessel';
+import { composeWords } from '#words/screens/compose';
 import { sayError, useSaveVesselMutation } from '../../api/kitchenApi';
 import { Jar } from '../../drawing/Jar';
 import { readDecimal } from '../../readDecimal';
@@ -21,14 +22,14 @@ import { Field } from '../../ui/Field';
 import { Panel } from '../../ui/Panel';
 
 const SHAPE_NAMES: Record<VesselShape, string> = {
-  jamJar: 'Jar with shoulders',
-  swingTop: 'Bottle with a neck',
-  preservingJar: 'Wide jar',
-  squeezeBottle: 'Squeeze bottle',
-  beaker: 'Beaker, slightly tapered',
-  bowl: 'Bowl',
-  tub: 'Tub',
-  bucket: 'Bucket',
+  jamJar: composeWords.jarWithShoulders,
+  swingTop: composeWords.bottleWithANeck,
+  preservingJar: composeWords.wideJar,
+  squeezeBottle: composeWords.squeezeBottle,
+  beaker: composeWords.beakerSlightlyTapered,
+  bowl: composeWords.bowl,
+  tub: composeWords.tub,
+  bucket: composeWords.bucket,
 };
 
 interface Row {
@@ -53,7 +54,7 @@ export function VesselPanel({ onMade, onClose }: { onMade: (id: VesselId) => voi
   const [id] = useState(() => `own_${newId()}` as VesselId);
   const made = makeVessel(id, { name, nominal, brimful, closes, by, shape, rows });
   return (
-    <Panel title="A vessel of your own" open onClose={onClose}>
+    <Panel title={composeWords.aVesselOfYourOwn} open onClose={onClose}>
       <form
         className="grid gap-3"
         onSubmit={(event) => {
@@ -71,27 +72,32 @@ export function VesselPanel({ onMade, onClose }: { onMade: (id: VesselId) => voi
         }}
       >
         <div className="grid gap-3 sm:grid-cols-2">
-          <Field label="Name" value={name} onText={setName} placeholder="400 ml honey jar" />
           <Field
-            label="Sold as, ml"
+            label={composeWords.name}
+            value={name}
+            onText={setName}
+            placeholder={composeWords.n400MlHoneyJar}
+          />
+          <Field
+            label={composeWords.soldAsMl}
             value={nominal}
             onText={setNominal}
             placeholder="400"
             inputMode="decimal"
           />
           <Field
-            label="To the very brim, ml"
+            label={composeWords.toTheVeryBrimMl}
             value={brimful}
             onText={setBrimful}
-            placeholder={by === 'ruler' ? 'reckoned, or weigh water' : 'weigh it full of water'}
+            placeholder={by === 'ruler' ? composeWords.reckonedOrWeighWater : composeWords.weighItFullOfWater}
             inputMode="decimal"
           />
           <Choice
-            label="How its shape is known"
+            label={composeWords.howItsShapeIsKnown}
             value={by}
             options={[
-              { value: 'shape', label: 'Pick a shape' },
-              { value: 'ruler', label: 'Measure with a ruler' },
+              { value: 'shape', label: composeWords.pickAShape },
+              { value: 'ruler', label: composeWords.measureWithARuler },
             ]}
             onChange={setBy}
             className="self-end"
@@ -99,7 +105,7 @@ export function VesselPanel({ onMade, onClose }: { onMade: (id: VesselId) => voi
         </div>
         {by === 'shape' ? (
           <Choice
-            label="Shape"
+            label={composeWords.shape}
             value={shape}
             options={VESSEL_SHAPES.map((value) => ({ value, label: SHAPE_NAMES[value] }))}
             onChange={setShape}
@@ -116,7 +122,7 @@ export function VesselPanel({ onMade, onClose }: { onMade: (id: VesselId) => voi
               setCloses(event.target.checked);
             }}
           />
-          It closes and can be shaken
+          {composeWords.itClosesAndCanBe}
         </label>
         <div className="flex items-end gap-4">
           {made.status === 'made' && (
@@ -125,22 +131,22 @@ export function VesselPanel({ onMade, onClose }: { onMade: (id: VesselId) => voi
               parts={[]}
               width={130}
               height={150}
-              label={`Drawing of ${made.vessel.name}`}
+              label={composeWords.drawingOfName(made.vessel.name)}
             />
           )}
           <p role="status" className="text-sm text-quiet">
             {saving.isError
-              ? `Not kept. ${sayError(saving.error)}`
+              ? composeWords.notKeptError(sayError(saving.error))
               : made.status === 'made'
-                ? `Holds ${Math.round(made.vessel.brimfulVolumeMl)} ml to the brim.`
+                ? composeWords.holdsRoundMlToThe(Math.round(made.vessel.brimfulVolumeMl))
                 : made.why}
           </p>
         </div>
         <div className="flex gap-3">
           <Button kind="main" type="submit" disabled={made.status !== 'made' || saving.isLoading}>
-            Keep and use
+            {composeWords.keepAndUse}
           </Button>
-          <Button onClick={onClose}>Leave</Button>
+          <Button onClick={onClose}>{composeWords.leave}</Button>
         </div>
       </form>
     </Panel>
@@ -153,10 +159,10 @@ function RulerRows({ rows, onChange }: { rows: readonly Row[]; onChange: (rows: 
   };
   return (
     <fieldset>
-      <legend className="font-semibold">Inside, from the bottom up, mm</legend>
+      <legend className="font-semibold">{composeWords.insideFromTheBottomUp}</legend>
       <div className="grid grid-cols-[7rem_7rem_auto] gap-x-3 gap-y-1.5">
-        <span className="text-sm text-quiet">height</span>
-        <span className="text-sm text-quiet">width there</span>
+        <span className="text-sm text-quiet">{composeWords.height}</span>
+        <span className="text-sm text-quiet">{composeWords.widthThere}</span>
         <span />
         {rows.map((row, index) => (
           <div key={index} className="contents">
@@ -165,7 +171,10 @@ function RulerRows({ rows, onChange }: { rows: readonly Row[]; onChange: (rows: 
                 key={field}
                 className="field"
                 inputMode="decimal"
-                aria-label={`${field === 'height' ? 'Height' : 'Width'} ${index + 1}, mm`}
+                aria-label={composeWords.formPartMm(
+                  field === 'height' ? composeWords.height2 : composeWords.width,
+                  index + 1,
+                )}
                 value={row[field]}
                 onChange={(event) => {
                   set(index, { [field]: event.target.value });
@@ -175,12 +184,12 @@ function RulerRows({ rows, onChange }: { rows: readonly Row[]; onChange: (rows: 
             <Button
               kind="quiet"
               disabled={rows.length <= 2}
-              aria-label={`Take out row ${index + 1}`}
+              aria-label={composeWords.takeOutRowPart(index + 1)}
               onClick={() => {
                 onChange(rows.filter((_, i) => i !== index));
               }}
             >
-              Take out
+              {composeWords.takeOut}
             </Button>
           </div>
         ))}
@@ -191,7 +200,7 @@ function RulerRows({ rows, onChange }: { rows: readonly Row[]; onChange: (rows: 
           onChange([...rows, { height: '', width: '' }]);
         }}
       >
-        One more width
+        {composeWords.oneMoreWidth}
       </Button>
     </fieldset>
   );
@@ -213,17 +222,17 @@ const LARGEST_ML = 200_000;
 function makeVessel(id: VesselId, typed: Typed): Made {
   const notYet = (why: string): Made => ({ status: 'not-yet', why });
   const name = typed.name.trim();
-  if (!name) return notYet('Give it a name.');
+  if (!name) return notYet(composeWords.giveItAName);
   const brimful = typed.brimful.trim() ? readDecimal(typed.brimful) : null;
   if (typed.brimful.trim() && !(brimful && brimful > 0 && brimful <= LARGEST_ML)) {
-    return notYet('The volume to the brim is a number of ml, such as 440.');
+    return notYet(composeWords.theVolumeToTheBrim);
   }
   const shaped = outlineOf(typed, brimful);
   if (typeof shaped === 'string') return notYet(shaped);
   const brimfulVolumeMl = volumeBelowMl(shaped, brimHeightMm(shaped));
   const nominal = typed.nominal.trim() ? readDecimal(typed.nominal) : brimfulVolumeMl;
   if (!(nominal && nominal > 0 && nominal <= brimfulVolumeMl * 1.02)) {
-    return notYet('What it is sold as is a number of ml, not more than it holds to the brim.');
+    return notYet(composeWords.whatItIsSoldAs);
   }
   const vessel = {
     id,
@@ -238,7 +247,7 @@ function makeVessel(id: VesselId, typed: Typed): Made {
 
 function outlineOf({ by, shape, rows }: Typed, brimful: number | null): Outline | string {
   if (by === 'shape') {
-    if (brimful === null) return 'Fill it to the brim with water and weigh it: 1 g is 1 ml.';
+    if (brimful === null) return composeWords.fillItToTheBrim;
     const frame = {
       id: '' as VesselId,
       name: '',

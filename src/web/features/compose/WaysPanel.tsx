@@ -19,6 +19,7 @@ import { unreadOf, type Judgement, type Reckoning } from '#core/reckoning';
 import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
 import { formatAmount, formatMoney } from '#words/numbers';
 import { freshAmountText, takeDoses } from '#kitchen/edits';
+import { composeBalanceWords } from '#words/screens/composeBalance';
 import { newId } from '../../store/device';
 import { entryOf, packPriceOf, type Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
@@ -43,7 +44,7 @@ interface WaysPanelProps {
 }
 
 const SEVERITIES = [
-  { value: '1', label: 'a little' },
+  { value: '1', label: composeBalanceWords.aLittle },
   { value: '2', label: 'clearly' },
 ] as const;
 
@@ -74,38 +75,46 @@ export function WaysPanel(props: WaysPanelProps) {
   const say = (massG: number, ingredient: Parameters<typeof freshAmountText>[1]): string =>
     freshAmountText(massG, ingredient, formula, context, kitchen.settings.amountsIn === 'spoons');
   return (
-    <Panel title="Ways into the band" open onClose={onClose} wide>
+    <Panel title={composeBalanceWords.waysIntoTheBand} open onClose={onClose} wide>
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <Choice
-          label="What is wrong"
+          label={composeBalanceWords.whatIsWrong}
           value={complaint}
           options={COMPLAINTS.map((value) => ({ value, label: COMPLAINT_WORDS[value] }))}
           onChange={setComplaint}
           className="min-w-44"
         />
         {complaint !== 'into-band' && (
-          <Chips label="How much" value={severity} options={SEVERITIES} onChange={setSeverity} />
+          <Chips
+            label={composeBalanceWords.howMuch}
+            value={severity}
+            options={SEVERITIES}
+            onChange={setSeverity}
+          />
         )}
         <p className="text-sm text-quiet">
-          By adding only; {formatAmount(Math.max(0, roomMl), 'ml', kitchen.settings)} of room in the{' '}
-          {vessel.name}. Locked amounts stay.
+          {composeBalanceWords.byAddingOnlyMaxOf(formatAmount(Math.max(0, roomMl), 'ml', kitchen.settings))}{' '}
+          {composeBalanceWords.nameLockedAmountsStay(vessel.name)}
         </p>
       </div>
       {!askable && (
         <p>
-          No style is aimed at, so there is no band yet.{' '}
-          <Button onClick={props.onStyle}>Choose what it is aiming for</Button> or say what is wrong above.
+          {composeBalanceWords.noStyleIsAimedAt}{' '}
+          <Button onClick={props.onStyle}>{composeBalanceWords.chooseWhatItIsAiming}</Button>{' '}
+          {composeBalanceWords.orSayWhatIsWrong}
         </p>
       )}
-      {search.status === 'working' && <Working what="Looking for ways" done={search.done} onStop={stop} />}
+      {search.status === 'working' && (
+        <Working what={composeBalanceWords.lookingForWays} done={search.done} onStop={stop} />
+      )}
       {search.status === 'stopped' && (
         <p>
-          Stopped. <Button onClick={again}>Look again</Button>
+          {composeBalanceWords.stopped} <Button onClick={again}>{composeBalanceWords.lookAgain}</Button>
         </p>
       )}
       {search.status === 'failed' && (
         <p role="alert" className="text-acid-ink">
-          {search.message} <Button onClick={again}>Look again</Button>
+          {search.message} <Button onClick={again}>{composeBalanceWords.lookAgain}</Button>
         </p>
       )}
       {search.status === 'done' && (
@@ -152,16 +161,22 @@ function Answer({
   const aside = ASIDE[complaint];
   return (
     <div className="grid gap-3">
-      {meaningless && <p>Nothing in this jar makes it so: there is nothing to lower.</p>}
+      {meaningless && <p>{composeBalanceWords.nothingInThisJarMakes}</p>}
       {alreadyMet && (
-        <p>{style ? `It lies inside every band of “${style.name}” already.` : 'Nothing has to be added.'}</p>
+        <p>
+          {style
+            ? composeBalanceWords.itLiesInsideEveryBand(style.name)
+            : composeBalanceWords.nothingHasToBeAdded}
+        </p>
       )}
       <ol className="grid gap-3" data-testid="ways">
         {remedies.map((remedy, index) => (
           <li key={index} className="card border-l-4 border-l-bottle p-3">
             <div className="mb-2 flex flex-wrap items-start justify-between gap-3 sm:flex-nowrap">
               <p className="font-name min-w-0 text-[1.05rem] font-semibold">
-                {remedy.partial ? 'Part of the way' : PLAN_WORDS[remedy.planId]}: add{' '}
+                {composeBalanceWords.formAdd(
+                  remedy.partial ? composeBalanceWords.partOfTheWay : PLAN_WORDS[remedy.planId],
+                )}{' '}
                 {sayDoses(remedy.doses, say)}.
               </p>
               <Button
@@ -171,7 +186,7 @@ function Answer({
                   onTake(remedy);
                 }}
               >
-                Take this way
+                {composeBalanceWords.takeThisWay}
               </Button>
             </div>
             <ChangeEffect
@@ -227,7 +242,7 @@ function LargerVessel({
           onVessel(larger.id);
         }}
       >
-        Move it to the {larger.name}
+        {composeBalanceWords.moveItToTheName(larger.name)}
       </Button>
     </span>
   );
@@ -247,8 +262,8 @@ function CostOf({
   if (lines.every(({ cost }) => cost === 0)) return null;
   return (
     <p className="mt-1 text-sm text-quiet">
-      Costs {formatMoney(total, kitchen.settings)} more
-      {unpriced.length > 0 && ', not counting what has no price'}.
+      {composeBalanceWords.costsTotalMore(formatMoney(total, kitchen.settings))}
+      {unpriced.length > 0 && composeBalanceWords.notCountingWhatHasNo}.
     </p>
   );
 }

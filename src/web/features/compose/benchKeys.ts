@@ -1,17 +1,18 @@
 /** The keys of the bench: what they do is listed under `?` from the same table. */
+import { composeWords } from '#words/screens/compose';
 import type { Shortcut } from '../../ui/shortcuts';
 
 /** Keys inside an amount; the row itself acts on them. */
 export const ROW_KEYS = [
-  { keys: ['ArrowUp', 'ArrowDown'], does: 'to the amount above or below' },
-  { keys: ['shift+ArrowUp', 'shift+ArrowDown'], does: 'next kitchen step more or less' },
-  { keys: ['alt+ArrowUp', 'alt+ArrowDown'], does: 'move the addition up or down' },
-  { keys: ['alt+o'], does: 'optional, or always in' },
-  { keys: ['alt+l'], does: 'lock the amount, or unlock it' },
-  { keys: ['alt+d'], does: 'ingredient, form and note' },
-  { keys: ['alt+w'], does: 'swap it for something else' },
-  { keys: ['alt+x'], does: 'select, or let go' },
-  { keys: ['shift+Delete'], does: 'take the addition out' },
+  { keys: ['ArrowUp', 'ArrowDown'], does: composeWords.toTheAmountAboveOr },
+  { keys: ['shift+ArrowUp', 'shift+ArrowDown'], does: composeWords.nextKitchenStepMoreOr },
+  { keys: ['alt+ArrowUp', 'alt+ArrowDown'], does: composeWords.moveTheAdditionUpOr },
+  { keys: ['alt+o'], does: composeWords.optionalOrAlwaysIn },
+  { keys: ['alt+l'], does: composeWords.lockTheAmountOrUnlock },
+  { keys: ['alt+d'], does: composeWords.ingredientFormAndNote },
+  { keys: ['alt+w'], does: composeWords.swapItForSomethingElse },
+  { keys: ['alt+x'], does: composeWords.selectOrLetGo },
+  { keys: ['shift+Delete'], does: composeWords.takeTheAdditionOut },
 ];
 
 export type BenchAct =
@@ -32,21 +33,21 @@ export type BenchAct =
   | 'keys';
 
 const KEYS: readonly (Omit<Shortcut, 'run'> & { readonly act: BenchAct })[] = [
-  { act: 'add', keys: ['a'], does: 'type an addition' },
-  { act: 'ratio', keys: ['r'], does: 'set the ratio' },
-  { act: 'units', keys: ['u'], does: 'grams or kitchen measures' },
-  { act: 'optional', keys: ['o'], does: 'count optional additions, or leave them out' },
-  { act: 'style', keys: ['y'], does: 'choose the style aimed at' },
-  { act: 'cautions', keys: ['c'], does: 'cautions and allergens' },
-  { act: 'ways', keys: ['b'], does: 'ways into the band' },
-  { act: 'scale', keys: ['s'], does: 'scale this jar' },
-  { act: 'round', keys: ['m'], does: 'round to what can be measured' },
-  { act: 'hold', keys: ['h'], does: 'how to make it hold, and how to save it' },
-  { act: 'vessel', keys: ['v'], does: 'make a vessel of your own' },
-  { act: 'letGo', keys: ['Escape'], does: 'let the selection go' },
+  { act: 'add', keys: ['a'], does: composeWords.typeAnAddition },
+  { act: 'ratio', keys: ['r'], does: composeWords.setTheRatio },
+  { act: 'units', keys: ['u'], does: composeWords.gramsOrKitchenMeasures },
+  { act: 'optional', keys: ['o'], does: composeWords.countOptionalAdditionsOrLeave },
+  { act: 'style', keys: ['y'], does: composeWords.chooseTheStyleAimedAt },
+  { act: 'cautions', keys: ['c'], does: composeWords.cautionsAndAllergens },
+  { act: 'ways', keys: ['b'], does: composeWords.waysIntoTheBand },
+  { act: 'scale', keys: ['s'], does: composeWords.scaleThisJar },
+  { act: 'round', keys: ['m'], does: composeWords.roundToWhatCanBe },
+  { act: 'hold', keys: ['h'], does: composeWords.howToMakeItHold },
+  { act: 'vessel', keys: ['v'], does: composeWords.makeAVesselOfYour },
+  { act: 'letGo', keys: ['Escape'], does: composeWords.letTheSelectionGo },
   { act: 'undo', keys: ['mod+z'], does: 'undo', inFields: true },
   { act: 'redo', keys: ['mod+shift+z', 'mod+y'], does: 'redo', inFields: true },
-  { act: 'keys', keys: ['?'], does: 'these keys' },
+  { act: 'keys', keys: ['?'], does: composeWords.theseKeys },
 ];
 
 export const benchShortcuts = (acts: Readonly<Record<BenchAct, () => void>>): readonly Shortcut[] =>

@@ -1,3 +1,4 @@
+import { composeWords } from '#words/screens/compose';
 import type { Addition, AdditionId, Phase } from '#core/formula';
 
 /** What a row can ask of the bench. */
@@ -16,13 +17,13 @@ export interface RowActions {
 }
 
 export const PHASE_NAMES: Record<Phase, string> = {
-  base: 'Base first',
-  oil: 'Oil last, in a thin stream',
-  finish: 'To finish',
+  base: composeWords.baseFirst,
+  oil: composeWords.oilLastInAThin,
+  finish: composeWords.toFinish,
 };
 
 export const PHASE_SHORT: Record<Phase, string> = {
-  base: 'To the base',
-  oil: 'To the oil',
-  finish: 'To the finish',
+  base: composeWords.toTheBase,
+  oil: composeWords.toTheOil,
+  finish: composeWords.toTheFinish,
 };

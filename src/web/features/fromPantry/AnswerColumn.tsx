@@ -4,6 +4,7 @@ import type { Ingredient } from '#core/ingredient';
 import type { PalateKey, Style } from '#core/palate';
 import { MEASURE_WORDS } from '#words/palate';
 import { allergenNames } from '#words/safety';
+import { fromPantryWords } from '#words/screens/fromPantry';
 import { CautionLines } from '../../ui/CautionLines';
 import { componentOf } from '#core/ingredient';
 import { palateOf } from '#core/palate';
@@ -12,7 +13,7 @@ import type { Settings } from '#contract';
 import { ComponentMark } from '../../drawing/ComponentMark';
 import { Track } from '../../drawing/Track';
 import { formatAmount, inSentence } from '#words/numbers';
-import { MARKS, showMeasure } from '../../palateWords';
+import { MARKS, showMeasure } from '#words/judgement';
 
 interface AnswerColumnProps {
   readonly answer: FormulateAnswer;
@@ -78,7 +79,7 @@ export function AnswerColumn({ answer, rounding, style, settings, say }: AnswerC
       )}
       <p className="mt-2 text-sm text-quiet">
         {formatAmount(state.mixedVolumeMl * rounding.volumeFactor, 'ml', settings)}.{' '}
-        {allergens.length > 0 ? `Allergens: ${allergens.join(', ')}. ` : ''}
+        {allergens.length > 0 ? fromPantryWords.allergensAllergens(allergens.join(', ')) : ''}
       </p>
       <div className="mt-1 text-sm">
         <CautionLines of={state.judgement} />

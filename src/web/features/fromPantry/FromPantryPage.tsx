@@ -10,6 +10,7 @@ import {
 import { emptyFormula, type Addition, type AdditionId, type FormulaId } from '#core/formula';
 import { MEASURE_WORDS } from '#words/palate';
 import { DEFAULT_VESSEL_ID, SHAKE_LINE_SHARE, type Vessel } from '#core/vessel';
+import { fromPantryWords } from '#words/screens/fromPantry';
 import { sayError, useCreateFormulaMutation } from '../../api/kitchenApi';
 import { freshAmountText } from '#kitchen/edits';
 import { newId } from '../../store/device';
@@ -31,12 +32,12 @@ import { onHandOf, type HandLine } from './handLines';
 const VOLUME_LIMITS = { low: 10, high: 100_000 };
 const START: readonly HandLine[] = [
   { id: 'water', text: 'water', useUp: false },
-  { id: 'salt', text: 'fine table salt', useUp: false },
+  { id: 'salt', text: fromPantryWords.fineTableSalt, useUp: false },
 ];
 const MEASURES = [
-  { value: 'mixed', label: 'scale, spoons for small things' },
-  { value: 'spoons', label: 'spoons and cups' },
-  { value: 'scale', label: '1 g scale' },
+  { value: 'mixed', label: fromPantryWords.scaleSpoonsForSmallThings },
+  { value: 'spoons', label: fromPantryWords.spoonsAndCups },
+  { value: 'scale', label: fromPantryWords.n1GScale },
 ] as const;
 
 /** "This vinegar, this oil, half a lemon, yoghurt: 300 ml of something lemony and light." */
@@ -52,7 +53,7 @@ export function FromPantryPage() {
   const [measuredWith, setMeasuredWith] = useKept<(typeof MEASURES)[number]['value']>('measured', 'mixed');
   const [create, creating] = useCreateFormulaMutation();
   const empty = useMemo(
-    () => emptyFormula('From the pantry', DEFAULT_VESSEL_ID, settings.spoons),
+    () => emptyFormula(fromPantryWords.fromThePantry, DEFAULT_VESSEL_ID, settings.spoons),
     [settings.spoons],
   );
   const context = useMemo(() => contextFor(empty, kitchen), [empty, kitchen]);
@@ -112,24 +113,27 @@ export function FromPantryPage() {
   };
   return (
     <div className="grid gap-4 lg:grid-cols-[360px_minmax(0,1fr)]">
-      <section aria-label="What is there" className="card grid content-start gap-3 p-4">
-        <h1 className="font-name text-xl font-bold">From the pantry</h1>
+      <section aria-label={fromPantryWords.whatIsThere} className="card grid content-start gap-3 p-4">
+        <h1 className="font-name text-xl font-bold">{fromPantryWords.fromThePantry}</h1>
         <HandList lines={lines} onLines={setLines} context={context} kitchen={kitchen} />
       </section>
-      <section aria-label="What it should be" className="card grid min-w-0 content-start gap-3 p-4">
+      <section
+        aria-label={fromPantryWords.whatItShouldBe}
+        className="card grid min-w-0 content-start gap-3 p-4"
+      >
         <div className="flex flex-wrap items-start gap-x-4 gap-y-3">
           <Field
-            label="To make, ml"
+            label={fromPantryWords.toMakeMl}
             className="w-28"
             inputMode="decimal"
             value={volumeText}
             onText={setVolumeText}
-            problem={volumeFits ? null : `A volume from ${VOLUME_LIMITS.low} ml to 100 l, such as 300.`}
+            problem={volumeFits ? null : fromPantryWords.aVolumeFromLowMl(VOLUME_LIMITS.low)}
           />
           <div className="grid gap-1 font-semibold">
-            In the style of
+            {fromPantryWords.inTheStyleOf}
             <Choice
-              label="Style"
+              label={fromPantryWords.style}
               value={styleId}
               options={styles.map(({ id, name }) => ({ value: id, label: name }))}
               onChange={setStyleId}
@@ -137,32 +141,34 @@ export function FromPantryPage() {
             />
           </div>
           <Field
-            label="How it should be"
+            label={fromPantryWords.howItShouldBe}
             className="min-w-56 flex-1"
             value={wish}
             maxLength={120}
-            placeholder="lemony and light"
+            placeholder={fromPantryWords.lemonyAndLight}
             onText={setWish}
             hint={sayWish(wished, style?.name ?? '')}
           />
         </div>
-        <Chips label="Measured with" value={measuredWith} options={MEASURES} onChange={setMeasuredWith} />
+        <Chips
+          label={fromPantryWords.measuredWith}
+          value={measuredWith}
+          options={MEASURES}
+          onChange={setMeasuredWith}
+        />
         {creating.isError && (
           <p role="alert" className="font-semibold text-acid-ink">
-            Not opened. {sayError(creating.error)}
+            {fromPantryWords.notOpenedError(sayError(creating.error))}
           </p>
         )}
-        {!question && volumeFits && (
-          <p className="text-quiet">
-            Say what is there: an acid, an oil or something creamy. Amounts are limits; without one there is
-            enough.
-          </p>
+        {!question && volumeFits && <p className="text-quiet">{fromPantryWords.sayWhatIsThereAn}</p>}
+        {search.status === 'working' && (
+          <Working what={fromPantryWords.findingAmounts} done={search.done} onStop={stop} />
         )}
-        {search.status === 'working' && <Working what="Finding amounts" done={search.done} onStop={stop} />}
         {(search.status === 'stopped' || search.status === 'failed') && (
           <p role="alert">
-            {search.status === 'failed' ? search.message : 'Stopped.'}{' '}
-            <Button onClick={again}>Look again</Button>
+            {search.status === 'failed' ? search.message : fromPantryWords.stopped}{' '}
+            <Button onClick={again}>{fromPantryWords.lookAgain}</Button>
           </p>
         )}
         {search.status === 'done' && question && (
@@ -212,20 +218,12 @@ function Answers({
   switch (outcome.status) {
     case 'not-enough':
       return (
-        <p role="status">
-          All of that together makes {Math.floor(outcome.mostMl)} ml, not {volumeMl} ml. Ask for less, or add
-          something.
-        </p>
+        <p role="status">{fromPantryWords.allOfThatTogetherMakes(Math.floor(outcome.mostMl), volumeMl)}</p>
       );
     case 'too-much':
-      return (
-        <p role="status">
-          What is to be used up takes {Math.ceil(outcome.leastMl)} ml already. Ask for more, or let some of it
-          stay.
-        </p>
-      );
+      return <p role="status">{fromPantryWords.whatIsToBeUsed(Math.ceil(outcome.leastMl))}</p>;
     case 'nothing-to-aim-for':
-      return <p role="status">This style has no windows to aim for. Choose another.</p>;
+      return <p role="status">{fromPantryWords.thisStyleHasNoWindows}</p>;
     case 'answers':
       return (
         <ol
@@ -243,7 +241,7 @@ function Answers({
                   onOpen(entry, roundings[index]!);
                 }}
               >
-                Open as a draft
+                {fromPantryWords.openAsADraft}
               </Button>
             </li>
           ))}
@@ -278,9 +276,14 @@ function sayWish(
 ): string | undefined {
   const parts = leanings.map(({ word, about }) =>
     about.kind === 'acid'
-      ? `${word}: ${about.ingredient.name.toLowerCase()} as the only acid`
-      : `${word}: ${MEASURE_WORDS[about.measure].title.toLowerCase()} near the ${about.share < 0.5 ? 'low' : 'high'} end of “${styleName}”`,
+      ? fromPantryWords.wordNameAsTheOnly(word, about.ingredient.name.toLowerCase())
+      : fromPantryWords.wordTitleNearTheForm(
+          word,
+          MEASURE_WORDS[about.measure].title.toLowerCase(),
+          about.share < 0.5 ? fromPantryWords.low : fromPantryWords.high,
+          styleName,
+        ),
   );
-  if (unread.length > 0) parts.push(`not understood: ${unread.join(', ')}`);
+  if (unread.length > 0) parts.push(fromPantryWords.notUnderstoodUnread(unread.join(', ')));
   return parts.length > 0 ? `${parts.join('; ')}.` : undefined;
 }

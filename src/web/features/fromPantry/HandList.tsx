@@ -2,6 +2,7 @@ import { X } from 'lucide-react';
 import { useState } from 'react';
 import type { ReadingContext } from '#core/formula';
 import { componentOf, type IngredientId } from '#core/ingredient';
+import { fromPantryWords } from '#words/screens/fromPantry';
 import { ComponentMark } from '../../drawing/ComponentMark';
 import { formatAmount } from '#words/numbers';
 import { newId } from '../../store/device';
@@ -39,13 +40,13 @@ export function HandList({ lines, onLines, context, kitchen }: HandListProps) {
         }}
       >
         <label className="grid gap-1 font-semibold">
-          What is there
+          {fromPantryWords.whatIsThere}
           <input
             className="field w-full font-normal"
             value={text}
             maxLength={400}
-            placeholder="cider vinegar, half a lemon, 200 g yoghurt"
-            list="hand-ingredients"
+            placeholder={fromPantryWords.ciderVinegarHalfALemon}
+            list={fromPantryWords.handIngredients}
             onChange={(event) => {
               setText(event.target.value);
             }}
@@ -62,7 +63,7 @@ export function HandList({ lines, onLines, context, kitchen }: HandListProps) {
             <option key={id} value={name} />
           ))}
         </datalist>
-        <p className="mt-1 text-sm text-quiet">Enter adds it. Several at once, with commas between.</p>
+        <p className="mt-1 text-sm text-quiet">{fromPantryWords.enterAddsItSeveralAt}</p>
       </form>
       <ul className="grid" data-testid="on-hand">
         {lines.map((line) => (
@@ -94,7 +95,7 @@ export function HandList({ lines, onLines, context, kitchen }: HandListProps) {
             add(fresh);
           }}
         >
-          Everything the pantry has ({stocked.length})
+          {fromPantryWords.everythingThePantryHasLength(stocked.length)}
         </Button>
       )}
     </>
@@ -123,8 +124,10 @@ function HandRow({
         <span className="block [overflow-wrap:anywhere]">{line.text}</span>
         <span className={`block text-[0.8125rem] leading-4 ${read ? 'text-quiet' : 'text-acid-ink'}`}>
           {read
-            ? `${reading.ingredient.name}, ${reading.massG === null ? 'enough of it' : `${line.useUp ? 'all' : 'up to'} ${formatAmount(reading.massG, 'g', settings)}`}`
-            : `Not in the pantry.${reading.near.length ? ` Near it: ${reading.near.join('; ')}.` : ''}`}
+            ? `${reading.ingredient.name}, ${reading.massG === null ? fromPantryWords.enoughOfIt : `${line.useUp ? 'all' : fromPantryWords.upTo} ${formatAmount(reading.massG, 'g', settings)}`}`
+            : fromPantryWords.notInThePantryForm(
+                reading.near.length ? fromPantryWords.nearItNear(reading.near.join('; ')) : '',
+              )}
         </span>
       </span>
       {read && reading.massG !== null && (
@@ -137,10 +140,10 @@ function HandRow({
               onUseUp(event.target.checked);
             }}
           />
-          use it up
+          {fromPantryWords.useItUp}
         </label>
       )}
-      <IconButton label={`Take out ${line.text}`} onClick={onDrop}>
+      <IconButton label={fromPantryWords.takeOutText(line.text)} onClick={onDrop}>
         <X size={16} aria-hidden />
       </IconButton>
     </li>

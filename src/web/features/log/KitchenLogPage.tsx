@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { LogEntry } from '#contract';
+import { logWords } from '#words/screens/log';
 import { useCooksQuery, useKitchenLogQuery } from '../../api/kitchenApi';
 import { formatMoment } from '#words/numbers';
 import { useKitchen } from '../../store/kitchen';
@@ -36,12 +37,12 @@ export function KitchenLogPage() {
   const who = (entry: LogEntry): string => initialsOf.get(entry.by.cookId ?? '') ?? '';
   return (
     <div className="grid gap-3">
-      <h1 className="font-name text-2xl font-bold">Log</h1>
+      <h1 className="font-name text-2xl font-bold">{logWords.log2}</h1>
       <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_420px]">
-        <section aria-label="What happened" className="card content-start p-4">
+        <section aria-label={logWords.whatHappened} className="card content-start p-4">
           <div className="mb-3 flex flex-wrap items-end gap-3">
             <Field
-              label="Search the notes"
+              label={logWords.searchTheNotes}
               className="min-w-52 flex-1"
               value={q}
               onText={(text) => {
@@ -51,10 +52,10 @@ export function KitchenLogPage() {
               }}
             />
             <Choice
-              label="Cook"
+              label={logWords.cook}
               value={cook || EVERY}
               options={[
-                { value: EVERY, label: 'every cook' },
+                { value: EVERY, label: logWords.everyCook },
                 ...cooks.map(({ id, name }) => ({ value: id, label: name })),
               ]}
               onChange={(value) => {
@@ -65,12 +66,12 @@ export function KitchenLogPage() {
             />
           </div>
           {!data && error && <Trouble error={error} retry={() => void refetch()} />}
-          {!data && !error && <Loading what="the log" />}
+          {!data && !error && <Loading what={logWords.theLog} />}
           {data && (
             <>
               {data.entries.length === 0 && (
                 <p className="text-quiet">
-                  {q || cook ? 'Nothing in the log fits this search.' : 'Nothing was made yet.'}
+                  {q || cook ? logWords.nothingInTheLogFits : logWords.nothingWasMadeYet}
                 </p>
               )}
               <ol className={`text-sm ${isFetching ? 'opacity-60' : ''}`} data-testid="kitchen-log">
@@ -88,7 +89,7 @@ export function KitchenLogPage() {
                         to={`/formulas/${entry.formulaId}/log`}
                         className="font-semibold text-bottle underline"
                       >
-                        {entry.formulaName ?? 'a formula that is gone'} v{entry.version}
+                        {entry.formulaName ?? logWords.aFormulaThatIsGone} v{entry.version}
                       </Link>{' '}
                       {words(entry.event, null)}
                     </span>
@@ -102,7 +103,7 @@ export function KitchenLogPage() {
                     setPages(pages.slice(0, -1));
                   }}
                 >
-                  Newer
+                  {logWords.newer}
                 </Button>
                 <Button
                   disabled={data.next === null}
@@ -110,7 +111,7 @@ export function KitchenLogPage() {
                     if (data.next !== null) setPages([...pages, data.next]);
                   }}
                 >
-                  Older
+                  {logWords.older}
                 </Button>
               </div>
             </>

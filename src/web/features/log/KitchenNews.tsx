@@ -4,6 +4,7 @@ import type { FormulaId } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import { MEASURE_WORDS, sayMeasure } from '#words/palate';
 import { bottleChanges, drifts, keepsFailing, madeSince } from '#core/trial';
+import { logWords } from '#words/screens/log';
 import { useFormulasQuery, useLatestTrialsQuery } from '../../api/kitchenApi';
 import { useKitchen } from '../../store/kitchen';
 
@@ -25,26 +26,27 @@ export function KitchenNews() {
   }, [trials, catalogue]);
   const link = (id: FormulaId) => (
     <Link to={`/formulas/${id}/log`} className="font-semibold text-bottle underline">
-      {formulas.find((record) => record.id === id)?.formula.name ?? 'a formula that is gone'}
+      {formulas.find((record) => record.id === id)?.formula.name ?? logWords.aFormulaThatIsGone}
     </Link>
   );
   return (
     <div className="grid content-start gap-3.5">
-      <News title="Made this week" none="Nothing yet this week.">
+      <News title={logWords.madeThisWeek} none={logWords.nothingYetThisWeek}>
         {news.week.map(({ formulaId, count }) => (
           <li key={formulaId}>
-            {link(formulaId)}: {count === 1 ? 'one jar' : `${count} jars`}
+            {link(formulaId)}: {count === 1 ? logWords.oneJar : logWords.countJars(count)}
           </li>
         ))}
       </News>
-      <News title="Keeps failing" none="No formula: of two jars or more, most came out right as made.">
+      <News title={logWords.keepsFailing} none={logWords.noFormulaOfTwoJars}>
         {news.failing.map(({ formulaId, failed, tasted }) => (
           <li key={formulaId}>
-            {link(formulaId)}: {failed} of the last {tasted} jars were mended, or not right
+            {link(formulaId)}
+            {logWords.failedOfTheLastTasted(failed, tasted)}
           </li>
         ))}
       </News>
-      <News title="Drifts" none="No formula of four jars or more moved by what a taster notices.">
+      <News title={logWords.drifts} none={logWords.noFormulaOfFourJars}>
         {news.drifting.map(({ formulaId, measure, from, to }) => (
           <li key={formulaId}>
             {link(formulaId)}: {MEASURE_WORDS[measure].title} {sayMeasure(measure, from)} →{' '}
@@ -52,20 +54,21 @@ export function KitchenNews() {
           </li>
         ))}
       </News>
-      <News
-        title="Bottles that changed things"
-        none="No bottle stands out yet. Name the bottle when a making begins."
-      >
+      <News title={logWords.bottlesThatChangedThings} none={logWords.noBottleStandsOutYet}>
         {news.bottles.map((change) => (
           <li key={`${change.formulaId} ${change.ingredientId} ${change.bottle}`}>
-            {link(change.formulaId)} with{' '}
-            {catalogue.get(change.ingredientId as IngredientId)?.name.toLowerCase() ?? change.ingredientId} “
-            {change.bottle}”: right as made {change.rightWith} of {change.madeWith}, with others{' '}
-            {change.rightWithout} of {change.madeWithout}
+            {link(change.formulaId)} {logWords.with}{' '}
+            {logWords.partBottleRightAsMade(
+              catalogue.get(change.ingredientId as IngredientId)?.name.toLowerCase() ?? change.ingredientId,
+              change.bottle,
+              change.rightWith,
+              change.madeWith,
+            )}{' '}
+            {logWords.rightwithoutOfMadewithout(change.rightWithout, change.madeWithout)}
           </li>
         ))}
       </News>
-      <p className="text-sm text-quiet">From the latest 300 jars. Few jars say little: an estimate.</p>
+      <p className="text-sm text-quiet">{logWords.fromTheLatest300Jars}</p>
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { sayDuration } from '#words/hold';
 import { lessonOf } from '#core/trial';
+import { logWords } from '#words/screens/log';
 import { sayError, useSaveSettingsMutation } from '../../api/kitchenApi';
 import type { Jar } from '../../store/jars';
 import { useKitchen } from '../../store/kitchen';
@@ -23,25 +24,25 @@ export function Learning({ jars }: { jars: readonly Jar[] }) {
     void save({ ...settings, learning: { ...learning, ...patch } });
   };
   return (
-    <section aria-label="What was learnt" className="card grid gap-2 p-4">
-      <h2 className="font-name text-lg font-bold">What was learnt</h2>
+    <section aria-label={logWords.whatWasLearnt} className="card grid gap-2 p-4">
+      <h2 className="font-name text-lg font-bold">{logWords.whatWasLearnt}</h2>
       {lessons.length === 0 ? (
-        <p className="text-quiet">Nobody has looked at a jar of this yet.</p>
+        <p className="text-quiet">{logWords.nobodyHasLookedAtA}</p>
       ) : (
         <ul className="text-sm" data-testid="lessons">
           {lessons.map(({ at, predicted, fineS, goneS }) => (
             <li key={at} className="border-t border-rule py-1">
-              Predicted {sayDuration(predicted.medianS)};{' '}
+              {logWords.predictedMedians(sayDuration(predicted.medianS))}{' '}
               {[
-                ...(fineS === null ? [] : [`still fine at ${sayDuration(fineS)}`]),
-                ...(goneS === null ? [] : [`apart at ${sayDuration(goneS)}`]),
+                ...(fineS === null ? [] : [logWords.stillFineAtFines(sayDuration(fineS))]),
+                ...(goneS === null ? [] : [logWords.apartAtGones(sayDuration(goneS))]),
               ].join(', ')}
               .
             </li>
           ))}
         </ul>
       )}
-      {!learning.holds && <p className="text-sm">The model alone speaks now.</p>}
+      {!learning.holds && <p className="text-sm">{logWords.theModelAloneSpeaksNow}</p>}
       <div className="flex flex-wrap gap-x-5 gap-y-1">
         <label className="inline-flex min-h-8 items-center gap-2">
           <input
@@ -51,7 +52,7 @@ export function Learning({ jars }: { jars: readonly Jar[] }) {
               set({ holds: target.checked });
             }}
           />
-          Looks move predicted holds
+          {logWords.looksMovePredictedHolds}
         </label>
         <label className="inline-flex min-h-8 items-center gap-2">
           <input
@@ -61,7 +62,7 @@ export function Learning({ jars }: { jars: readonly Jar[] }) {
               set({ windows: target.checked });
             }}
           />
-          Tastings move windows
+          {logWords.tastingsMoveWindows}
         </label>
       </div>
       <div className="flex flex-wrap items-center gap-3">
@@ -70,7 +71,7 @@ export function Learning({ jars }: { jars: readonly Jar[] }) {
             set({ since: new Date().toISOString() });
           }}
         >
-          Forget what was learnt so far
+          {logWords.forgetWhatWasLearntSo}
         </Button>
         {learning.since !== null && (
           <Button
@@ -78,16 +79,16 @@ export function Learning({ jars }: { jars: readonly Jar[] }) {
               set({ since: null });
             }}
           >
-            Remember it again
+            {logWords.rememberItAgain}
           </Button>
         )}
       </div>
       {saving.isError && (
         <p role="alert" className="font-semibold text-acid-ink">
-          Not saved. {sayError(saving.error)}
+          {logWords.notSavedError(sayError(saving.error))}
         </p>
       )}
-      <p className="text-sm text-quiet">For the whole kitchen. The log itself stays as it is.</p>
+      <p className="text-sm text-quiet">{logWords.forTheWholeKitchenThe}</p>
     </section>
   );
 }

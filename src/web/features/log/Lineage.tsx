@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { standingOf, versionState } from '#core/trial';
+import { logWords } from '#words/screens/log';
 import { useVersionsQuery } from '../../api/kitchenApi';
 import type { Jar } from '../../store/jars';
 import { useKitchen } from '../../store/kitchen';
@@ -14,11 +15,11 @@ export function Lineage({ working, jars }: { working: WorkingFormula; jars: read
   const rows = useMemo(() => lineageOf(versions ?? []), [versions]);
   if (rows.length === 0) return null;
   return (
-    <section aria-label="Lineage" className="card p-4">
+    <section aria-label={logWords.lineage} className="card p-4">
       <div className="mb-1 flex items-baseline justify-between gap-2">
-        <h2 className="font-name text-lg font-bold">Lineage</h2>
+        <h2 className="font-name text-lg font-bold">{logWords.lineage}</h2>
         <Link to={`/formulas/${working.id}/versions`} className="text-bottle underline">
-          What changed
+          {logWords.whatChanged}
         </Link>
       </div>
       <ol className="text-sm">
@@ -35,8 +36,8 @@ export function Lineage({ working, jars }: { working: WorkingFormula; jars: read
               style={{ paddingLeft: `${depth * 18}px` }}
             >
               <strong>v{version.number}</strong> {state}
-              {made > 0 && `, right as made ${right} of ${made}`}
-              {branches && version.parent !== null && `, branched from v${version.parent}`}
+              {made > 0 && logWords.rightAsMadeRightOf(right, made)}
+              {branches && version.parent !== null && logWords.branchedFromVParent(version.parent)}
               {version.note && <span className="text-quiet">: {version.note}</span>}
             </li>
           );

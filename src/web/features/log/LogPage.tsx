@@ -1,5 +1,6 @@
 import { Link, useSearchParams } from 'react-router';
 import { standingOf } from '#core/trial';
+import { logWords } from '#words/screens/log';
 import { useCooksQuery } from '../../api/kitchenApi';
 import { formatMoment } from '#words/numbers';
 import { isBeingMade, type Jar } from '../../store/jars';
@@ -19,17 +20,17 @@ import { MadeOverTime } from './MadeOverTime';
 
 export function LogPage() {
   return (
-    <WithJars what="the log">
+    <WithJars what={logWords.theLog}>
       {(working, jars) => <Log key={working.id} working={working} jars={jars} />}
     </WithJars>
   );
 }
 
 const STANDING_WORDS = {
-  untasted: 'not tasted',
-  right: 'right as made',
-  'right-after-mending': 'right after mending',
-  'not-right': 'not right',
+  untasted: logWords.notTasted,
+  right: logWords.rightAsMade,
+  'right-after-mending': logWords.rightAfterMending,
+  'not-right': logWords.notRight,
 } as const;
 const EVERY = 'every';
 
@@ -52,17 +53,17 @@ function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly J
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <NameTape name={working.formula.name} detail="log" />
+        <NameTape name={working.formula.name} detail={logWords.log} />
         <span className="ml-auto">
           <FormulaStages id={working.id} />
         </span>
       </div>
       {newest && <OutboxNotice trialId={newest.id} />}
       <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_440px]">
-        <section aria-label="Jars" className="card content-start p-4">
+        <section aria-label={logWords.jars} className="card content-start p-4">
           <div className="mb-3 flex flex-wrap items-end gap-3">
             <Field
-              label="Search the notes"
+              label={logWords.searchTheNotes}
               className="basis-full"
               value={filter.q}
               onText={(q) => {
@@ -70,10 +71,10 @@ function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly J
               }}
             />
             <Choice
-              label="Cook"
+              label={logWords.cook}
               value={filter.cook || EVERY}
               options={[
-                { value: EVERY, label: 'every cook' },
+                { value: EVERY, label: logWords.everyCook },
                 ...cooks.map(({ id, name }) => ({ value: id, label: name })),
               ]}
               onChange={(cook) => {
@@ -81,10 +82,10 @@ function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly J
               }}
             />
             <Choice
-              label="Bottle"
+              label={logWords.bottle}
               value={filter.bottle || EVERY}
               options={[
-                { value: EVERY, label: 'every bottle' },
+                { value: EVERY, label: logWords.everyBottle },
                 ...bottlesOf(jars).map((bottle) => ({ value: bottle, label: bottle })),
               ]}
               onChange={(bottle) => {
@@ -92,7 +93,7 @@ function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly J
               }}
             />
             <Field
-              label="From"
+              label={logWords.from}
               type="date"
               className="w-44"
               value={filter.from}
@@ -101,7 +102,7 @@ function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly J
               }}
             />
             <Field
-              label="To"
+              label={logWords.to}
               type="date"
               className="w-44"
               value={filter.to}
@@ -112,15 +113,17 @@ function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly J
           </div>
           {jars.length === 0 && (
             <p className="text-quiet">
-              Nothing made yet.{' '}
+              {logWords.nothingMadeYet}{' '}
               <Link to={`/formulas/${working.id}/make`} className="text-bottle underline">
-                Make the first jar
+                {logWords.makeTheFirstJar}
               </Link>
             </p>
           )}
-          {jars.length > 0 && shown.length === 0 && <p className="text-quiet">No jar fits this search.</p>}
+          {jars.length > 0 && shown.length === 0 && (
+            <p className="text-quiet">{logWords.noJarFitsThisSearch}</p>
+          )}
           <p role="status" className="sr-only">
-            {shown.length} jars
+            {logWords.lengthJars(shown.length)}
           </p>
           {shown.map((jar) => (
             <details
@@ -130,7 +133,7 @@ function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly J
               data-testid="jar"
             >
               <summary className="min-h-8 cursor-pointer font-semibold">
-                Jar {placeOf(jar)}, v{jar.version}, {formatMoment(jar.at)}:{' '}
+                {logWords.jarPlaceofVVersionAt(placeOf(jar), jar.version, formatMoment(jar.at))}{' '}
                 {STANDING_WORDS[standingOf(jar.events)]}
               </summary>
               <JarLog jar={jar} catalogue={catalogue} settings={settings} />

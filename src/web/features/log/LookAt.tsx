@@ -4,6 +4,7 @@ import { sayHold } from '#words/hold';
 import { makingHold } from '#kitchen/holds';
 import { minutesSinceShake, SIGHTS, type Predicted, type Sight, type TrialEvent } from '#core/trial';
 import { SIGHT_WORDS } from '#words/trial';
+import { logWords } from '#words/screens/log';
 import { readDecimal } from '../../readDecimal';
 import { makingOf, type Jar } from '../../store/jars';
 import { vesselOf } from '#kitchen/reading';
@@ -46,19 +47,19 @@ export function LookAt({ working, jar, place }: { working: WorkingFormula; jar: 
     void say({ kind: 'looked', saw, seconds: typed * 60, predicted: predictedBy(hold, jar), note });
   };
   return (
-    <section aria-label="Look at it" className="card grid content-start gap-3 p-4">
-      <h2 className="font-name text-lg font-bold">Look at jar {place}</h2>
-      {hold && <p className="text-sm text-quiet">The model: {sayHold(hold)}</p>}
+    <section aria-label={logWords.lookAtIt} className="card grid content-start gap-3 p-4">
+      <h2 className="font-name text-lg font-bold">{logWords.lookAtJarPlace(place)}</h2>
+      {hold && <p className="text-sm text-quiet">{logWords.theModelHold(sayHold(hold))}</p>}
       <Field
-        label="Minutes since the shake"
+        label={logWords.minutesSinceTheShake}
         className="w-56"
         inputMode="decimal"
         placeholder={since === null ? '' : String(Math.round(since))}
         value={text}
         onText={setText}
-        problem={text.trim() !== '' && !fits ? 'Minutes above nothing.' : null}
+        problem={text.trim() !== '' && !fits ? logWords.minutesAboveNothing : null}
       />
-      <Field label="In your own words" maxLength={1000} value={note} onText={setNote} />
+      <Field label={logWords.inYourOwnWords} maxLength={1000} value={note} onText={setNote} />
       <div className="flex flex-wrap gap-4">
         {SIGHTS.map((saw) => (
           <Button
@@ -78,7 +79,7 @@ export function LookAt({ working, jar, place }: { working: WorkingFormula; jar: 
         disabled={writing}
         onClick={() => void say({ kind: 'shook', seconds })}
       >
-        Shaken again now
+        {logWords.shakenAgainNow}
       </Button>
     </section>
   );

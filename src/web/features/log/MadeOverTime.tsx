@@ -2,6 +2,7 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { PALATE_KEYS, palateOf, type PalateKey } from '#core/palate';
 import { MEASURE_WORDS } from '#words/palate';
 import { asMade, standingOf, trialPortions } from '#core/trial';
+import { logWords } from '#words/screens/log';
 import type { Jar } from '../../store/jars';
 import { useKitchen } from '../../store/kitchen';
 import { aimOf, useStyles } from '../../store/styles';
@@ -33,7 +34,7 @@ export function MadeOverTime({
         const value = portions.length > 0 ? palateOf(portions)[measure].value : null;
         const standing = standingOf(jar.events);
         return {
-          label: `jar ${all.length - all.indexOf(jar)}, v${jar.version}`,
+          label: logWords.jarPartVVersion(all.length - all.indexOf(jar), jar.version),
           value: value === null ? null : value * factor,
           right: standing === 'untasted' ? null : standing === 'right',
         };
@@ -42,17 +43,17 @@ export function MadeOverTime({
   );
   const window = style?.windows[measure];
   return (
-    <section aria-label="Over the makings" className="card p-4">
+    <section aria-label={logWords.overTheMakings} className="card p-4">
       <div className="mb-2 flex flex-wrap items-center justify-between gap-2">
-        <h2 className="font-name text-lg font-bold">Over the makings</h2>
+        <h2 className="font-name text-lg font-bold">{logWords.overTheMakings}</h2>
         <Choice
-          label="Measure"
+          label={logWords.measure}
           value={measure}
           options={PALATE_KEYS.map((key) => ({ value: key, label: MEASURE_WORDS[key].title }))}
           onChange={setMeasure}
         />
       </div>
-      <Suspense fallback={<p className="h-56 text-quiet">Drawing…</p>}>
+      <Suspense fallback={<p className="h-56 text-quiet">{logWords.drawing}</p>}>
         <MakingsChart
           title={title}
           unit={unit}
@@ -61,8 +62,8 @@ export function MadeOverTime({
         />
       </Suspense>
       <p className="text-sm text-quiet">
-        Filled circle: right as made. Triangle: mended, or not right. Cross: not tasted.
-        {window && ' Dashed: the window aimed at.'}
+        {logWords.filledCircleRightAsMade}
+        {window && logWords.dashedTheWindowAimedAt}
       </p>
     </section>
   );

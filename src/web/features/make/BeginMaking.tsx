@@ -6,6 +6,7 @@ import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { planMaking, type MakingPlan } from '#core/trial';
 import { sayDeed } from '#words/trial';
 import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
+import { makeWords } from '#words/screens/make';
 import { sayError, useCooksQuery } from '../../api/kitchenApi';
 import { formatAmount } from '#words/numbers';
 import { readDecimal } from '../../readDecimal';
@@ -21,7 +22,7 @@ import { Field } from '../../ui/Field';
 import { secondsOf } from '#kitchen/repair';
 import { sayClock } from '../../ui/Timers';
 
-const ROOM_PROBLEM = '-5 to 60 °C, or nothing.';
+const ROOM_PROBLEM = makeWords.n5To60COr;
 
 /** Settles what a making needs before the first gram: how much, in what, with what. */
 export function BeginMaking({
@@ -75,9 +76,9 @@ export function BeginMaking({
 
   if (!(volumeMl > 0)) {
     return (
-      <section aria-label="Begin" className="card max-w-2xl p-5">
-        <h2 className="font-name mb-1 text-lg font-bold">There is nothing to make yet</h2>
-        <p className="text-quiet">Compose it first: a making follows its additions step by step.</p>
+      <section aria-label={makeWords.begin} className="card max-w-2xl p-5">
+        <h2 className="font-name mb-1 text-lg font-bold">{makeWords.thereIsNothingToMake}</h2>
+        <p className="text-quiet">{makeWords.composeItFirstAMaking}</p>
       </section>
     );
   }
@@ -88,29 +89,29 @@ export function BeginMaking({
   };
   return (
     <form
-      aria-label="Begin"
+      aria-label={makeWords.begin}
       className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]"
       onSubmit={(event) => {
         event.preventDefault();
         void begin();
       }}
     >
-      <section aria-label="What it needs" className="card grid content-start gap-4 p-5">
-        <h2 className="font-name text-lg font-bold">Before the first gram</h2>
+      <section aria-label={makeWords.whatItNeeds} className="card grid content-start gap-4 p-5">
+        <h2 className="font-name text-lg font-bold">{makeWords.beforeTheFirstGram}</h2>
         <div className="grid gap-4 sm:grid-cols-2">
           <Field
-            label="How much, ml"
+            label={makeWords.howMuchMl}
             inputMode="decimal"
             placeholder={`${Math.round(volumeMl)}`}
             value={volumeText}
             onText={setVolumeText}
-            problem={volumeFits ? null : 'A volume above nothing, in ml.'}
-            hint={`As composed: ${formatAmount(volumeMl, 'ml', settings)}`}
+            problem={volumeFits ? null : makeWords.aVolumeAboveNothingIn}
+            hint={makeWords.asComposedVolumeml(formatAmount(volumeMl, 'ml', settings))}
           />
           <div className="grid content-start gap-1 font-semibold">
-            Vessel
+            {makeWords.vessel}
             <Choice
-              label="Vessel"
+              label={makeWords.vessel}
               value={vessel.id}
               options={kitchen.vessels.map(({ id, name }) => ({ value: id, label: name }))}
               onChange={setVesselId}
@@ -121,9 +122,9 @@ export function BeginMaking({
             </span>
           </div>
           <div className="grid content-start gap-1 font-semibold">
-            Mixed with
+            {makeWords.mixedWith}
             <Choice
-              label="Tool"
+              label={makeWords.tool}
               value={tool}
               options={TOOLS.map((value) => ({ value, label: TOOL_VALUES[value].name }))}
               onChange={setTool}
@@ -131,9 +132,9 @@ export function BeginMaking({
             />
           </div>
           <Field
-            label="Kitchen, °C"
+            label={makeWords.kitchenC}
             inputMode="decimal"
-            placeholder="nobody measured"
+            placeholder={makeWords.nobodyMeasured}
             value={roomText}
             onText={setRoomText}
             problem={roomFits ? null : ROOM_PROBLEM}
@@ -144,17 +145,15 @@ export function BeginMaking({
         </div>
         {poured.length > 0 && (
           <details>
-            <summary className="min-h-8 cursor-pointer font-semibold">Bottles in use</summary>
-            <p className="mb-2 text-sm text-quiet">
-              Which bottle it was, so that the log can tell them apart.
-            </p>
+            <summary className="min-h-8 cursor-pointer font-semibold">{makeWords.bottlesInUse}</summary>
+            <p className="mb-2 text-sm text-quiet">{makeWords.whichBottleItWasSo}</p>
             <div className="grid gap-3 sm:grid-cols-2">
               {poured.map(({ id, name }) => (
                 <Field
                   key={id}
                   label={name}
                   maxLength={200}
-                  placeholder="maker, lot, opened on"
+                  placeholder={makeWords.makerLotOpenedOn}
                   value={bottles[id] ?? ''}
                   onText={(text) => {
                     setBottles({ ...bottles, [id]: text });
@@ -165,13 +164,11 @@ export function BeginMaking({
           </details>
         )}
         <p className="text-sm text-quiet">
-          {cook
-            ? `${cook.name} cooks on this device.`
-            : 'Nobody is named on this device: the log will not say who made it. Choose above, at “Who cooks?”.'}
+          {cook ? makeWords.nameCooksOnThisDevice(cook.name) : makeWords.nobodyIsNamedOnThis}
         </p>
         {jar.error !== undefined && (
           <p role="alert" className="font-semibold text-acid-ink">
-            Not begun. {sayError(jar.error)}
+            {makeWords.notBegunError(sayError(jar.error))}
           </p>
         )}
         <Button
@@ -181,13 +178,13 @@ export function BeginMaking({
           disabled={!plan || !roomFits || !jar.ready || jar.busy}
         >
           {jar.version.freezes
-            ? `Freeze as v${jar.version.number} and begin`
-            : `Begin making v${jar.version.number}`}
+            ? makeWords.freezeAsVNumberAnd(jar.version.number)
+            : makeWords.beginMakingVNumber(jar.version.number)}
         </Button>
       </section>
       {plan && (
-        <section aria-label="Its steps" className="card p-4">
-          <h2 className="mb-1 font-semibold">{plan.steps.length} steps</h2>
+        <section aria-label={makeWords.itsSteps} className="card p-4">
+          <h2 className="mb-1 font-semibold">{makeWords.lengthSteps(plan.steps.length)}</h2>
           <ol>
             {plan.steps.map((step) => (
               <li key={step.id} className="flex justify-between gap-3 border-b border-rule py-1.5">
@@ -202,7 +199,7 @@ export function BeginMaking({
                   {step.kind === 'weigh'
                     ? formatAmount(step.line.massG, 'g', settings)
                     : step.kind === 'to-taste'
-                      ? 'to taste'
+                      ? makeWords.toTaste
                       : step.seconds !== null && sayClock(secondsOf(step))}
                 </span>
               </li>
@@ -221,8 +218,8 @@ const filled = (
 
 function sayFit(volumeMl: number, vessel: Vessel, ml: (volumeMl: number) => string): string {
   const { brimfulVolumeMl, closes, name } = vessel;
-  if (volumeMl > brimfulVolumeMl) return `Does not fit: ${name} holds ${ml(brimfulVolumeMl)} to the brim.`;
-  if (closes && volumeMl > HARDLY_MIXES_SHARE * brimfulVolumeMl) return 'Too full: it will hardly mix.';
-  if (closes && volumeMl > AMBER_SHARE * brimfulVolumeMl) return 'Above three quarters: shakes poorly.';
-  return 'Fits.';
+  if (volumeMl > brimfulVolumeMl) return makeWords.doesNotFitNameHolds(name, ml(brimfulVolumeMl));
+  if (closes && volumeMl > HARDLY_MIXES_SHARE * brimfulVolumeMl) return makeWords.tooFullItWillHardly;
+  if (closes && volumeMl > AMBER_SHARE * brimfulVolumeMl) return makeWords.aboveThreeQuartersShakesPoorly;
+  return makeWords.fits;
 }

@@ -1,6 +1,7 @@
 import type { Catalogue } from '#core/ingredient';
 import type { MakingPlan, StepState, TrialEvent } from '#core/trial';
 import { formatAmount, formatMoment, type NumberStyle } from '#words/numbers';
+import { makeWeighWords } from '#words/screens/makeWeigh';
 import { Button } from '../../ui/Button';
 import { stepName } from '#kitchen/repair';
 
@@ -25,13 +26,13 @@ export function DisputePanel({
   const grams = (massG: number): string => formatAmount(massG, 'g', settings);
   return (
     <section
-      aria-label="Two records of one step"
+      aria-label={makeWeighWords.twoRecordsOfOneStep}
       className="card grid content-start gap-4 border-l-4 border-l-acid p-5 sm:p-8"
     >
       <h2 className="font-name text-3xl font-bold">
-        {stepName(step, catalogue, making)}: which weight counts?
+        {makeWeighWords.stepnameWhichWeightCounts(stepName(step, catalogue, making))}
       </h2>
-      <p className="text-lg">Two screens recorded this step at once. Both stay in the log.</p>
+      <p className="text-lg">{makeWeighWords.twoScreensRecordedThisStep}</p>
       <div className="grid gap-4">
         {takes.map(({ id, at, event: { line } }) => (
           <Button
@@ -50,7 +51,7 @@ export function DisputePanel({
             settle(takes.map(({ id }) => id));
           }}
         >
-          All of it went in: {grams(takes.reduce((sum, { event }) => sum + event.line.massG, 0))}
+          {makeWeighWords.allOfItWentIn(grams(takes.reduce((sum, { event }) => sum + event.line.massG, 0)))}
         </Button>
       </div>
     </section>

@@ -3,6 +3,7 @@ import { pourPlan } from '#core/emulsion';
 import { sayPour } from '#words/hold';
 import type { DoStep, MakingPlan, TrialEvent } from '#core/trial';
 import { sayDeed } from '#words/trial';
+import { makeWords } from '#words/screens/make';
 import { sayError, useStartTimerMutation, useTimersQuery } from '../../api/kitchenApi';
 import { newId } from '../../store/device';
 import type { Jar } from '../../store/jars';
@@ -41,7 +42,7 @@ export function DoPanel({ step, making, jar, onSay, onActions }: DoPanelProps) {
     };
   });
   return (
-    <section aria-label="This step" className="card grid content-start gap-4 p-5 sm:p-8">
+    <section aria-label={makeWords.thisStep} className="card grid content-start gap-4 p-5 sm:p-8">
       <h2
         className={`font-name font-bold ${label.length > LONG ? 'text-2xl sm:text-3xl' : 'text-4xl sm:text-5xl'}`}
         data-testid="step-name"
@@ -53,22 +54,18 @@ export function DoPanel({ step, making, jar, onSay, onActions }: DoPanelProps) {
           {sayClock(step.seconds)}
         </p>
       )}
-      {step.deed === 'steep' && (
-        <p className="text-lg text-quiet">
-          Go on meanwhile if the kitchen is waiting; the timer stays above on every page.
-        </p>
-      )}
+      {step.deed === 'steep' && <p className="text-lg text-quiet">{makeWords.goOnMeanwhileIfThe}</p>}
       {step.deed === 'mix' && step.seconds === null && (
         <p className="text-lg text-quiet">{sayPour(pourPlan(1, 0, making.tool), making.tool)}</p>
       )}
       {starting.isError && (
         <p role="alert" className="font-semibold text-acid-ink">
-          No timer. {sayError(starting.error)} Count by the clock, then go on.
+          {makeWords.noTimerErrorCountBy(sayError(starting.error))}
         </p>
       )}
       <div className="flex flex-wrap gap-4">
         <Button kind="main" className="min-h-16 flex-1 basis-60 text-xl" onClick={done}>
-          Done
+          {makeWords.done2}
         </Button>
         {step.seconds !== null && (
           <Button
@@ -76,7 +73,7 @@ export function DoPanel({ step, making, jar, onSay, onActions }: DoPanelProps) {
             disabled={running || starting.isLoading}
             onClick={startTimer}
           >
-            {running ? 'Timer runs' : `Time ${sayClock(step.seconds)}`}
+            {running ? makeWords.timerRuns : makeWords.timeSeconds(sayClock(step.seconds))}
           </Button>
         )}
       </div>

@@ -1,8 +1,9 @@
 import type { StepState, TrialEvent } from '#core/trial';
 import { formatAmount, formatMoment, type NumberStyle } from '#words/numbers';
+import { makeWords } from '#words/screens/make';
 import { Button } from '../../ui/Button';
 
-const SOURCE_WORDS = { simulated: 'simulated scale', typed: 'typed', device: 'scale' } as const;
+const SOURCE_WORDS = { simulated: makeWords.simulatedScale, typed: 'typed', device: 'scale' } as const;
 
 /** A step that is behind: how it came out, and taking it back. */
 export function DonePanel({
@@ -20,7 +21,7 @@ export function DonePanel({
 }) {
   const { takes, counted, closedBy, massG, status } = state;
   return (
-    <section aria-label="A step that is done" className="card grid content-start gap-4 p-5 sm:p-8">
+    <section aria-label={makeWords.aStepThatIsDone} className="card grid content-start gap-4 p-5 sm:p-8">
       <h2 className="font-name text-4xl font-bold">
         {name}
         {massG > 0 && `, ${formatAmount(massG, 'g', settings)}`}
@@ -30,17 +31,15 @@ export function DonePanel({
           <li key={take.id}>
             {formatAmount(take.event.line.massG, 'g', settings)}, {SOURCE_WORDS[take.event.reading.source]},{' '}
             {formatMoment(take.at)}
-            {!counted.has(take.id) && ' (does not count)'}
+            {!counted.has(take.id) && makeWords.doesNotCount}
           </li>
         ))}
-        {takes.length === 0 && <li>{status === 'left-out' ? 'Left out.' : 'Done.'}</li>}
+        {takes.length === 0 && <li>{status === 'left-out' ? makeWords.leftOut : makeWords.done}</li>}
       </ul>
-      <p className="text-lg text-quiet">
-        Taking it back adds a correction to the log; what was recorded stays readable.
-      </p>
+      <p className="text-lg text-quiet">{makeWords.takingItBackAddsA}</p>
       <div className="flex flex-wrap gap-4">
         <Button kind="main" className="min-h-16 flex-1 basis-60 text-xl" onClick={onForward}>
-          Forward
+          {makeWords.forward}
         </Button>
         {closedBy !== null && (
           <Button
@@ -49,7 +48,7 @@ export function DonePanel({
               onSay({ kind: 'corrected', eventId: closedBy });
             }}
           >
-            Take it back
+            {makeWords.takeItBack}
           </Button>
         )}
       </div>

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { formatAmount, formatMass, formatVolume } from '#words/numbers';
 import type { Settings, TrialBatch } from '#contract';
+import { makeWords } from '#words/screens/make';
 import { isBeingMade, type Jar } from '../../store/jars';
 import { Button } from '../../ui/Button';
 import { Measured } from '../../ui/Measured';
@@ -37,24 +38,26 @@ export function FinishedPanel({
       .sort((a, b) => a.batch!.load - b.batch!.load)[0];
     return (
       <LoadFinished jar={jar} next={next ?? null} batch={jar.batch}>
-        {formatMass(massG, settings)}, {formatVolume(volumeMl, settings)}, as weighed.
+        {makeWords.massgVolumemlAsWeighed(formatMass(massG, settings), formatVolume(volumeMl, settings))}
       </LoadFinished>
     );
   }
   return (
-    <section aria-label="All in the jar" className="card grid content-start gap-4 p-5 sm:p-8">
-      <h2 className="font-name text-4xl font-bold">All in the jar</h2>
+    <section aria-label={makeWords.allInTheJar} className="card grid content-start gap-4 p-5 sm:p-8">
+      <h2 className="font-name text-4xl font-bold">{makeWords.allInTheJar}</h2>
       <p className="text-lg">
-        {formatAmount(massG, 'g', settings)}, {formatAmount(volumeMl, 'ml', settings)}, as weighed. Taste it
-        on a leaf.
+        {makeWords.massgVolumemlAsWeighedTaste(
+          formatAmount(massG, 'g', settings),
+          formatAmount(volumeMl, 'ml', settings),
+        )}
       </p>
       <Measured jar={jar} settings={settings} onSay={onSay} />
       <div className="flex flex-wrap gap-4">
         <Button kind="main" className="min-h-16 flex-1 basis-60 text-xl" onClick={onTaste}>
-          Taste it
+          {makeWords.tasteIt}
         </Button>
         <Button className="min-h-16 px-6 text-lg" onClick={onAnother}>
-          Make another
+          {makeWords.makeAnother}
         </Button>
       </div>
     </section>
@@ -78,24 +81,22 @@ function LoadFinished({
   const toBatch = `/formulas/${jar.formulaId}/batch/${batch.batchId}`;
   const main = 'flex-1 basis-60 border-bottle bg-bottle text-white hover:bg-bottle-soft';
   return (
-    <section aria-label="Load weighed" className="card grid content-start gap-4 p-5 sm:p-8">
-      <h2 className="font-name text-4xl font-bold">
-        Load {batch.load} of {batch.of} is weighed
-      </h2>
+    <section aria-label={makeWords.loadWeighed} className="card grid content-start gap-4 p-5 sm:p-8">
+      <h2 className="font-name text-4xl font-bold">{makeWords.loadLoadOfPartIs(batch.load, batch.of)}</h2>
       <p className="text-lg">{children}</p>
       <div className="flex flex-wrap gap-4">
         {next ? (
           <Link to={`/formulas/${jar.formulaId}/make?jar=${next.id}`} className={`${WIDE} ${main}`}>
-            On to load {next.batch!.load}
+            {makeWords.onToLoadLoad(next.batch!.load)}
           </Link>
         ) : (
           <Link to={toBatch} className={`${WIDE} ${main}`}>
-            All loads weighed: to the batch
+            {makeWords.allLoadsWeighedToThe}
           </Link>
         )}
         {next && (
           <Link to={toBatch} className={`${WIDE} border-edge bg-paper hover:bg-mint`}>
-            The batch
+            {makeWords.theBatch}
           </Link>
         )}
       </div>

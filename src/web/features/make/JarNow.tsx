@@ -4,6 +4,7 @@ import type { Catalogue } from '#core/ingredient';
 import type { JudgedPortion } from '#core/reckoning';
 import type { MakingPlan, StepState } from '#core/trial';
 import type { Vessel } from '#core/vessel';
+import { makeWords } from '#words/screens/make';
 import { Jar, type JarPart } from '../../drawing/Jar';
 import { liquidColour } from '../../drawing/colours';
 import { formatAmount, type NumberStyle } from '#words/numbers';
@@ -34,15 +35,18 @@ export function JarNow(props: JarNowProps) {
       : [];
   const next = shown && states.slice(states.indexOf(shown) + 1).find(({ status }) => status === 'open');
   return (
-    <section aria-label="In the jar now" className="card flex flex-col p-4">
-      <h2 className="font-semibold">In the jar now</h2>
+    <section aria-label={makeWords.inTheJarNow} className="card flex flex-col p-4">
+      <h2 className="font-semibold">{makeWords.inTheJarNow}</h2>
       <p className="text-sm text-quiet" data-testid="in-jar">
-        {formatAmount(
-          portions.reduce((sum, { massG }) => sum + massG.nominal, 0),
-          'g',
-          settings,
+        {makeWords.reduceVolumemlOfBrimfulvolumeml(
+          formatAmount(
+            portions.reduce((sum, { massG }) => sum + massG.nominal, 0),
+            'g',
+            settings,
+          ),
+          formatAmount(volumeMl, 'ml', settings),
+          formatAmount(vessel.brimfulVolumeMl, 'ml', settings),
         )}
-        , {formatAmount(volumeMl, 'ml', settings)} of {formatAmount(vessel.brimfulVolumeMl, 'ml', settings)}
       </p>
       <div className="hidden flex-1 place-items-center py-2 sm:grid">
         <Jar
@@ -51,12 +55,12 @@ export function JarNow(props: JarNowProps) {
           width={216}
           height={390}
           labelled
-          label={`${vessel.name}, ${formatAmount(volumeMl, 'ml', settings)} in it`}
+          label={makeWords.nameVolumemlInIt(vessel.name, formatAmount(volumeMl, 'ml', settings))}
         />
       </div>
       {next && (
         <div className="mt-auto border-t border-rule pt-3">
-          <p className="text-sm text-quiet">Next</p>
+          <p className="text-sm text-quiet">{makeWords.next}</p>
           <p className="font-name text-lg font-semibold">
             {stepName(next.step, catalogue, making)}
             {next.plannedG !== null && `, ${formatAmount(next.plannedG, 'g', settings)}`}

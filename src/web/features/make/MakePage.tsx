@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { TrialBatch } from '#contract';
 import { sayVersion } from '#words/version';
+import { makeWords } from '#words/screens/make';
 import { isBeingMade, statesOf, type Jar } from '../../store/jars';
 import type { WorkingFormula } from '../../store/workingSlice';
 import { Button } from '../../ui/Button';
@@ -13,14 +14,14 @@ import { SoundSwitch } from './SoundSwitch';
 
 export function MakePage() {
   return (
-    <WithJars what="the making">
+    <WithJars what={makeWords.theMaking}>
       {(working, jars) => <MakeBench key={working.id} working={working} jars={jars} />}
     </WithJars>
   );
 }
 
 const sayPart = ({ role, load, of }: TrialBatch): string =>
-  role === 'whole' ? 'the whole batch' : `load ${load} of ${of}`;
+  role === 'whole' ? makeWords.theWholeBatch : makeWords.loadLoadOfPart(load, of);
 
 /** The jar that is being made, or the way to begin one. */
 function MakeBench({ working, jars }: { working: WorkingFormula; jars: readonly Jar[] }) {
@@ -45,7 +46,7 @@ function MakeBench({ working, jars }: { working: WorkingFormula; jars: readonly 
           name={working.formula.name}
           detail={
             shown
-              ? `v${shown.version}, ${shown.batch ? sayPart(shown.batch) : `jar ${place}`}`
+              ? `v${shown.version}, ${shown.batch ? sayPart(shown.batch) : makeWords.jarPlace(place)}`
               : sayVersion(working.formula, working.baseVersion)
           }
         />
@@ -82,12 +83,12 @@ function MakeBench({ working, jars }: { working: WorkingFormula; jars: readonly 
             setAnother(false);
           }}
         >
-          Back to jar {jars.length - jars.indexOf(made[0]!)}
+          {makeWords.backToJarPart(jars.length - jars.indexOf(made[0]!))}
         </Button>
       )}
       {!shown && jars.length > 0 && (
         <Link to={`/formulas/${working.id}/taste`} className="text-bottle underline">
-          {jars.length === 1 ? 'The jar' : `${jars.length} jars`} so far: taste
+          {makeWords.formSoFarTaste(jars.length === 1 ? makeWords.theJar : makeWords.lengthJars(jars.length))}
         </Link>
       )}
     </div>

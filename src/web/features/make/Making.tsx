@@ -11,6 +11,7 @@ import {
   type Step,
   type TrialEvent,
 } from '#core/trial';
+import { makeWords } from '#words/screens/make';
 import { useCounter } from '../../store/instruments';
 import { makingOf, statesOf, type Jar } from '../../store/jars';
 import { contextFor, vesselOf } from '#kitchen/reading';
@@ -132,26 +133,26 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
   const shortcuts = [
     {
       keys: [' ', 'Enter', 'PageDown', 'ArrowRight'],
-      does: 'next: take what is in the window, or done (foot switch)',
+      does: makeWords.nextTakeWhatIsIn,
       run: () => {
         if (viewing) forward();
         else actions.current.next?.();
       },
     },
-    { keys: ['PageUp', 'ArrowLeft', 'Backspace'], does: 'back to look at the step before', run: back },
-    { keys: ['t'], does: 'set the scale to zero', run: () => actions.current.tare?.() },
-    { keys: ['h'], does: 'type the weight by hand', run: () => actions.current.byHand?.() },
-    { keys: ['mod+z', 'u'], does: 'undo the last step', run: undo },
+    { keys: ['PageUp', 'ArrowLeft', 'Backspace'], does: makeWords.backToLookAtThe, run: back },
+    { keys: ['t'], does: makeWords.setTheScaleToZero, run: () => actions.current.tare?.() },
+    { keys: ['h'], does: makeWords.typeTheWeightByHand, run: () => actions.current.byHand?.() },
+    { keys: ['mod+z', 'u'], does: makeWords.undoTheLastStep, run: undo },
     {
       keys: ['o'],
-      does: 'it went otherwise: left out, something else, split',
+      does: makeWords.itWentOtherwiseLeftOut,
       run: () => {
         setOtherwise(true);
       },
     },
     {
       keys: ['?'],
-      does: 'show these keys',
+      does: makeWords.showTheseKeys,
       run: () => {
         setHelping(true);
       },
@@ -251,14 +252,14 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
               disabled={shown !== null && states.indexOf(shown) === 0}
               onClick={back}
             >
-              Back
+              {makeWords.back}
             </Button>
             <Button
               className="min-h-16 px-6"
               disabled={!newest || newest.event.kind === 'tasted'}
               onClick={undo}
             >
-              Undo the last
+              {makeWords.undoTheLast}
             </Button>
             {current && (
               <Button
@@ -267,7 +268,7 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
                   setOtherwise(true);
                 }}
               >
-                It went otherwise
+                {makeWords.itWentOtherwise}
               </Button>
             )}
           </div>
@@ -298,7 +299,7 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
           onClose={() => {
             setHelping(false);
           }}
-          groups={[{ title: 'Make', shortcuts }]}
+          groups={[{ title: makeWords.make, shortcuts }]}
         />
       )}
     </div>

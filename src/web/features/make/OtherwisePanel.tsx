@@ -4,6 +4,7 @@ import { searchIngredients, type Catalogue, type Ingredient } from '#core/ingred
 import { sayProblem } from '#words/reading';
 import type { MakingPlan, Reading, StepState, TrialEvent } from '#core/trial';
 import { formatAmount } from '#words/numbers';
+import { makeWeighWords } from '#words/screens/makeWeigh';
 import { readDecimal } from '../../readDecimal';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -57,7 +58,7 @@ export function OtherwisePanel(props: OtherwisePanelProps) {
     if (weight.trim() === '') void scale.tare();
   };
   return (
-    <Panel title="It went otherwise" open onClose={onClose} wide>
+    <Panel title={makeWeighWords.itWentOtherwise} open onClose={onClose} wide>
       <div className="grid gap-5">
         <div className="flex flex-wrap gap-4">
           <Button
@@ -66,7 +67,7 @@ export function OtherwisePanel(props: OtherwisePanelProps) {
               close({ kind: 'left-out', stepId: step.id });
             }}
           >
-            Left out: {planned}
+            {makeWeighWords.leftOutPlanned(planned)}
           </Button>
           <Button
             className="min-h-16 px-6"
@@ -74,22 +75,34 @@ export function OtherwisePanel(props: OtherwisePanelProps) {
               close(...takenBefore(props), { kind: 'split' });
             }}
           >
-            It has split
+            {makeWeighWords.itHasSplit}
           </Button>
         </div>
         {step.kind === 'weigh' && (
-          <section aria-label="Something else went in" className="grid gap-3 border-t border-rule pt-3">
-            <h3 className="font-name text-lg font-bold">Something else went in instead</h3>
+          <section
+            aria-label={makeWeighWords.somethingElseWentIn}
+            className="grid gap-3 border-t border-rule pt-3"
+          >
+            <h3 className="font-name text-lg font-bold">{makeWeighWords.somethingElseWentInInstead}</h3>
             <div className="flex flex-wrap gap-4">
-              <Field label="What it was" className="min-w-60 flex-1" value={words} onText={setWords} />
               <Field
-                label="How much, g"
+                label={makeWeighWords.whatItWas}
+                className="min-w-60 flex-1"
+                value={words}
+                onText={setWords}
+              />
+              <Field
+                label={makeWeighWords.howMuchG}
                 className="w-44"
                 inputMode="decimal"
                 value={weight}
                 onText={setWeight}
-                placeholder={scale.takeableG === null ? '' : `${scale.takeableG.toFixed(1)} on the scale`}
-                problem={massG === null && weight.trim() !== '' ? 'A weight above nothing.' : null}
+                placeholder={
+                  scale.takeableG === null
+                    ? ''
+                    : makeWeighWords.takeablegOnTheScale(scale.takeableG.toFixed(1))
+                }
+                problem={massG === null && weight.trim() !== '' ? makeWeighWords.aWeightAboveNothing : null}
               />
             </div>
             <ul className="grid gap-2">
@@ -109,17 +122,20 @@ export function OtherwisePanel(props: OtherwisePanelProps) {
               ))}
             </ul>
             {found.length > 0 && massG === null && (
-              <p className="text-sm text-acid-ink">Say how much of it went in.</p>
+              <p className="text-sm text-acid-ink">{makeWeighWords.sayHowMuchOfIt}</p>
             )}
           </section>
         )}
-        <section aria-label="Something further" className="grid gap-3 border-t border-rule pt-3">
-          <h3 className="font-name text-lg font-bold">Something further goes in</h3>
+        <section
+          aria-label={makeWeighWords.somethingFurther}
+          className="grid gap-3 border-t border-rule pt-3"
+        >
+          <h3 className="font-name text-lg font-bold">{makeWeighWords.somethingFurtherGoesIn}</h3>
           <div className="flex flex-wrap items-start gap-4">
             <Field
-              label="Amount, then ingredient"
+              label={makeWeighWords.amountThenIngredient}
               className="min-w-60 flex-1"
-              placeholder="1 tsp honey"
+              placeholder={makeWeighWords.n1TspHoney}
               value={further}
               onText={setFurther}
               problem={
@@ -127,7 +143,7 @@ export function OtherwisePanel(props: OtherwisePanelProps) {
                   ? null
                   : line.reading.status === 'unread'
                     ? sayProblem(line.reading.problem)
-                    : 'Say how much.'
+                    : makeWeighWords.sayHowMuch
               }
             />
             <Button
@@ -151,7 +167,7 @@ export function OtherwisePanel(props: OtherwisePanelProps) {
                 });
               }}
             >
-              Next step: add it
+              {makeWeighWords.nextStepAddIt}
             </Button>
           </div>
         </section>
@@ -179,7 +195,7 @@ function takenBefore({ state, states, scale }: OtherwisePanelProps): readonly Tr
   const theRest: TrialEvent = {
     kind: 'planned',
     reason: 'rescue',
-    note: 'the rest',
+    note: makeWeighWords.theRest,
     targets: [{ stepId: step.id, massG: massG + poured }],
     steps: [rest],
     before: after?.step.id ?? null,

@@ -4,6 +4,7 @@ import { paceNow, pourOn, startPouring, type PaceNow, type Pouring } from '#core
 import type { Ingredient } from '#core/ingredient';
 import { pouringRate, type MakingPlan } from '#core/trial';
 import { formatNumber, type NumberStyle } from '#words/numbers';
+import { makeWeighWords } from '#words/screens/makeWeigh';
 import type { Counter } from '../../store/instruments';
 import { beep } from '../../ui/sound';
 
@@ -17,7 +18,11 @@ interface PaceBarProps {
   readonly settings: NumberStyle;
 }
 
-const PACE_WORDS = { drops: 'Drops', 'thin-thread': 'A thin thread', stream: 'A stream' } as const;
+const PACE_WORDS = {
+  drops: makeWeighWords.drops,
+  'thin-thread': makeWeighWords.aThinThread,
+  stream: makeWeighWords.aStream,
+} as const;
 const USUAL_C = 20;
 
 /** How fast the oil may go in, and how fast it does. */
@@ -55,10 +60,10 @@ export function PaceBar({ counter, ingredient, baseMl, oilG, making, settings }:
         className={`font-name text-2xl font-bold ${pace.verdict === 'fine' ? '' : 'text-acid-ink'}`}
       >
         {pace.verdict === 'stop'
-          ? 'Too fast: stop, whisk'
+          ? makeWeighWords.tooFastStopWhisk
           : pace.verdict === 'fast'
-            ? 'Slower'
-            : `${PACE_WORDS[pace.pace]}, up to ${perMin(pace.mostMlPerS)} ml a minute`}
+            ? makeWeighWords.slower
+            : makeWeighWords.paceUpToPerminMl(PACE_WORDS[pace.pace], perMin(pace.mostMlPerS))}
       </p>
       <div className="relative h-8 overflow-hidden rounded-md bg-track" aria-hidden>
         <div className="absolute inset-y-0 left-0 w-1/2 border-r-3 border-bottle bg-bottle/20" />
@@ -68,8 +73,10 @@ export function PaceBar({ counter, ingredient, baseMl, oilG, making, settings }:
         />
       </div>
       <p className="text-quiet">
-        now {perMin(rate)} ml a minute
-        {state.freeMl > 0.5 && `, ${formatNumber(state.freeMl, 0, settings)} ml not worked in yet`} (estimate)
+        {makeWeighWords.nowPerminMlAMinute(perMin(rate))}
+        {state.freeMl > 0.5 &&
+          makeWeighWords.freemlMlNotWorkedIn(formatNumber(state.freeMl, 0, settings))}{' '}
+        {makeWeighWords.estimate}
       </p>
     </div>
   );

@@ -21,6 +21,7 @@ import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
 import { formatAmount, formatNumber, inSentence } from '#words/numbers';
 import { freshAmountText } from '#kitchen/edits';
 import { entryOf, type Kitchen } from '#kitchen/reading';
+import { makeWeighWords } from '#words/screens/makeWeigh';
 import { aimOf, useStyles } from '../../store/styles';
 import { Button } from '../../ui/Button';
 import { Working } from '../../ui/Working';
@@ -136,33 +137,39 @@ export function RepairPanel(props: RepairPanelProps) {
     step.kind === 'weigh' && off.reason !== 'swapped' ? spreadOver(openLoads, step.line, off.byG) : null;
   if (loads && step.kind === 'weigh') {
     const thing = inSentence(catalogue.get(step.line.ingredientId)?.name ?? '');
-    const count = loads.length === 1 ? 'the other load' : `the ${loads.length} loads to come`;
+    const count =
+      loads.length === 1 ? makeWeighWords.theOtherLoad : makeWeighWords.theLengthLoadsToCome(loads.length);
     ways.push({
-      title: `${grams(Math.abs(off.byG))} ${off.byG > 0 ? 'less' : 'more'} ${thing} in ${count}`,
-      says: 'Combined, the batch is what was planned.',
+      title: makeWeighWords.gramsFormThingInCount(
+        grams(Math.abs(off.byG)),
+        off.byG > 0 ? makeWeighWords.less : makeWeighWords.more,
+        thing,
+        count,
+      ),
+      says: makeWeighWords.combinedTheBatchIsWhat,
       landing: landingOf(deviation, deviation.planned, style),
       targets: NO_TARGETS,
-      note: 'made good in the other loads',
+      note: makeWeighWords.madeGoodInTheOther,
       loads,
     });
   }
   if (off.byG < 0 && off.reason === 'poured-too-much' && off.state.step.kind === 'weigh') {
     ways.push({
-      title: `Add the rest, ${grams(-off.byG)}`,
-      says: 'As planned after all.',
+      title: makeWeighWords.addTheRestGrams(grams(-off.byG)),
+      says: makeWeighWords.asPlannedAfterAll,
       landing: landingOf(deviation, deviation.planned, style),
       targets: {
         targets: [],
         steps: [weighStep({ ...off.state.step.line, massG: -off.byG }, 'topup', newId)],
       },
-      note: 'the rest',
+      note: makeWeighWords.theRest,
     });
   }
   if (search.status === 'done') {
     for (const { doses } of search.answer.remedies.slice(0, MOST_REMEDIES)) {
       ways.push({
-        title: `Add ${sayDoses(doses, say)}`,
-        says: `${ml(composition(withDoses(deviation.expected, doses)).mixedVolumeMl)} in all.`,
+        title: makeWeighWords.addDoses(sayDoses(doses, say)),
+        says: makeWeighWords.mlInAll(ml(composition(withDoses(deviation.expected, doses)).mixedVolumeMl)),
         landing: landingOf(deviation, withDoses(deviation.expected, doses), style),
         targets: asDoses(doses, states, newId),
         note: 'additions',
@@ -175,35 +182,41 @@ export function RepairPanel(props: RepairPanelProps) {
       : undefined;
   if (answer) {
     ways.push({
-      title: `Fill the ${vessel.name.toLowerCase()}: ${ml(mostMl)}`,
-      says: 'As near to the plan as the vessel allows.',
+      title: makeWeighWords.fillTheNameMl(vessel.name.toLowerCase(), ml(mostMl)),
+      says: makeWeighWords.asNearToThePlan,
       landing: landingOf(deviation, answer.portions, style),
       targets: asFilled(answer, states, newId),
-      note: 'fill the vessel',
+      note: makeWeighWords.fillTheVessel,
     });
   }
   if (rescaled?.status === 'rescale') {
-    const more = rescaled.topUps.map(
-      ({ ingredientId, massG }) => `${grams(massG)} more ${catalogue.get(ingredientId)?.name.toLowerCase()}`,
+    const more = rescaled.topUps.map(({ ingredientId, massG }) =>
+      makeWeighWords.gramsMoreName(
+        grams(massG),
+        catalogue.get(ingredientId)?.name.toLowerCase() ?? ingredientId,
+      ),
     );
     ways.push({
-      title: `Make ${ml(rescaled.volumeMl)} instead: everything × ${formatNumber(rescaled.factor, 2, settings)}`,
-      says: more.length > 0 ? `First ${more.join(', ')}.` : 'The steps to come grow with it.',
+      title: makeWeighWords.makeMlInsteadEverythingFactor(
+        ml(rescaled.volumeMl),
+        formatNumber(rescaled.factor, 2, settings),
+      ),
+      says: more.length > 0 ? makeWeighWords.firstMore(more.join(', ')) : makeWeighWords.theStepsToComeGrow,
       landing: landingOf(deviation, deviation.planned, style),
       targets: asRescaled(rescaled, newId),
       note: 'rescaled',
     });
   }
   const asIs: Way = {
-    title: 'Go on as it is',
+    title: makeWeighWords.goOnAsItIs,
     says: '',
     landing: landingOf(deviation, deviation.expected, style),
     targets: NO_TARGETS,
-    note: 'as it is',
+    note: makeWeighWords.asItIs,
   };
   return (
     <section
-      aria-label="It went otherwise"
+      aria-label={makeWeighWords.itWentOtherwise}
       className="card grid content-start gap-4 border-l-4 border-l-acid p-5 sm:p-6"
     >
       <h2 className="font-name text-3xl font-bold sm:text-4xl" data-testid="went-otherwise">
@@ -215,12 +228,12 @@ export function RepairPanel(props: RepairPanelProps) {
         )}
       </h2>
       {search.status === 'working' && (
-        <Working what="Looking for the smallest way back" done={search.done} onStop={stop} />
+        <Working what={makeWeighWords.lookingForTheSmallestWay} done={search.done} onStop={stop} />
       )}
       {(search.status === 'failed' || search.status === 'stopped') && (
         <p role="alert">
-          {search.status === 'failed' ? search.message : 'Stopped.'}{' '}
-          <Button onClick={again}>Look again</Button>
+          {search.status === 'failed' ? search.message : makeWeighWords.stopped}{' '}
+          <Button onClick={again}>{makeWeighWords.lookAgain}</Button>
         </p>
       )}
       <ol className="grid gap-4" data-testid="repairs">
@@ -243,7 +256,7 @@ export function RepairPanel(props: RepairPanelProps) {
                 else onPlan(off.reason, way.targets.targets, way.targets.steps, before, way.note);
               }}
             >
-              {way === asIs ? 'Go on' : 'Do this'}
+              {way === asIs ? makeWeighWords.goOn : makeWeighWords.doThis}
               <span className="sr-only">: {way.title}</span>
             </Button>
           </li>
@@ -251,12 +264,12 @@ export function RepairPanel(props: RepairPanelProps) {
       </ol>
       {rescaled?.status === 'no-rescale' && rescaled.reason === 'vessel' && (
         <p className="text-quiet">
-          Scaling the rest by {formatNumber(rescaled.factor, 2, settings)} does not fit the{' '}
+          {makeWeighWords.scalingTheRestByFactor(formatNumber(rescaled.factor, 2, settings))}{' '}
           {vessel.name.toLowerCase()}.
         </p>
       )}
       <Button className="min-h-16 justify-self-start px-6" onClick={onUndo}>
-        That was a mistake: undo
+        {makeWeighWords.thatWasAMistakeUndo}
       </Button>
     </section>
   );
@@ -268,9 +281,11 @@ function headline(
   planned: string,
   grams: (massG: number) => string,
 ): string {
-  if (reason === 'left-out') return `${planned} left out, ${grams(state.plannedG ?? 0)}`;
-  if (reason === 'swapped') return `${taken} instead of ${planned.toLowerCase()}`;
-  return byG > 0 ? `${taken}: ${grams(byG)} too much` : `${taken}: ${grams(-byG)} short`;
+  if (reason === 'left-out') return makeWeighWords.plannedLeftOutGrams(planned, grams(state.plannedG ?? 0));
+  if (reason === 'swapped') return makeWeighWords.takenInsteadOfPlanned(taken, planned.toLowerCase());
+  return byG > 0
+    ? makeWeighWords.takenGramsTooMuch(taken, grams(byG))
+    : makeWeighWords.takenGramsShort(taken, grams(-byG));
 }
 
 /** Against the plan, in numbers a cook knows. */
@@ -283,7 +298,9 @@ function sayLanding({ moved, effect }: Landing): string {
     .filter(({ tier }) => tier !== 3)
     .map((caution) => sayCaution(caution).what);
   const allergens =
-    effect.newAllergens.length > 0 ? [`New allergen: ${effect.newAllergens.join(', ')}.`] : [];
-  const tastes = words.length > 0 ? `${words.join('; ')}.` : 'Tastes as planned.';
+    effect.newAllergens.length > 0
+      ? [makeWeighWords.newAllergenNewallergens(effect.newAllergens.join(', '))]
+      : [];
+  const tastes = words.length > 0 ? `${words.join('; ')}.` : makeWeighWords.tastesAsPlanned;
   return [tastes, ...allergens, ...graver].join(' ');
 }

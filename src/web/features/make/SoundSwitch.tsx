@@ -1,5 +1,6 @@
 import { Volume2, VolumeX } from 'lucide-react';
 import { useState } from 'react';
+import { makeWords } from '#words/screens/make';
 import { beep, setSound, soundOn } from '../../ui/sound';
 
 /** A tone when a weight is taken, a timer ends, or the oil runs ahead; remembered on this device. */
@@ -17,7 +18,7 @@ export function SoundSwitch() {
       }}
     >
       {on ? <Volume2 size={16} aria-hidden /> : <VolumeX size={16} aria-hidden />}
-      {on ? 'Sound on' : 'Sound off'}
+      {on ? makeWords.soundOn : makeWords.soundOff}
     </button>
   );
 }

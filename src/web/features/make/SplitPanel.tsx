@@ -4,6 +4,7 @@ import type { IngredientId } from '#core/ingredient';
 import type { JudgedPortion } from '#core/reckoning';
 import type { PlanReason, Step } from '#core/trial';
 import type { Vessel } from '#core/vessel';
+import { makeWeighWords } from '#words/screens/makeWeigh';
 import { newId } from '../../store/device';
 import { makingOf, type Jar } from '../../store/jars';
 import type { Kitchen } from '#kitchen/reading';
@@ -56,10 +57,10 @@ export function SplitPanel({
   const state = portions.length > 0 ? emulsionState(request) : null;
   return (
     <section
-      aria-label="It has split"
+      aria-label={makeWeighWords.itHasSplit}
       className="card grid content-start gap-4 border-l-4 border-l-acid p-5 sm:p-6"
     >
-      <h2 className="font-name text-3xl font-bold">It has split: do not just whisk harder</h2>
+      <h2 className="font-name text-3xl font-bold">{makeWeighWords.itHasSplitDoNot}</h2>
       {state ? (
         <RescueSection
           {...{ request, state, tool: making.tool, portions, kitchen, formula, context, volumeMl }}
@@ -69,15 +70,15 @@ export function SplitPanel({
           }}
         />
       ) : (
-        <p className="text-lg">There is no oil and water together in it yet: nothing to save.</p>
+        <p className="text-lg">{makeWeighWords.thereIsNoOilAnd}</p>
       )}
       <Button
         className="min-h-16 justify-self-start px-6"
         onClick={() => {
-          onPlan('rescue', [], [], before, 'went on without');
+          onPlan('rescue', [], [], before, makeWeighWords.wentOnWithout);
         }}
       >
-        Go on without
+        {makeWeighWords.goOnWithout}
       </Button>
     </section>
   );

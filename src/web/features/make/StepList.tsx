@@ -1,6 +1,7 @@
 import type { Catalogue } from '#core/ingredient';
 import type { MakingPlan, StepState } from '#core/trial';
 import { formatAmount, type NumberStyle } from '#words/numbers';
+import { makeWords } from '#words/screens/make';
 import { sayClock } from '../../ui/Timers';
 import { stepName } from '#kitchen/repair';
 
@@ -21,10 +22,12 @@ const SIGN = { done: '✓', 'left-out': '–', disputed: '?', open: '' } as cons
 export function StepList({ states, current, making, catalogue, settings, waiting, note }: StepListProps) {
   const left = states.filter(({ status }) => status === 'open').length;
   return (
-    <section aria-label="Steps" className="card flex flex-col p-4">
+    <section aria-label={makeWords.steps} className="card flex flex-col p-4">
       <div className="mb-1 flex items-baseline justify-between gap-2">
-        <h2 className="font-semibold">{states.length} steps</h2>
-        <span className="text-sm text-quiet">{left === 0 ? 'all done' : `${left} to go`}</span>
+        <h2 className="font-semibold">{makeWords.lengthSteps(states.length)}</h2>
+        <span className="text-sm text-quiet">
+          {left === 0 ? makeWords.allDone : makeWords.leftToGo(left)}
+        </span>
       </div>
       <ol data-testid="steps">
         {states.map((state, index) => {
@@ -43,8 +46,10 @@ export function StepList({ states, current, making, catalogue, settings, waiting
               </span>
               <span className="min-w-0 flex-1 font-semibold [overflow-wrap:anywhere]">
                 {stepName(step, catalogue, making, state)}
-                {status === 'left-out' && <span className="font-normal text-quiet"> left out</span>}
-                {only && <span className="font-normal text-quiet"> waiting</span>}
+                {status === 'left-out' && (
+                  <span className="font-normal text-quiet"> {makeWords.leftOut2}</span>
+                )}
+                {only && <span className="font-normal text-quiet"> {makeWords.waiting}</span>}
               </span>
               <span className="whitespace-nowrap text-quiet">{amountOf(state, settings)}</span>
             </li>
@@ -64,5 +69,5 @@ function amountOf({ step, status, massG, plannedG }: StepState, settings: Number
   if (status === 'left-out') return '';
   if (massG > 0) return formatAmount(massG, 'g', settings);
   if (step.kind === 'do') return step.seconds === null ? '' : sayClock(step.seconds);
-  return plannedG === null ? 'to taste' : formatAmount(plannedG, 'g', settings);
+  return plannedG === null ? makeWords.toTaste : formatAmount(plannedG, 'g', settings);
 }

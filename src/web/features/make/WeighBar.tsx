@@ -1,5 +1,6 @@
 import type { Ingredient } from '#core/ingredient';
 import { inWindow, type Window } from '#core/trial';
+import { makeWeighWords } from '#words/screens/makeWeigh';
 import { liquidColour } from '../../drawing/colours';
 import { formatNumber, type NumberStyle } from '#words/numbers';
 
@@ -32,9 +33,13 @@ export function WeighBar({ netG, wantedG, window, ingredient, settings }: WeighB
         {left !== null && (
           <p className="pb-3 text-right" data-testid="to-go">
             <span className={`font-name block text-4xl font-bold ${over ? 'text-acid-ink' : ''}`}>
-              {inside ? 'in the window' : `${say(Math.abs(left))} g`}
+              {inside ? makeWeighWords.inTheWindow : `${say(Math.abs(left))} g`}
             </span>
-            {!inside && <span className="text-xl text-quiet">{left >= 0 ? 'to go' : 'over'}</span>}
+            {!inside && (
+              <span className="text-xl text-quiet">
+                {left >= 0 ? makeWeighWords.toGo : makeWeighWords.over}
+              </span>
+            )}
           </p>
         )}
       </div>

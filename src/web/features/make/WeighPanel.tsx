@@ -12,6 +12,7 @@ import {
   type TrialEvent,
 } from '#core/trial';
 import { formatAmount, formatNumber } from '#words/numbers';
+import { makeWeighWords } from '#words/screens/makeWeigh';
 import { readDecimal } from '../../readDecimal';
 import { freshAmountText } from '#kitchen/edits';
 import type { Counter } from '../../store/instruments';
@@ -116,7 +117,7 @@ export function WeighPanel(props: WeighPanelProps) {
   const main = ((): { label: string; run: () => void; tap?: () => void; disabled?: boolean } => {
     if (typing)
       return {
-        label: 'Take what is typed',
+        label: makeWeighWords.takeWhatIsTyped,
         run: () => {
           if (typedFits) took(typed, TYPED);
         },
@@ -125,16 +126,19 @@ export function WeighPanel(props: WeighPanelProps) {
     if (wantedG === null) {
       return takeableG !== null && takeableG >= 3 * readabilityG
         ? {
-            label: `Take ${grams(takeableG)}`,
+            label: makeWeighWords.takeGrams(grams(takeableG)),
             run: () => {
               took(takeableG, scale.reading);
             },
           }
-        : { label: 'It is in, to taste', run: spoonIn };
+        : { label: makeWeighWords.itIsInToTaste, run: spoonIn };
     }
     if (!onScale)
       return {
-        label: `${spoonArmed ? 'Once more: ' : ''}${(step.kind === 'weigh' && step.said) || spoonText || grams(wantedG)} is in`,
+        label: makeWeighWords.formPartIsIn(
+          spoonArmed ? makeWeighWords.onceMore : '',
+          (step.kind === 'weigh' && step.said) || spoonText || grams(wantedG),
+        ),
         run: spoonIn,
         tap: () => {
           if (spoonArmed) spoonIn();
@@ -142,11 +146,14 @@ export function WeighPanel(props: WeighPanelProps) {
         },
       };
     if (takeableG === null || wantedG <= 0)
-      return { label: 'Nothing to take yet', run: () => undefined, disabled: true };
-    if (inside) return { label: `Take ${grams(takeableG)}`, run: takeNow };
+      return { label: makeWeighWords.nothingToTakeYet, run: () => undefined, disabled: true };
+    if (inside) return { label: makeWeighWords.takeGrams(grams(takeableG)), run: takeNow };
     const off = takeableG - wantedG;
     const amount = `${grams(takeableG)}, ${grams(Math.abs(off))} ${off < 0 ? 'short' : 'over'}`;
-    return { label: confirming ? `Once more: take ${amount}` : `Take ${amount}`, run: takeNow };
+    return {
+      label: confirming ? makeWeighWords.onceMoreTakeAmount(amount) : makeWeighWords.takeGrams(amount),
+      run: takeNow,
+    };
   })();
   useEffect(() => {
     onActions({
@@ -163,7 +170,10 @@ export function WeighPanel(props: WeighPanelProps) {
   });
   const name = ingredient ? stepName(step, catalogue, making) : id;
   return (
-    <section aria-label="This step" className="card grid content-start gap-2 p-4 sm:px-7 sm:py-5">
+    <section
+      aria-label={makeWeighWords.thisStep}
+      className="card grid content-start gap-2 p-4 sm:px-7 sm:py-5"
+    >
       <div className="flex flex-wrap items-start justify-between gap-4">
         <ScaleLine
           scale={scale}
@@ -177,7 +187,7 @@ export function WeighPanel(props: WeighPanelProps) {
             disabled={scale.status !== 'ready'}
             onClick={() => void scale.tare()}
           >
-            Tare
+            {makeWeighWords.tare}
           </Button>
         )}
       </div>
@@ -187,7 +197,7 @@ export function WeighPanel(props: WeighPanelProps) {
           data-testid="step-name"
         >
           {name}
-          {wantedG !== null ? `, ${grams(wantedG)}` : ', to taste'}
+          {wantedG !== null ? `, ${grams(wantedG)}` : makeWeighWords.toTaste}
         </h2>
         <p className="mt-1 text-lg text-quiet">{hintFor(props, spoonText)}</p>
       </div>
@@ -213,7 +223,7 @@ export function WeighPanel(props: WeighPanelProps) {
       )}
       {typing && (
         <Field
-          label={`Weight of ${name.toLowerCase()}, g`}
+          label={makeWeighWords.weightOfNameG(name.toLowerCase())}
           className="max-w-80 text-lg"
           inputMode="decimal"
           autoFocus
@@ -223,15 +233,13 @@ export function WeighPanel(props: WeighPanelProps) {
             if (pressed === 'Enter' && typedFits) took(typed, TYPED);
             if (pressed === 'Escape') setTyping(false);
           }}
-          problem={text.trim() === '' || typedFits ? null : 'A weight above nothing, in grams.'}
-          hint={wantedG ? `Planned: ${formatNumber(wantedG, 1, settings)} g` : undefined}
+          problem={text.trim() === '' || typedFits ? null : makeWeighWords.aWeightAboveNothingIn}
+          hint={wantedG ? makeWeighWords.plannedWantedgG(formatNumber(wantedG, 1, settings)) : undefined}
         />
       )}
       {onScale && !typing && window && (
         <p className="text-lg text-quiet">
-          {scale.status === 'ready'
-            ? 'Taken by itself when it holds still in the window. Too much? Take it: the rest is refigured.'
-            : ''}
+          {scale.status === 'ready' ? makeWeighWords.takenByItselfWhenIt : ''}
         </p>
       )}
       <div className="sticky bottom-0 flex flex-wrap gap-4 bg-card py-2">
@@ -249,7 +257,11 @@ export function WeighPanel(props: WeighPanelProps) {
             setTyping(!typing);
           }}
         >
-          {typing ? (onScale ? 'Back to the scale' : 'By the spoon') : 'By hand'}
+          {typing
+            ? onScale
+              ? makeWeighWords.backToTheScale
+              : makeWeighWords.byTheSpoon
+            : makeWeighWords.byHand}
         </Button>
       </div>
     </section>
@@ -310,7 +322,7 @@ function hintFor({ state, making }: WeighPanelProps, spoonText: string | null): 
   const { step } = state;
   if (step.kind !== 'weigh') return step.kind === 'to-taste' ? step.said : '';
   const bottle = making.bottles[step.line.ingredientId];
-  const honey = step.line.ingredientId === 'honey' ? 'oil the spoon first so that it slides off' : '';
+  const honey = step.line.ingredientId === 'honey' ? makeWeighWords.oilTheSpoonFirstSo : '';
   const said = step.said && !/\bg$/.test(step.said) ? step.said : (spoonText ?? '');
   return [said, honey, bottle].filter(Boolean).join('; ');
 }

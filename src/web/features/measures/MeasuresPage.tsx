@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { MeasureRecord } from '#contract';
 import { weighed } from '#core/ingredient';
+import { measuresWords } from '#words/screens/measures';
 import { sayError, useAddMeasureMutation, useCooksQuery, useMeasuresQuery } from '../../api/kitchenApi';
 import { formatAmount, formatMoment, inSentence } from '#words/numbers';
 import { newId } from '../../store/device';
@@ -12,17 +13,17 @@ import { Loading, Trouble } from '../../ui/PageState';
 import { WeighOne } from './WeighOne';
 
 const UNIT_WORDS = {
-  pinch: 'A pinch',
-  dash: 'A dash',
-  drop: 'A drop',
-  splash: 'A splash',
-  grind: 'A grind',
-  knob: 'A knob',
-  handful: 'A handful',
-  ladle: 'A ladle',
-  tsp: 'A teaspoon',
-  tbsp: 'A tablespoon',
-  cup: 'A cup',
+  pinch: measuresWords.aPinch,
+  dash: measuresWords.aDash,
+  drop: measuresWords.aDrop,
+  splash: measuresWords.aSplash,
+  grind: measuresWords.aGrind,
+  knob: measuresWords.aKnob,
+  handful: measuresWords.aHandful,
+  ladle: measuresWords.aLadle,
+  tsp: measuresWords.aTeaspoon,
+  tbsp: measuresWords.aTablespoon,
+  cup: measuresWords.aCup,
 } as const;
 
 /** Pinches and spoons as this cook's own hand takes them. */
@@ -30,7 +31,7 @@ export function MeasuresPage() {
   const { data, error, refetch } = useMeasuresQuery();
   if (data) return <Measures records={data} />;
   if (error) return <Trouble error={error} retry={() => void refetch()} />;
-  return <Loading what="your measures" />;
+  return <Loading what={measuresWords.yourMeasures} />;
 }
 
 function Measures({ records }: { records: readonly MeasureRecord[] }) {
@@ -43,31 +44,26 @@ function Measures({ records }: { records: readonly MeasureRecord[] }) {
   const grams = (massG: number): string => formatAmount(massG, 'g', settings);
   return (
     <div className="grid gap-3">
-      <h1 className="font-name text-2xl font-bold">My measures</h1>
+      <h1 className="font-name text-2xl font-bold">{measuresWords.myMeasures}</h1>
       <p className="max-w-3xl">
-        {cook
-          ? `As ${cook.name} takes them. Whatever is typed from now on uses them; what was typed before keeps what it meant.`
-          : 'Nobody is named on this device: choose above, at “Who cooks?”, or weigh the kitchen’s own.'}
+        {cook ? measuresWords.asNameTakesThemWhatever(cook.name) : measuresWords.nobodyIsNamedOnThis}
       </p>
       <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_minmax(0,480px)]">
-        <section aria-label="Weighed" className="card p-4">
+        <section aria-label={measuresWords.weighed} className="card p-4">
           {own.length === 0 ? (
             <>
-              <h2 className="font-name mb-1 text-lg font-bold">None weighed yet</h2>
-              <p className="text-quiet">
-                A pinch is 0.2 to 0.6 ml in common practice. Weigh yours three times, and amounts mean what
-                your hand means.
-              </p>
+              <h2 className="font-name mb-1 text-lg font-bold">{measuresWords.noneWeighedYet}</h2>
+              <p className="text-quiet">{measuresWords.aPinchIs02}</p>
             </>
           ) : (
             <table className="w-full text-left">
-              <caption className="sr-only">Own measures</caption>
+              <caption className="sr-only">{measuresWords.ownMeasures}</caption>
               <thead className="text-sm text-quiet">
                 <tr>
-                  <th className="font-normal">Measure</th>
-                  <th className="font-normal">mean</th>
-                  <th className="font-normal">one falls between</th>
-                  <th className="font-normal">weighed</th>
+                  <th className="font-normal">{measuresWords.measure}</th>
+                  <th className="font-normal">{measuresWords.mean2}</th>
+                  <th className="font-normal">{measuresWords.oneFallsBetween}</th>
+                  <th className="font-normal">{measuresWords.weighed2}</th>
                   <th />
                 </tr>
               </thead>
@@ -77,18 +73,20 @@ function Measures({ records }: { records: readonly MeasureRecord[] }) {
                   const simulated = record.weighings.some(({ source }) => source === 'simulated');
                   return (
                     <tr key={record.id} className="border-t border-rule" data-testid="measure">
-                      <th scope="row" className="py-2 pr-2 font-semibold">
-                        {UNIT_WORDS[record.unit]} of{' '}
+                      <th scope={measuresWords.row} className="py-2 pr-2 font-semibold">
+                        {measuresWords.unitOf(UNIT_WORDS[record.unit])}{' '}
                         {inSentence(catalogue.get(record.ingredientId)?.name ?? record.ingredientId)}
                       </th>
                       <td className="pr-2 font-semibold whitespace-nowrap">{grams(meanG)}</td>
                       <td className="pr-2">
-                        {grams(massG.low)} and {grams(massG.high)}
-                        {record.weighings.length === 1 && ' (estimate)'}
+                        {measuresWords.gramsAndGrams2(grams(massG.low), grams(massG.high))}
+                        {record.weighings.length === 1 && measuresWords.estimate}
                       </td>
                       <td className="pr-2 text-sm text-quiet">
-                        {record.weighings.length === 1 ? 'once' : `${record.weighings.length} times`}
-                        {simulated && ', simulated'}, {formatMoment(record.at)}
+                        {record.weighings.length === 1
+                          ? measuresWords.once
+                          : measuresWords.lengthTimes(record.weighings.length)}
+                        {simulated && measuresWords.simulated2}, {formatMoment(record.at)}
                       </td>
                       <td className="whitespace-nowrap">
                         <Button
@@ -96,7 +94,7 @@ function Measures({ records }: { records: readonly MeasureRecord[] }) {
                             setAgain(record);
                           }}
                         >
-                          Weigh again
+                          {measuresWords.weighAgain}
                         </Button>{' '}
                         <Button
                           disabled={adding.isLoading}
@@ -105,7 +103,7 @@ function Measures({ records }: { records: readonly MeasureRecord[] }) {
                             void add({ id: newId(), cookId, unit, ingredientId, weighings: [] });
                           }}
                         >
-                          Give it up
+                          {measuresWords.giveItUp}
                         </Button>
                       </td>
                     </tr>
@@ -116,7 +114,7 @@ function Measures({ records }: { records: readonly MeasureRecord[] }) {
           )}
           {adding.isError && (
             <p role="alert" className="mt-2 font-semibold text-acid-ink">
-              Not done. {sayError(adding.error)}
+              {measuresWords.notDoneError(sayError(adding.error))}
             </p>
           )}
         </section>

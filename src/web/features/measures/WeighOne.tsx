@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import type { MeasureRecord } from '#contract';
 import { OWN_UNITS, searchIngredients, weighed, type IngredientId, type OwnUnit } from '#core/ingredient';
 import type { Source } from '#core/trial';
+import { measuresWords } from '#words/screens/measures';
 import { sayError, useAddMeasureMutation } from '../../api/kitchenApi';
 import { formatAmount } from '#words/numbers';
 import { readDecimal } from '../../readDecimal';
@@ -32,7 +33,7 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
   const { catalogue, settings } = useKitchen();
   const [claimId] = useState(() => `measure-${newId()}`);
   const counter = useCounter(claimId);
-  const scale = useScaleClaim(counter, claimId, 'My measures', true);
+  const scale = useScaleClaim(counter, claimId, measuresWords.myMeasures, true);
   const [unit, setUnit] = useState<OwnUnit>(start?.unit ?? 'pinch');
   const [ingredientId, setIngredientId] = useState<IngredientId>(start?.ingredientId ?? SALT);
   const [search, setSearch] = useState('');
@@ -63,20 +64,20 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
   };
   const result = weighings.length > 0 ? weighed(weighings.map(({ massG }) => massG)) : null;
   return (
-    <section aria-label="Weigh one" className="card grid content-start gap-4 p-4">
-      <h2 className="font-name text-lg font-bold">Weigh one</h2>
+    <section aria-label={measuresWords.weighOne} className="card grid content-start gap-4 p-4">
+      <h2 className="font-name text-lg font-bold">{measuresWords.weighOne}</h2>
       <div className="flex flex-wrap items-start gap-3">
         <Choice
-          label="Measure"
+          label={measuresWords.measure}
           value={unit}
           options={OWN_UNITS.map((value) => ({ value, label: words[value] }))}
           onChange={setUnit}
           className="min-h-16"
         />
         <Field
-          label={`of ${ingredient?.name ?? ingredientId}`}
+          label={measuresWords.ofPart(ingredient?.name ?? ingredientId)}
           className="min-w-48 flex-1"
-          placeholder="something else"
+          placeholder={measuresWords.somethingElse}
           value={search}
           onText={setSearch}
         />
@@ -110,7 +111,7 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
               disabled={scale.status !== 'ready'}
               onClick={() => void scale.tare()}
             >
-              Tare
+              {measuresWords.tare}
             </Button>
             <Button
               className="min-h-16 flex-1 px-5"
@@ -119,7 +120,7 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
                 if (onScale !== null) take(onScale, scale.reading.source);
               }}
             >
-              {onScale === null ? 'Nothing to take yet' : `Take ${grams(onScale)}`}
+              {onScale === null ? measuresWords.nothingToTakeYet : measuresWords.takeGrams(grams(onScale))}
             </Button>
           </div>
         </>
@@ -132,23 +133,23 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
         }}
       >
         <Field
-          label="Or type one, g"
+          label={measuresWords.orTypeOneG}
           className="w-40"
           inputMode="decimal"
           value={text}
           onText={setText}
-          problem={text.trim() === '' || fits ? null : 'A weight above nothing.'}
-          hint="Too light for your scale? Weigh ten and type a tenth."
+          problem={text.trim() === '' || fits ? null : measuresWords.aWeightAboveNothing}
+          hint={measuresWords.tooLightForYourScale}
         />
         <Button className="min-h-16 px-5" type="submit" disabled={!fits}>
-          Add it
+          {measuresWords.addIt}
         </Button>
       </form>
       <ol className="flex flex-wrap gap-2" data-testid="weighings">
         {weighings.map(({ massG, source }, index) => (
           <li key={index} className="rounded-md border border-edge px-2 py-1">
             {grams(massG)}
-            {source === 'simulated' && ' simulated'}{' '}
+            {source === 'simulated' && measuresWords.simulated}{' '}
             <button
               type="button"
               className="underline"
@@ -156,24 +157,28 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
                 setWeighings(weighings.filter((_, at) => at !== index));
               }}
             >
-              take out
+              {measuresWords.takeOut}
             </button>
           </li>
         ))}
       </ol>
       {result && (
         <p role="status" data-testid="mean">
-          Mean <strong>{grams(result.meanG)}</strong>
-          {result.spreadG === null ? '' : `, spread ± ${grams(result.spreadG)}`}; one falls between{' '}
-          {grams(result.massG.low)} and {grams(result.massG.high)}
+          {measuresWords.mean} <strong>{grams(result.meanG)}</strong>
+          {measuresWords.formOneFallsBetween(
+            result.spreadG === null ? '' : measuresWords.spreadGrams(grams(result.spreadG)),
+          )}{' '}
+          {measuresWords.gramsAndGrams2(grams(result.massG.low), grams(result.massG.high))}
           {weighings.length < ENOUGH &&
-            `. Weigh it ${ENOUGH - weighings.length === 1 ? 'once' : 'twice'} more to know the spread`}
+            measuresWords.weighItFormMoreTo(
+              ENOUGH - weighings.length === 1 ? measuresWords.once : measuresWords.twice,
+            )}
           .
         </p>
       )}
       {adding.isError && (
         <p role="alert" className="font-semibold text-acid-ink">
-          Not kept; your weights stand here. {sayError(adding.error)}
+          {measuresWords.notKeptYourWeightsStand(sayError(adding.error))}
         </p>
       )}
       <Button
@@ -182,7 +187,7 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
         disabled={weighings.length === 0 || adding.isLoading}
         onClick={() => void keep()}
       >
-        Keep {words[unit].toLowerCase()} of {ingredient?.name.toLowerCase()}
+        {measuresWords.keepWordsOf(words[unit].toLowerCase())} {ingredient?.name.toLowerCase()}
       </Button>
       {scale.simulated && <TesterPanel counter={counter} />}
     </section>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { allergenGroup } from '#core/safety';
+import { pantryWords } from '#words/screens/pantry';
 import { Field } from '../../ui/Field';
 import { ALLERGENS } from './words';
 
@@ -12,7 +13,7 @@ export interface AllergenAnswer {
 
 /** Groups of which the very kind has to be named on a label. */
 const KINDS: Readonly<Record<string, string>> = {
-  'cereals containing gluten': 'wheat, barley',
+  'cereals containing gluten': pantryWords.wheatBarley,
   crustaceans: 'shrimp',
   fish: 'anchovy',
   nuts: 'walnut',
@@ -34,7 +35,7 @@ export function AllergenFields({
   const without = (group: string): readonly string[] => named.filter((name) => allergenGroup(name) !== group);
   return (
     <fieldset>
-      <legend className="font-semibold">Allergens on the label</legend>
+      <legend className="font-semibold">{pantryWords.allergensOnTheLabel}</legend>
       <div className="flex flex-wrap gap-x-4">
         {ALLERGENS.map((group) => (
           <label key={group} className="flex min-h-8 items-center gap-2 text-sm">
@@ -59,7 +60,7 @@ export function AllergenFields({
               onAnswer({ named: [], answered: event.target.checked });
             }}
           />
-          none of them
+          {pantryWords.noneOfThem}
         </label>
       </div>
       <div className="mt-1 grid gap-2 sm:grid-cols-2">
@@ -68,10 +69,10 @@ export function AllergenFields({
           .map(([group, example]) => (
             <Field
               key={group}
-              label={`Which ${group}`}
+              label={pantryWords.whichGroup(group)}
               className="text-sm"
               maxLength={60}
-              hint={`such as ${example}`}
+              hint={pantryWords.suchAsExample(example)}
               value={typed[group] ?? of(group).map(detailOf).filter(Boolean).join(', ')}
               onText={(text) => {
                 setTyped((now) => ({ ...now, [group]: text }));
@@ -85,12 +86,7 @@ export function AllergenFields({
             />
           ))}
       </div>
-      {!answered && (
-        <p className="text-sm text-quiet">
-          Tick what the label names, or “none of them”. Until then every dressing with it says that its
-          allergens are not complete.
-        </p>
-      )}
+      {!answered && <p className="text-sm text-quiet">{pantryWords.tickWhatTheLabelNames}</p>}
     </fieldset>
   );
 }

@@ -3,6 +3,7 @@ import { pantryEntrySchema, type PantryEntry } from '#contract';
 import { measuringWith, takesLabelAcidity, toMass, type Ingredient } from '#core/ingredient';
 import { parseAmount } from '#core/quantity';
 import { sayProblem } from '#words/reading';
+import { pantryWords } from '#words/screens/pantry';
 import { sayError, useSavePantryMutation } from '../../api/kitchenApi';
 import { formatAmount } from '#words/numbers';
 import { readDecimal } from '../../readDecimal';
@@ -50,7 +51,7 @@ export function EntryForm({
   const problem = (key: keyof Draft): string | undefined => read.problems.get(key);
   return (
     <form
-      aria-label="In our kitchen"
+      aria-label={pantryWords.inOurKitchen}
       className="card grid gap-3 p-4"
       onSubmit={(event) => {
         event.preventDefault();
@@ -66,18 +67,18 @@ export function EntryForm({
           );
       }}
     >
-      <h2 className="font-name text-lg font-bold">In our kitchen</h2>
+      <h2 className="font-name text-lg font-bold">{pantryWords.inOurKitchen}</h2>
       <div className="grid gap-3 sm:grid-cols-3">
         <Field
-          label="On hand"
+          label={pantryWords.onHand}
           value={draft.onHand}
           onText={set('onHand')}
           problem={problem('onHand')}
-          placeholder="750 ml"
+          placeholder={pantryWords.n750Ml}
           hint={read.entry?.onHandG != null && formatAmount(read.entry.onHandG, 'g', settings)}
         />
         <Field
-          label={`Price, ${settings.currency}`}
+          label={pantryWords.priceCurrency(settings.currency)}
           value={draft.price}
           onText={set('price')}
           problem={problem('price')}
@@ -85,52 +86,52 @@ export function EntryForm({
           placeholder="4.20"
         />
         <Field
-          label="for a pack of"
+          label={pantryWords.forAPackOf}
           value={draft.pack}
           onText={set('pack')}
           problem={problem('pack')}
           placeholder="1 l"
-          hint="as bought"
+          hint={pantryWords.asBought}
         />
       </div>
       <fieldset className="grid gap-3">
-        <legend className="mb-1 font-semibold">The bottle or jar in use</legend>
+        <legend className="mb-1 font-semibold">{pantryWords.theBottleOrJarIn}</legend>
         <Field
-          label="Its label"
+          label={pantryWords.itsLabel}
           value={draft.label}
           onText={set('label')}
           maxLength={120}
-          placeholder="big bottle, oak cask"
+          placeholder={pantryWords.bigBottleOakCask}
         />
         <div className="grid gap-3 sm:grid-cols-2">
           {takesLabelAcidity(ingredient) && (
             <Field
-              label="Acidity on the label, %"
+              label={pantryWords.acidityOnTheLabel}
               value={draft.acidity}
               onText={set('acidity')}
               problem={problem('acidity')}
               inputMode="decimal"
               placeholder={(ingredient.composition.acetic * 100 * ingredient.spoonDensityGPerMl).toFixed(1)}
-              hint="g per 100 ml; stands in for the table"
+              hint={pantryWords.gPer100MlStands}
             />
           )}
           <Field
-            label="Its measured pH"
+            label={pantryWords.itsMeasuredPh}
             value={draft.ph}
             onText={set('ph')}
             problem={problem('ph')}
             inputMode="decimal"
-            hint="calibrated meter; stands in for the table"
+            hint={pantryWords.calibratedMeterStandsInFor}
           />
           <Field
-            label="Opened on"
+            label={pantryWords.openedOn}
             type="date"
             value={draft.openedOn}
             onText={set('openedOn')}
             problem={problem('openedOn')}
           />
           <Field
-            label="Use by"
+            label={pantryWords.useBy}
             type="date"
             value={draft.useBy}
             onText={set('useBy')}
@@ -140,15 +141,15 @@ export function EntryForm({
       </fieldset>
       <div className="flex flex-wrap items-center gap-3">
         <Button kind="main" type="submit" disabled={!changed || !read.entry || saving.isLoading}>
-          Keep
+          {pantryWords.keep}
         </Button>
         <span role="status" className={saving.isError ? 'text-acid-ink' : 'text-quiet'}>
           {saving.isError
-            ? `Not kept. ${sayError(saving.error)}`
+            ? pantryWords.notKeptError(sayError(saving.error))
             : changed
-              ? 'Not kept yet'
+              ? pantryWords.notKeptYet
               : saving.isSuccess
-                ? 'Kept'
+                ? pantryWords.kept
                 : ''}
         </span>
       </div>
@@ -178,7 +179,7 @@ function readDraft(
       problems.set(key, sayProblem(weighed.problem));
       return null;
     }
-    problems.set(key, parsed.status === 'unread' ? sayProblem(parsed.problem) : 'How much, in figures?');
+    problems.set(key, parsed.status === 'unread' ? sayProblem(parsed.problem) : pantryWords.howMuchInFigures);
     return null;
   };
   const candidate: PantryEntry = {
@@ -206,7 +207,7 @@ function readDraft(
   for (const issue of checked.error?.issues ?? []) {
     const key = paths[issue.path.join('.')];
     if (key && !problems.has(key))
-      problems.set(key, `It must be ${issue.message}.`.replace('must be must be', 'must be'));
+      problems.set(key, pantryWords.itMustBeMessage(issue.message).replace('must be must be', 'must be'));
   }
   if (
     (candidate.price === null) !== (candidate.packMassG === null) &&

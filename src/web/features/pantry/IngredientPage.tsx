@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { OwnIngredient } from '#contract';
 import { COMPONENTS, GROUP_TAGS, type Ingredient, type IngredientId } from '#core/ingredient';
+import { pantryWords } from '#words/screens/pantry';
 import {
   sayError,
   useOwnIngredientsQuery,
@@ -27,14 +28,14 @@ export function IngredientPage() {
   const own = useOwnIngredientsQuery();
   const pantry = usePantryQuery();
   if (id === (NEW as IngredientId)) return <LabelForm kitchen={kitchen} />;
-  if (own.isLoading || pantry.isLoading) return <Loading what="the ingredient" />;
+  if (own.isLoading || pantry.isLoading) return <Loading what={pantryWords.theIngredient} />;
   const ingredient = kitchen.catalogue.get(id);
   if (!ingredient) {
     return (
       <div className="mx-auto max-w-xl p-10">
-        <h1 className="font-name mb-2 text-2xl font-bold">This ingredient is not in the pantry</h1>
+        <h1 className="font-name mb-2 text-2xl font-bold">{pantryWords.thisIngredientIsNotIn}</h1>
         <Link to="/pantry" className="font-semibold text-bottle underline">
-          Back to the pantry
+          {pantryWords.backToThePantry}
         </Link>
       </div>
     );
@@ -68,7 +69,7 @@ function IngredientView({
   return (
     <div className="pt-1">
       <Link to="/pantry" className="text-sm font-semibold text-bottle underline">
-        Pantry
+        {pantryWords.pantry}
       </Link>
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="font-name text-2xl font-bold [overflow-wrap:anywhere]">{ingredient.name}</h1>
@@ -80,17 +81,17 @@ function IngredientView({
                 setEditing(true);
               }}
             >
-              Change its values
+              {pantryWords.changeItsValues}
             </Button>
           )}
           <Button onClick={copy} disabled={saving.isLoading}>
-            Copy as our own
+            {pantryWords.copyAsOurOwn}
           </Button>
         </span>
       </div>
       {saving.isError && (
         <p role="alert" className="mb-2 font-semibold text-acid-ink">
-          Not copied. {sayError(saving.error)}
+          {pantryWords.notCopiedError(sayError(saving.error))}
         </p>
       )}
       <div className="grid items-start gap-3.5 lg:grid-cols-2">
@@ -113,16 +114,17 @@ function IngredientView({
 function Facts({ ingredient, settings }: { ingredient: Ingredient; settings: Kitchen['settings'] }) {
   const { composition, unitWeightsG, allergensEu14, allergensUs9, allergensMayBeIn, hazards } = ingredient;
   const parts = COMPONENTS.filter((key) => composition[key] > 0);
-  const list = (words: readonly string[]): string => (words.length ? words.join(', ') : 'none known');
+  const list = (words: readonly string[]): string =>
+    words.length ? words.join(', ') : pantryWords.noneKnown;
   return (
-    <section aria-label="What it is made of" className="card p-4">
-      <h2 className="font-name mb-2 text-lg font-bold">Per 100 g</h2>
+    <section aria-label={pantryWords.whatItIsMadeOf} className="card p-4">
+      <h2 className="font-name mb-2 text-lg font-bold">{pantryWords.per100G}</h2>
       <table className="w-full">
         <tbody>
           {parts.map((key) => (
             <tr key={key} className="border-b border-rule">
               <th
-                scope="row"
+                scope={pantryWords.row}
                 className={`py-1 text-left font-normal ${key === 'fibre' || key === 'polyol' ? 'pl-5 text-quiet' : ''}`}
               >
                 {COMPONENT_WORDS[key]}
@@ -143,59 +145,64 @@ function Facts({ ingredient, settings }: { ingredient: Ingredient; settings: Kit
         </tbody>
       </table>
       <dl className="mt-4 grid grid-cols-[10rem_1fr] gap-x-3 gap-y-1.5">
-        <dt className="text-quiet">A spoon holds</dt>
-        <dd>{formatNumber(ingredient.spoonDensityGPerMl, 2, settings)} g per ml</dd>
-        <dt className="text-quiet">pH</dt>
+        <dt className="text-quiet">{pantryWords.aSpoonHolds}</dt>
+        <dd>
+          {pantryWords.spoondensitygpermlGPerMl(formatNumber(ingredient.spoonDensityGPerMl, 2, settings))}
+        </dd>
+        <dt className="text-quiet">{pantryWords.ph}</dt>
         <dd>
           {ingredient.typicalPh === null
-            ? 'too dry to have one'
-            : `about ${formatNumber(ingredient.typicalPh, 1, settings)} (${GROUP_TAGS.acidsAndPh})`}
+            ? pantryWords.tooDryToHaveOne
+            : pantryWords.aboutTypicalphAcidsandph(
+                formatNumber(ingredient.typicalPh, 1, settings),
+                GROUP_TAGS.acidsAndPh,
+              )}
         </dd>
-        <dt className="text-quiet">Energy</dt>
-        <dd>{Math.round(ingredient.energyKcalPer100G)} kcal</dd>
+        <dt className="text-quiet">{pantryWords.energy}</dt>
+        <dd>{pantryWords.roundKcal(Math.round(ingredient.energyKcalPer100G))}</dd>
         {Object.keys(unitWeightsG).length > 0 && (
           <>
-            <dt className="text-quiet">One weighs</dt>
+            <dt className="text-quiet">{pantryWords.oneWeighs}</dt>
             <dd>
               {Object.entries(unitWeightsG)
                 .map(([unit, { nominal, low, high }]) =>
                   low === high
                     ? `${unit.replace('_', ' ')} ${nominal} g`
-                    : `${unit.replace('_', ' ')} ${nominal} g (${low} to ${high})`,
+                    : pantryWords.unitNominalGLowTo(unit.replace('_', ' '), nominal, low, high),
                 )
                 .join(', ')}
             </dd>
           </>
         )}
-        <dt className="text-quiet">Allergens, EU</dt>
+        <dt className="text-quiet">{pantryWords.allergensEu}</dt>
         <dd>{list(allergensEu14)}</dd>
-        <dt className="text-quiet">Allergens, US</dt>
+        <dt className="text-quiet">{pantryWords.allergensUs}</dt>
         <dd>{list(allergensUs9)}</dd>
         {allergensMayBeIn.length > 0 && (
           <>
-            <dt className="text-quiet">May be in it</dt>
-            <dd>{allergensMayBeIn.join(', ')}: read the label</dd>
+            <dt className="text-quiet">{pantryWords.mayBeInIt}</dt>
+            <dd>{pantryWords.allergensmaybeinReadTheLabel(allergensMayBeIn.join(', '))}</dd>
           </>
         )}
-        <dt className="text-quiet">Care</dt>
+        <dt className="text-quiet">{pantryWords.care}</dt>
         <dd>
           {hazards.length
             ? hazards.map((hazard) => HAZARD_WORDS[hazard]).join(', ')
-            : 'keeps in the cupboard'}
+            : pantryWords.keepsInTheCupboard}
         </dd>
         {ingredient.shelfNote && (
           <>
-            <dt className="text-quiet">Keeps</dt>
+            <dt className="text-quiet">{pantryWords.keeps}</dt>
             <dd>{ingredient.shelfNote}</dd>
           </>
         )}
         {ingredient.emulsifierNote && (
           <>
-            <dt className="text-quiet">Binding</dt>
+            <dt className="text-quiet">{pantryWords.binding}</dt>
             <dd>{ingredient.emulsifierNote}</dd>
           </>
         )}
-        <dt className="text-quiet">Known from</dt>
+        <dt className="text-quiet">{pantryWords.knownFrom}</dt>
         <dd>
           {TAG_WORDS[ingredient.tag]}
           <span className="block text-sm text-quiet">{ingredient.source}</span>

@@ -10,6 +10,7 @@ import {
   type LabelValues,
 } from '#core/ingredient';
 import { sayLabelProblem } from '#words/reading';
+import { pantryWords } from '#words/screens/pantry';
 import { sayError, useSaveIngredientMutation } from '../../api/kitchenApi';
 import { readDecimal } from '../../readDecimal';
 import { newId } from '../../store/device';
@@ -21,14 +22,14 @@ import { AllergenFields, type AllergenAnswer } from './AllergenFields';
 import { CATEGORY_WORDS } from './words';
 
 const FIGURES = [
-  { key: 'fatG', label: 'Fat, g', needed: true },
-  { key: 'carbohydrateG', label: 'Carbohydrate, g', needed: true },
-  { key: 'sugarsG', label: 'of it sugars, g', needed: true },
-  { key: 'proteinG', label: 'Protein, g', needed: true },
-  { key: 'saltG', label: 'Salt, g', needed: true },
+  { key: 'fatG', label: pantryWords.fatG, needed: true },
+  { key: 'carbohydrateG', label: pantryWords.carbohydrateG, needed: true },
+  { key: 'sugarsG', label: pantryWords.ofItSugarsG, needed: true },
+  { key: 'proteinG', label: pantryWords.proteinG, needed: true },
+  { key: 'saltG', label: pantryWords.saltG, needed: true },
   { key: 'acidityGPer100Ml', label: 'Acidity, %', needed: false },
-  { key: 'densityGPerMl', label: 'g per ml, if known', needed: false },
-  { key: 'ph', label: 'pH, if known', needed: false },
+  { key: 'densityGPerMl', label: pantryWords.gPerMlIfKnown, needed: false },
+  { key: 'ph', label: pantryWords.phIfKnown, needed: false },
 ] as const;
 type FigureKey = (typeof FIGURES)[number]['key'];
 const LIMITS: Partial<Record<FigureKey, readonly [number, number]>> = {
@@ -81,7 +82,7 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
   return (
     <div className="mx-auto max-w-3xl pt-1">
       <Link to="/pantry" className="text-sm font-semibold text-bottle underline">
-        Pantry
+        {pantryWords.pantry}
       </Link>
       <form
         className="card mt-1 grid gap-4 p-5"
@@ -96,20 +97,20 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
             );
         }}
       >
-        <h1 className="font-name text-2xl font-bold">Our own ingredient, from its label</h1>
+        <h1 className="font-name text-2xl font-bold">{pantryWords.ourOwnIngredientFromIts}</h1>
         <div className="grid gap-3 sm:grid-cols-2">
           <Field
-            label="Name"
+            label={pantryWords.name}
             autoFocus
             value={name}
             onText={setName}
             maxLength={120}
-            hint={taken ? `The pantry has ${taken}. Another name keeps them apart.` : 'no brand needed'}
+            hint={taken ? pantryWords.thePantryHasTakenAnother(taken) : pantryWords.noBrandNeeded}
           />
           <div className="grid content-start gap-1">
-            <span className="font-semibold">What kind of thing</span>
+            <span className="font-semibold">{pantryWords.whatKindOfThing}</span>
             <Choice
-              label="Kind"
+              label={pantryWords.kind}
               value={category}
               options={CATEGORIES.map((value) => ({ value, label: CATEGORY_WORDS[value] }))}
               onChange={setCategory}
@@ -118,9 +119,9 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
         </div>
         <fieldset>
           <legend className="mb-1 flex items-center gap-3 font-semibold">
-            The label’s figures per
+            {pantryWords.theLabelSFiguresPer}
             <Choice
-              label="Figures per"
+              label={pantryWords.figuresPer}
               value={per}
               options={[
                 { value: '100 g', label: '100 g' },
@@ -155,18 +156,18 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
               setKeeps(event.target.checked);
             }}
           />
-          It keeps by itself in the cupboard once opened (otherwise it is taken to be perishable)
+          {pantryWords.itKeepsByItselfIn}
         </label>
         <p role="status" className="min-h-5 text-sm">
           {sayReading(reading, complete, name)}
         </p>
         <div className="flex flex-wrap items-center gap-3">
           <Button kind="main" type="submit" disabled={reading?.status !== 'read' || saving.isLoading}>
-            Put it in the pantry
+            {pantryWords.putItInThePantry}
           </Button>
           {saving.isError && (
             <span role="alert" className="text-acid-ink">
-              Not kept. {sayError(saving.error)}
+              {pantryWords.notKeptError2(sayError(saving.error))}
             </span>
           )}
         </div>
@@ -186,17 +187,19 @@ function readFigure(key: FigureKey, text: string, needed: boolean): Figure {
 
 function sayLimits(key: FigureKey): string {
   const [low, high] = LIMITS[key] ?? [0, 100];
-  return `A number from ${low} to ${high}.`;
+  return pantryWords.aNumberFromLowTo(low, high);
 }
 
 function sayReading(reading: LabelReading | null, complete: boolean, name: string): string {
   if (!reading) {
-    if (!name.trim()) return 'Give it a name; then the five figures every label has.';
-    return complete
-      ? ''
-      : 'Fat, carbohydrate, sugars, protein and salt stand on every label; 0 where it says 0.';
+    if (!name.trim()) return pantryWords.giveItANameThen;
+    return complete ? '' : pantryWords.fatCarbohydrateSugarsProteinAnd;
   }
   if (reading.status === 'unread') return sayLabelProblem(reading.problem);
   const water = reading.row.gPer100G.water ?? 0;
-  return `Reckoned with ${water.toFixed(0)} % water and ${reading.row.spoonDensityGPerMl.toFixed(2)} g per ml. Estimated: ${reading.guessed.join(', ')}.`;
+  return pantryWords.reckonedWithWaterWaterAnd(
+    water.toFixed(0),
+    reading.row.spoonDensityGPerMl.toFixed(2),
+    reading.guessed.join(', '),
+  );
 }

@@ -11,6 +11,7 @@ import { useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { PantryEntry, Settings } from '#contract';
 import { CATEGORIES, componentOf, normaliseName, type Category, type Ingredient } from '#core/ingredient';
+import { pantryWords } from '#words/screens/pantry';
 import { useOwnIngredientsQuery, usePantryQuery } from '../../api/kitchenApi';
 import { ComponentMark } from '../../drawing/ComponentMark';
 import { formatAmount, formatMoney, formatNumber } from '#words/numbers';
@@ -33,10 +34,10 @@ interface PantryRow {
 const SHOWS = ['all', 'onhand', 'own', 'bottle'] as const;
 type Show = (typeof SHOWS)[number];
 const SHOW_WORDS: Record<Show, string> = {
-  all: 'Everything',
-  onhand: 'On hand',
-  own: 'Our own',
-  bottle: 'With a bottle open',
+  all: pantryWords.everything,
+  onhand: pantryWords.onHand,
+  own: pantryWords.ourOwn,
+  bottle: pantryWords.withABottleOpen,
 };
 
 export function PantryPage() {
@@ -62,11 +63,11 @@ export function PantryPage() {
   const navigate = useNavigate();
   const addOwn = (): void => void navigate('/pantry/new');
   const shortcuts: readonly Shortcut[] = [
-    { keys: ['/'], does: 'search the pantry', run: () => search.current?.focus() },
-    { keys: ['n'], does: 'add one of your own', run: addOwn },
+    { keys: ['/'], does: pantryWords.searchThePantry, run: () => search.current?.focus() },
+    { keys: ['n'], does: pantryWords.addOneOfYourOwn, run: addOwn },
     {
       keys: ['?'],
-      does: 'these keys',
+      does: pantryWords.theseKeys,
       run: () => {
         setShowKeys(true);
       },
@@ -113,12 +114,14 @@ export function PantryPage() {
   return (
     <div className="pt-1">
       <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h1 className="font-name text-2xl font-bold">Pantry</h1>
+        <h1 className="font-name text-2xl font-bold">{pantryWords.pantry}</h1>
         <p role="status" className="text-sm text-quiet" data-testid="pantry-count">
-          {shown.length === all.length ? `${all.length} ingredients` : `${shown.length} of ${all.length}`}
+          {shown.length === all.length
+            ? pantryWords.lengthIngredients(all.length)
+            : pantryWords.lengthOfLength2(shown.length, all.length)}
         </p>
-        <Button kind="main" className="ml-auto" title="Key: N" onClick={addOwn}>
-          <Plus size={18} aria-hidden /> Our own ingredient
+        <Button kind="main" className="ml-auto" title={pantryWords.keyN} onClick={addOwn}>
+          <Plus size={18} aria-hidden /> {pantryWords.ourOwnIngredient}
         </Button>
       </div>
       <div role="search" className="mb-3 flex flex-wrap items-center gap-2 text-sm">
@@ -127,8 +130,8 @@ export function PantryPage() {
           <input
             ref={search}
             type="search"
-            aria-label="Search the pantry"
-            placeholder="Name"
+            aria-label={pantryWords.searchThePantry2}
+            placeholder={pantryWords.name}
             className="w-full bg-transparent outline-none"
             value={q}
             onChange={(event) => {
@@ -137,10 +140,10 @@ export function PantryPage() {
           />
         </label>
         <Choice
-          label="Kind"
+          label={pantryWords.kind}
           value={category ?? 'any'}
           options={[
-            { value: 'any', label: 'Any kind' },
+            { value: 'any', label: pantryWords.anyKind },
             ...CATEGORIES.map((value: Category) => ({ value, label: CATEGORY_WORDS[value] })),
           ]}
           onChange={(value) => {
@@ -148,7 +151,7 @@ export function PantryPage() {
           }}
         />
         <Choice
-          label="Show"
+          label={pantryWords.show}
           value={show}
           options={SHOWS.map((value) => ({ value, label: SHOW_WORDS[value] }))}
           onChange={(value) => {
@@ -160,8 +163,8 @@ export function PantryPage() {
         <div className="card mx-auto mt-10 max-w-lg p-6">
           <p className="mb-3">
             {show === 'onhand' && !q && !category
-              ? 'Nobody has said what is on hand. Open an ingredient and type how much there is.'
-              : `Nothing here is called that. Add it from its label.`}
+              ? pantryWords.nobodyHasSaidWhatIs
+              : pantryWords.nothingHereIsCalledThat}
           </p>
           <div className="flex gap-3">
             <Button
@@ -169,15 +172,15 @@ export function PantryPage() {
                 setParams({}, { replace: true });
               }}
             >
-              Show everything
+              {pantryWords.showEverything}
             </Button>
             <Button kind="main" onClick={addOwn}>
-              Our own ingredient
+              {pantryWords.ourOwnIngredient}
             </Button>
           </div>
         </div>
       ) : (
-        <div className="card overflow-x-auto" tabIndex={0} role="region" aria-label="Pantry table">
+        <div className="card overflow-x-auto" tabIndex={0} role="region" aria-label={pantryWords.pantryTable}>
           <table className="w-full min-w-[640px] text-left">
             <thead className="text-sm">
               {table.getHeaderGroups().map((group) => (
@@ -187,7 +190,7 @@ export function PantryPage() {
                     return (
                       <th
                         key={header.id}
-                        scope="col"
+                        scope={pantryWords.col}
                         aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
                         className="px-3 py-1"
                       >
@@ -225,7 +228,7 @@ export function PantryPage() {
         onClose={() => {
           setShowKeys(false);
         }}
-        groups={[{ title: 'In the pantry', shortcuts }]}
+        groups={[{ title: pantryWords.inThePantry, shortcuts }]}
       />
     </div>
   );
@@ -259,7 +262,7 @@ const numberColumn = (
 const columnsFor = (settings: Settings) => [
   column.accessor((row) => row.ingredient.name, {
     id: 'name',
-    header: 'Name',
+    header: pantryWords.name,
     sortingFn: 'text',
     cell: ({ row: { original } }) => (
       <Link
@@ -268,26 +271,28 @@ const columnsFor = (settings: Settings) => [
       >
         <ComponentMark component={componentOf(original.ingredient)} />
         {original.ingredient.name}
-        {original.own && <span className="rounded bg-tape-soft px-1.5 text-sm font-normal">ours</span>}
+        {original.own && (
+          <span className="rounded bg-tape-soft px-1.5 text-sm font-normal">{pantryWords.ours}</span>
+        )}
       </Link>
     ),
   }),
-  column.accessor((row) => CATEGORY_WORDS[row.ingredient.category], { id: 'kind', header: 'Kind' }),
+  column.accessor((row) => CATEGORY_WORDS[row.ingredient.category], { id: 'kind', header: pantryWords.kind }),
   numberColumn(
     'onhand',
-    'On hand',
+    pantryWords.onHand,
     ({ entry }) => entry.onHandG,
     (g) => formatAmount(g, 'g', settings),
   ),
   numberColumn(
     'price',
-    'Price per kg',
+    pantryWords.pricePerKg,
     ({ entry }) => (entry.price !== null && entry.packMassG ? (entry.price / entry.packMassG) * 1000 : null),
     (money) => formatMoney(money, settings),
   ),
   column.accessor((row) => row.entry.bottle.useBy ?? undefined, {
     id: 'useby',
-    header: 'Use by',
+    header: pantryWords.useBy,
     sortUndefined: 'last',
     cell: ({ getValue }) => getValue() ?? <span className="text-quiet">–</span>,
   }),
@@ -299,13 +304,13 @@ const columnsFor = (settings: Settings) => [
   ),
   numberColumn(
     'density',
-    'g per ml',
+    pantryWords.gPerMl,
     ({ ingredient }) => ingredient.spoonDensityGPerMl,
     (density) => formatNumber(density, 2, settings),
   ),
   column.accessor((row) => row.ingredient.tag, {
     id: 'tag',
-    header: 'Known from',
+    header: pantryWords.knownFrom,
     cell: ({ getValue }) => <span className="text-sm text-quiet">{getValue()}</span>,
   }),
 ];

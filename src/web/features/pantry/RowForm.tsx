@@ -9,6 +9,7 @@ import {
   type Ingredient,
   type IngredientId,
 } from '#core/ingredient';
+import { pantryWords } from '#words/screens/pantry';
 import { sayError, useSaveIngredientMutation } from '../../api/kitchenApi';
 import { readDecimal } from '../../readDecimal';
 import { Button } from '../../ui/Button';
@@ -56,7 +57,7 @@ export function copiedRow(ingredient: Ingredient, id: string): OwnIngredient {
     bodyIndex: ingredient.bodyIndex,
     otherSweetnessSucroseGPer100G: ingredient.otherSweetnessAsSucrose * 100,
     tag: 'estimate',
-    source: `copied from ${ingredient.name}, changed by hand`,
+    source: pantryWords.copiedFromNameChangedBy(ingredient.name),
   };
 }
 
@@ -93,7 +94,7 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
     (ph.trim() !== '' && !(numbers.ph !== null && numbers.ph >= 0 && numbers.ph <= 14));
   return (
     <form
-      aria-label="Its values"
+      aria-label={pantryWords.itsValues}
       className="card grid gap-3 p-4"
       onSubmit={(event) => {
         event.preventDefault();
@@ -122,24 +123,30 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
       }}
     >
       <Field
-        label="Name"
+        label={pantryWords.name}
         value={name}
         onText={setName}
         maxLength={120}
-        problem={name.trim() ? '' : 'It needs a name.'}
+        problem={name.trim() ? '' : pantryWords.itNeedsAName}
       />
       <div className="grid gap-3 sm:grid-cols-2">
         <Field
-          label="A spoon holds, g per ml"
+          label={pantryWords.aSpoonHoldsGPer}
           value={density}
           onText={setDensity}
           inputMode="decimal"
-          hint="0.05 to 2.5"
+          hint={pantryWords.n005To25}
         />
-        <Field label="pH" value={ph} onText={setPh} inputMode="decimal" hint="empty where it is dry" />
+        <Field
+          label={pantryWords.ph}
+          value={ph}
+          onText={setPh}
+          inputMode="decimal"
+          hint={pantryWords.emptyWhereItIsDry}
+        />
       </div>
       <fieldset>
-        <legend className="font-semibold">Per 100 g</legend>
+        <legend className="font-semibold">{pantryWords.per100G}</legend>
         <div className="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3">
           {values.map(({ key, value }) => (
             <Field
@@ -148,7 +155,7 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
               className="text-sm"
               inputMode="decimal"
               value={parts[key] ?? ''}
-              problem={value === null || value < 0 ? 'A number of grams.' : ''}
+              problem={value === null || value < 0 ? pantryWords.aNumberOfGrams : ''}
               onText={(text) => {
                 setParts((now) => ({ ...now, [key]: text }));
               }}
@@ -156,10 +163,10 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
           ))}
         </div>
         <p className={`mt-1 text-sm ${sum > LARGEST_SUM_G ? 'text-acid-ink' : 'text-quiet'}`}>
-          Together {sum.toFixed(1)} g of 100 g
-          {sum > LARGEST_SUM_G
-            ? ': more than there is. Lower one of them.'
-            : '; the rest is reckoned as solids.'}
+          {pantryWords.togetherSumGOf100(
+            sum.toFixed(1),
+            sum > LARGEST_SUM_G ? pantryWords.moreThanThereIsLower : pantryWords.theRestIsReckonedAs,
+          )}
         </p>
       </fieldset>
       <AllergenFields answer={allergens} onAnswer={setAllergens} />
@@ -172,10 +179,10 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
             setKeeps(event.target.checked);
           }}
         />
-        Its label says that it keeps in the cupboard once opened
+        {pantryWords.itsLabelSaysThatIt}
       </label>
       <fieldset>
-        <legend className="font-semibold">Care</legend>
+        <legend className="font-semibold">{pantryWords.care}</legend>
         <div className="flex flex-wrap gap-x-4">
           {HAZARDS.map((hazard) => (
             <label key={hazard} className="flex min-h-8 items-center gap-2 text-sm">
@@ -196,12 +203,12 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
       </fieldset>
       <div className="flex flex-wrap items-center gap-3">
         <Button kind="main" type="submit" disabled={wrong || saving.isLoading}>
-          Keep
+          {pantryWords.keep}
         </Button>
-        <Button onClick={onDone}>Leave as it was</Button>
+        <Button onClick={onDone}>{pantryWords.leaveAsItWas}</Button>
         {saving.isError && (
           <span role="alert" className="text-acid-ink">
-            Not kept. {sayError(saving.error)}
+            {pantryWords.notKeptError2(sayError(saving.error))}
           </span>
         )}
       </div>

@@ -1,3 +1,4 @@
+import { planWords } from '#words/screens/plan';
 import type { PlanContent } from '#contract';
 import { sayDuration } from '#words/hold';
 import type { WayOut } from '#core/service';
@@ -6,7 +7,8 @@ import type { DayPlan } from '#kitchen/day';
 
 const SHOWN = 4;
 const some = (all: readonly string[], between: string): string =>
-  all.slice(0, SHOWN).join(between) + (all.length > SHOWN ? `${between}and ${all.length - SHOWN} more` : '');
+  all.slice(0, SHOWN).join(between) +
+  (all.length > SHOWN ? planWords.betweenAndPartMore(between, all.length - SHOWN) : '');
 
 /** What does not fit, what comes late of it, what is at risk, and the cheapest ways out. */
 export function BehindNote({ plan, content }: { plan: DayPlan; content: PlanContent }) {
@@ -23,10 +25,12 @@ export function BehindNote({ plan, content }: { plan: DayPlan; content: PlanCont
   const comesLate = [
     ...content.services.flatMap(({ id, name, at }) => {
       const byS = lateBy.get(id);
-      return byS === undefined ? [] : [`${name} at ${sayTime(at * 60 + byS)}, ${sayDuration(byS)} late`];
+      return byS === undefined
+        ? []
+        : [planWords.nameAtSaytimeBysLate(name, sayTime(at * 60 + byS), sayDuration(byS))];
     }),
     ...late.flatMap(({ task, byS }) =>
-      isJob(task.id) ? [`${task.name} is ready ${sayDuration(byS)} late`] : [],
+      isJob(task.id) ? [planWords.nameIsReadyBysLate(task.name, sayDuration(byS))] : [],
     ),
   ];
   const moved = [...movedS.keys()].map(nameOf);
@@ -36,7 +40,9 @@ export function BehindNote({ plan, content }: { plan: DayPlan; content: PlanCont
       {roots.length > 0 && (
         <p className="font-semibold">
           {some(
-            roots.map(({ task, byS }) => `${nameOf(task.id)} should have begun ${sayDuration(byS)} ago`),
+            roots.map(({ task, byS }) =>
+              planWords.nameofShouldHaveBegunBys(nameOf(task.id), sayDuration(byS)),
+            ),
             '; ',
           )}
           .
@@ -45,22 +51,22 @@ export function BehindNote({ plan, content }: { plan: DayPlan; content: PlanCont
       {clashes.map(({ task, kind, other }) => (
         <p key={`${task.id} ${other.id}`} className="font-semibold">
           {kind === 'after'
-            ? `${nameOf(task.id)} was put so late that ${nameOf(other.id)} cannot wait for it.`
-            : `${nameOf(task.id)} and ${nameOf(other.id)} were put on the same hands or tool at once.`}
+            ? planWords.nameofWasPutSoLate(nameOf(task.id), nameOf(other.id))
+            : planWords.nameofAndNameof2WerePut(nameOf(task.id), nameOf(other.id))}
         </p>
       ))}
       {late.length > 0 && (
         <p data-testid="at-risk">
-          As it goes now: <strong>{comesLate.join('; ')}</strong>.
-          {moved.length > 0 && ` Moved: ${some(moved, ', ')}.`}
+          {planWords.asItGoesNow} <strong>{comesLate.join('; ')}</strong>.
+          {moved.length > 0 && planWords.movedSome(some(moved, ', '))}
         </p>
       )}
-      {late.length === 0 && conflicts.length > 0 && <p>Begun now, everything is still in time.</p>}
+      {late.length === 0 && conflicts.length > 0 && <p>{planWords.begunNowEverythingIsStill}</p>}
       {(conflicts.length > 0 || late.length > 0) && (
         <p>
           {plan.ways.length === 0
-            ? 'Nothing here takes all of it away: leave something out.'
-            : `Cheapest: ${plan.ways.map((way) => sayWay(way, nameOf)).join('; or ')}.`}
+            ? planWords.nothingHereTakesAllOf
+            : planWords.cheapestWays(plan.ways.map((way) => sayWay(way, nameOf)).join('; or '))}
         </p>
       )}
     </div>
@@ -70,18 +76,18 @@ export function BehindNote({ plan, content }: { plan: DayPlan; content: PlanCont
 function sayWay(way: WayOut, nameOf: (id: string) => string): string {
   switch (way.kind) {
     case 'shorten':
-      return `cut “${nameOf(way.taskId)}” to ${sayDuration(way.toS)}`;
+      return planWords.cutNameofToTos(nameOf(way.taskId), sayDuration(way.toS));
     case 'another-tool':
-      return `a second ${way.tool.toLowerCase()}`;
+      return planWords.aSecondTool(way.tool.toLowerCase());
     case 'another-cook':
-      return 'another pair of hands';
+      return planWords.anotherPairOfHands;
     case 'leave-out':
-      return `leave out ${way.taskIds.map(nameOf).join(', ')}`;
+      return planWords.leaveOutTaskids(way.taskIds.map(nameOf).join(', '));
     case 'serve-later': {
-      const later = `serve ${sayDuration(way.byS)} later`;
+      const later = planWords.serveBysLater(sayDuration(way.byS));
       return way.without.length === 0
         ? later
-        : `leave out ${way.without.map(nameOf).join(', ')}, and ${later}`;
+        : planWords.leaveOutWithoutAndLater(way.without.map(nameOf).join(', '), later);
     }
   }
 }

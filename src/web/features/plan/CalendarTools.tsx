@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { PlanContent } from '#contract';
+import { planWords } from '#words/screens/plan';
 import { Button } from '../../ui/Button';
 import { saveText } from '../../ui/saveFile';
 import { calendarOf, servicesFrom } from './calendar';
@@ -13,7 +14,7 @@ export function SaveCalendar({ days, name }: { days: Parameters<typeof calendarO
         saveText(calendarOf(days), `services-${name}.ics`, 'text/calendar');
       }}
     >
-      Save as calendar
+      {planWords.saveAsCalendar}
     </Button>
   );
 }
@@ -36,21 +37,21 @@ export function CalendarTools({
       if (found.length > 0) onServices(found);
       setSaid(
         found.length > 0
-          ? `${found.length} services of ${day} brought in.`
-          : `There is nothing on ${day} in this calendar.`,
+          ? planWords.lengthServicesOfDayBrought(found.length, day)
+          : planWords.thereIsNothingOnDay(day),
       );
     } catch {
-      setSaid('This is no calendar that can be read (iCalendar, .ics). Nothing was changed.');
+      setSaid(planWords.thisIsNoCalendarThat);
     }
   };
   return (
     <div className="flex flex-wrap items-center gap-2">
       <SaveCalendar days={[{ day, services: content.services }]} name={day} />
       <label className="inline-flex min-h-8 cursor-pointer items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-bottle hover:bg-mint has-focus-visible:outline-3 has-focus-visible:outline-bottle">
-        Services from a calendar…
+        {planWords.servicesFromACalendar}
         <input
           type="file"
-          aria-label="Calendar file"
+          aria-label={planWords.calendarFile}
           accept=".ics,text/calendar"
           className="sr-only"
           onChange={({ target }) => {

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import type { PlanContent, ShelfRecord } from '#contract';
 import { formatVolume } from '#words/numbers';
 import type { Kitchen } from '#kitchen/reading';
+import { planWords } from '#words/screens/plan';
 import { litresFor, needsOf, useTakeOn } from './takeOn';
 import { TakeOnButton, TakenOn } from './TakenOn';
 import { nameIn } from './usePlan';
@@ -26,26 +27,26 @@ export function DayNeeds({ day, content, shelf, kitchen }: DayNeedsProps) {
   );
   if (all.length === 0) return <div />;
   return (
-    <section aria-label="What the day needs" className="card grid content-start gap-1 p-4">
-      <h2 className="font-name text-lg font-bold">What the day needs</h2>
+    <section aria-label={planWords.whatTheDayNeeds} className="card grid content-start gap-1 p-4">
+      <h2 className="font-name text-lg font-bold">{planWords.whatTheDayNeeds}</h2>
       <ul data-testid="day-needs">
         {all.map(({ formulaId, ml, highMl }) => {
           const covered = taking.covered.find((one) => one.formulaId === formulaId);
           return (
             <li key={formulaId} className="border-t border-rule py-1.5">
-              <strong>{nameOf(formulaId)}</strong>: {formatVolume(ml, settings)}, up to{' '}
-              {formatVolume(highMl, settings)}
+              <strong>{nameOf(formulaId)}</strong>
+              {planWords.mlUpTo(formatVolume(ml, settings))} {formatVolume(highMl, settings)}
               {covered ? (
                 <TakenOn covered={covered} settings={settings} />
               ) : (
-                <span className="block text-sm text-quiet">from the fridge</span>
+                <span className="block text-sm text-quiet">{planWords.fromTheFridge}</span>
               )}
               {covered && covered.missingMl > 0 && (
                 <Link
                   to={`/formulas/${formulaId}/batch?by=volume&amount=${litresFor(covered.missingMl)}&day=${day}`}
                   className="flex min-h-8 items-center text-bottle underline"
                 >
-                  Plan its batch by hand
+                  {planWords.planItsBatchByHand}
                 </Link>
               )}
             </li>
@@ -54,7 +55,7 @@ export function DayNeeds({ day, content, shelf, kitchen }: DayNeedsProps) {
       </ul>
       <TakeOnButton taking={taking} />
       <Link to={`/batches?day=${day}`} className="flex min-h-8 items-center text-bottle underline">
-        Batches and pull list of the day
+        {planWords.batchesAndPullListOf}
       </Link>
     </section>
   );

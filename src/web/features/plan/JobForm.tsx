@@ -1,6 +1,7 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import type { PlanContent } from '#contract';
+import { planWords } from '#words/screens/plan';
 import { newId } from '../../store/device';
 import { Button, IconButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -8,12 +9,12 @@ import { Field } from '../../ui/Field';
 
 /** What a kitchen does beside: estimates to start from. */
 const USUAL = [
-  { name: 'Boil potatoes', minutes: 30, handsOn: false },
-  { name: 'Roast beets under cover', minutes: 75, handsOn: false },
-  { name: 'Sweat onions under cover', minutes: 20, handsOn: false },
-  { name: 'Steam beans', minutes: 10, handsOn: false },
-  { name: 'Soak beans overnight', minutes: 600, handsOn: false },
-  { name: 'Wash and spin leaves', minutes: 15, handsOn: true },
+  { name: planWords.boilPotatoes, minutes: 30, handsOn: false },
+  { name: planWords.roastBeetsUnderCover, minutes: 75, handsOn: false },
+  { name: planWords.sweatOnionsUnderCover, minutes: 20, handsOn: false },
+  { name: planWords.steamBeans, minutes: 10, handsOn: false },
+  { name: planWords.soakBeansOvernight, minutes: 600, handsOn: false },
+  { name: planWords.washAndSpinLeaves, minutes: 15, handsOn: true },
 ] as const;
 
 /** Side jobs: work or waiting that has to be over before a service. */
@@ -38,17 +39,22 @@ export function JobForm({
   const earlyFits = before.trim() !== '' && Number.isInteger(early) && early >= 0 && early <= 2880;
   if (!service) return null;
   return (
-    <section aria-label="Side jobs" className="card grid grid-cols-1 content-start gap-2 p-4">
-      <h2 className="font-name text-lg font-bold">Side jobs</h2>
+    <section aria-label={planWords.sideJobs} className="card grid grid-cols-1 content-start gap-2 p-4">
+      <h2 className="font-name text-lg font-bold">{planWords.sideJobs}</h2>
       <ul data-testid="jobs">
         {jobs.map((job) => (
           <li key={job.id} className="flex items-center gap-3 border-t border-rule py-1">
             <span className="flex-1">
-              {job.name}, {job.minutes} min {job.handsOn ? 'of work' : 'of waiting'}
-              {job.tool && `, ${job.tool}`}, over {job.beforeMinutes} min before
+              {planWords.nameMinutesMinForm(
+                job.name,
+                job.minutes,
+                job.handsOn ? planWords.ofWork : planWords.ofWaiting,
+              )}
+              {job.tool && `, ${job.tool}`}
+              {planWords.overBeforeminutesMinBefore(job.beforeMinutes)}
             </span>
             <IconButton
-              label={`Without ${job.name}`}
+              label={planWords.withoutName(job.name)}
               onClick={() => {
                 onChange(jobs.filter(({ id }) => id !== job.id));
               }}
@@ -93,17 +99,23 @@ export function JobForm({
           setName('');
         }}
       >
-        <Field label="Job" maxLength={120} value={name} onText={setName} className="flex-1 basis-40" />
         <Field
-          label="Minutes"
+          label={planWords.job}
+          maxLength={120}
+          value={name}
+          onText={setName}
+          className="flex-1 basis-40"
+        />
+        <Field
+          label={planWords.minutes}
           inputMode="numeric"
           value={minutes}
           onText={setMinutes}
-          problem={fits ? null : '1 to 2880.'}
+          problem={fits ? null : planWords.n1To2880}
           className="w-24"
         />
         <Choice
-          label="Work or waiting"
+          label={planWords.workOrWaiting}
           value={handsOn ? 'work' : 'waiting'}
           options={[
             { value: 'waiting', label: 'waiting' },
@@ -114,22 +126,31 @@ export function JobForm({
           }}
         />
         <Field
-          label="Over, min before"
+          label={planWords.overMinBefore}
           inputMode="numeric"
           value={before}
           onText={setBefore}
-          problem={earlyFits ? null : '0 to 2880.'}
+          problem={earlyFits ? null : planWords.n0To2880}
           className="w-36"
         />
-        <Field label="Takes up (oven, pot)" maxLength={60} value={tool} onText={setTool} className="w-40" />
+        <Field
+          label={planWords.takesUpOvenPot}
+          maxLength={60}
+          value={tool}
+          onText={setTool}
+          className="w-40"
+        />
         <Choice
-          label="Before which service"
+          label={planWords.beforeWhichService}
           value={service.id}
-          options={services.map(({ id, name: title }) => ({ value: id, label: `before ${title}` }))}
+          options={services.map(({ id, name: title }) => ({
+            value: id,
+            label: planWords.beforeTitle(title),
+          }))}
           onChange={setServiceId}
         />
         <Button type="submit" disabled={!fits || !earlyFits || name.trim() === ''}>
-          Add the job
+          {planWords.addTheJob}
         </Button>
       </form>
     </section>

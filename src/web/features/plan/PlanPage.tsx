@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { daySchema, planContentSchema, type PlanContent } from '#contract';
 import { sayDuration } from '#words/hold';
+import { planWords } from '#words/screens/plan';
 import { sayError, useFormulasQuery, usePlanQuery, useSavePlanMutation } from '../../api/kitchenApi';
 import { mondayOf, today } from '#kitchen/day';
 import { useKitchen } from '../../store/kitchen';
@@ -26,7 +27,7 @@ export function PlanPage() {
   const day = daySchema.safeParse(search.get('day')).data ?? today();
   const { data, error, refetch } = usePlanQuery(day);
   if (error && !data) return <Trouble error={error} retry={() => void refetch()} />;
-  if (!data || data.day !== day) return <Loading what="the day" />;
+  if (!data || data.day !== day) return <Loading what={planWords.theDay} />;
   return (
     <Day
       key={day}
@@ -82,9 +83,9 @@ function Day({ day, revision, content, onDay }: DayProps) {
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap items-end gap-4">
-        <h1 className="font-name text-2xl font-bold">Service plan</h1>
+        <h1 className="font-name text-2xl font-bold">{planWords.servicePlan}</h1>
         <Field
-          label="Day"
+          label={planWords.day}
           type="date"
           value={dayText}
           onText={(text) => {
@@ -94,27 +95,27 @@ function Day({ day, revision, content, onDay }: DayProps) {
           className="w-44"
         />
         <NumberOf
-          label="Cooks"
+          label={planWords.cooks}
           value={content.cooks}
           onChange={(cooks) => {
             change({ cooks });
           }}
         />
         <TimeOf
-          label="Nobody before"
+          label={planWords.nobodyBefore}
           value={content.from}
           onChange={(from) => {
             change({ from });
           }}
         />
         <Button disabled={before.length === 0} onClick={undo}>
-          Undo
+          {planWords.undo}
         </Button>
         <Link
           to={`/plan/week?from=${mondayOf(day)}`}
           className="flex min-h-8 items-center text-bottle underline"
         >
-          The week
+          {planWords.theWeek}
         </Link>
         <CalendarTools
           day={day}
@@ -131,21 +132,21 @@ function Day({ day, revision, content, onDay }: DayProps) {
       )}
       {saving.error !== undefined && (
         <p role="alert" className="font-semibold text-acid-ink">
-          Not kept. {sayError(saving.error)}
+          {planWords.notKeptError(sayError(saving.error))}
         </p>
       )}
-      {content.services.length === 0 && (
-        <p className="card p-4">
-          Nothing is planned for this day. Add a service with its time and covers, then what is dressed at it.
-        </p>
-      )}
+      {content.services.length === 0 && <p className="card p-4">{planWords.nothingIsPlannedForThis}</p>}
       {plan.placed.length > 0 && (
-        <section aria-label="The day" className="card grid gap-2 p-4">
+        <section aria-label={planWords.theDay2} className="card grid gap-2 p-4">
           <p data-testid="plan-sum">
-            First at <strong>{sayTime(first!.startS)}</strong>: {first!.task.name}. {sayDuration(hands)} of
-            work, {waiting > 0 ? `${sayDuration(waiting)} of waiting` : 'no waiting'}.{' '}
+            {planWords.firstAt} <strong>{sayTime(first!.startS)}</strong>
+            {planWords.nameHandsOfWorkForm(
+              first!.task.name,
+              sayDuration(hands),
+              waiting > 0 ? planWords.waitingOfWaiting(sayDuration(waiting)) : planWords.noWaiting,
+            )}{' '}
             <span className="text-quiet">
-              {plan.proven ? 'Nothing could begin later.' : 'The latest found; not every order was tried.'}
+              {plan.proven ? planWords.nothingCouldBeginLater : planWords.theLatestFoundNotEvery}
             </span>
           </p>
           <BehindNote plan={plan} content={content} />

@@ -2,6 +2,7 @@ import { X } from 'lucide-react';
 import { useState } from 'react';
 import type { PlanContent, PlanDish, PlanService, ShelfRecord } from '#contract';
 import { DISH_KINDS, DISHES, DRESSED, MOMENTS, TIMING } from '#core/service';
+import { planWords } from '#words/screens/plan';
 import { newId } from '../../store/device';
 import { Button, IconButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -17,7 +18,7 @@ interface ServiceFormProps {
 
 /** Services of the day, each with what is dressed at it. */
 export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
-  const [name, setName] = useState('Lunch');
+  const [name, setName] = useState(planWords.lunch);
   const [time, setTime] = useState('12:00');
   const [covers, setCovers] = useState('40');
   const at = readTime(time);
@@ -27,16 +28,16 @@ export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
     onChange(content.services.map((service) => (service.id === id ? { ...service, ...patch } : service)));
   };
   return (
-    <section aria-label="Services" className="card grid grid-cols-1 content-start gap-3 p-4">
-      <h2 className="font-name text-lg font-bold">Services</h2>
+    <section aria-label={planWords.services} className="card grid grid-cols-1 content-start gap-3 p-4">
+      <h2 className="font-name text-lg font-bold">{planWords.services}</h2>
       {content.services.map((service) => (
         <div key={service.id} className="grid gap-2 border-t border-rule pt-2" data-testid="service">
           <div className="flex items-center gap-3">
             <strong className="flex-1">
-              {service.name}, {sayTime(service.at * 60)}, {service.covers} covers
+              {planWords.nameSaytimeCoversCovers(service.name, sayTime(service.at * 60), service.covers)}
             </strong>
             <IconButton
-              label={`Without ${service.name}`}
+              label={planWords.withoutName(service.name)}
               onClick={() => {
                 onChange(content.services.filter(({ id }) => id !== service.id));
               }}
@@ -48,7 +49,9 @@ export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
             <DishRow
               key={dish.id}
               dish={dish}
-              name={shelf.find(({ id }) => id === dish.formulaId)?.formula.name ?? 'a dressing that is gone'}
+              name={
+                shelf.find(({ id }) => id === dish.formulaId)?.formula.name ?? planWords.aDressingThatIsGone
+              }
               onChange={(next) => {
                 change(service.id, {
                   dishes: next
@@ -74,24 +77,24 @@ export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
           onChange([...content.services, { id: newId(), name: name.trim(), at, covers: count, dishes: [] }]);
         }}
       >
-        <Field label="Service" maxLength={120} value={name} onText={setName} className="w-36" />
+        <Field label={planWords.service} maxLength={120} value={name} onText={setName} className="w-36" />
         <Field
-          label="At"
+          label={planWords.at}
           value={time}
           onText={setTime}
-          problem={at === null ? 'Such as 12:30.' : null}
+          problem={at === null ? planWords.suchAs1230 : null}
           className="w-24"
         />
         <Field
-          label="Covers"
+          label={planWords.covers}
           inputMode="numeric"
           value={covers}
           onText={setCovers}
-          problem={countFits ? null : 'How many?'}
+          problem={countFits ? null : planWords.howMany}
           className="w-24"
         />
         <Button type="submit" disabled={at === null || !countFits || name.trim() === ''}>
-          Add the service
+          {planWords.addTheService}
         </Button>
       </form>
     </section>
@@ -111,11 +114,15 @@ function DishRow({
     <div className="grid gap-1 rounded-md border border-rule p-2 text-sm">
       <div className="flex items-center gap-2">
         <span className="flex-1">
-          <strong>{name}</strong> on {DISH_NAMES[dish.kind].toLowerCase()}, {dish.dressed}, {dish.servingG} g
-          each
+          <strong>{name}</strong>{' '}
+          {planWords.onDishnamesDressedServinggG(
+            DISH_NAMES[dish.kind].toLowerCase(),
+            dish.dressed,
+            dish.servingG,
+          )}
         </span>
         <IconButton
-          label={`Without ${name}`}
+          label={planWords.withoutName(name)}
           onClick={() => {
             onChange(null);
           }}
@@ -125,7 +132,7 @@ function DishRow({
       </div>
       <div className="flex flex-wrap gap-2">
         <Choice
-          label={`When ${name} goes on`}
+          label={planWords.whenNameGoesOn(name)}
           value={dish.moment}
           options={MOMENTS.map((value) => ({ value, label: MOMENT_WORDS[value] }))}
           onChange={(moment) => {
@@ -133,11 +140,11 @@ function DishRow({
           }}
         />
         <Choice
-          label={`Where ${name} comes from`}
+          label={planWords.whereNameComesFrom(name)}
           value={dish.fresh ? 'fresh' : 'fridge'}
           options={[
-            { value: 'fresh', label: 'made that day' },
-            { value: 'fridge', label: 'from the fridge' },
+            { value: 'fresh', label: planWords.madeThatDay },
+            { value: 'fridge', label: planWords.fromTheFridge },
           ]}
           onChange={(value) => {
             onChange({ ...dish, fresh: value === 'fresh' });
@@ -154,25 +161,25 @@ function AddDish({ shelf, onAdd }: { shelf: readonly ShelfRecord[]; onAdd: (dish
   const [kind, setKind] = useState<PlanDish['kind']>('tender-leaves');
   const [dressed, setDressed] = useState<PlanDish['dressed']>('normally');
   const chosen = dressings.find(({ id }) => id === formulaId) ?? dressings[0];
-  if (!chosen) return <p className="text-quiet">There is no dressing on the shelf yet.</p>;
+  if (!chosen) return <p className="text-quiet">{planWords.thereIsNoDressingOn}</p>;
   return (
     <div className="flex flex-wrap gap-2">
       <Choice
-        label="Dressing"
+        label={planWords.dressing}
         value={chosen.id as string}
         options={dressings.map(({ id, formula }) => ({ value: id as string, label: formula.name }))}
         onChange={setFormulaId}
         className="max-w-52"
       />
       <Choice
-        label="On what"
+        label={planWords.onWhat}
         value={kind}
         options={DISH_KINDS.map((value) => ({ value, label: DISH_NAMES[value] }))}
         onChange={setKind}
         className="max-w-48"
       />
       <Choice
-        label="How well dressed"
+        label={planWords.howWellDressed}
         value={dressed}
         options={DRESSED.map((value) => ({ value, label: value }))}
         onChange={setDressed}
@@ -191,7 +198,7 @@ function AddDish({ shelf, onAdd }: { shelf: readonly ShelfRecord[]; onAdd: (dish
           });
         }}
       >
-        Add the dish
+        {planWords.addTheDish}
       </Button>
     </div>
   );

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import type { Settings } from '#contract';
 import { STATE_WORDS } from '#words/batch';
 import { formatVolume } from '#words/numbers';
+import { planWords } from '#words/screens/plan';
 import { Button } from '../../ui/Button';
 import { litresFor, type Covered, type TakingOn } from './takeOn';
 
@@ -22,7 +23,7 @@ export function TakenOn({ covered, settings }: { covered: Covered; settings: Set
       ))}
       {covered.missingMl > 0 && (
         <span className="block text-quiet">
-          {covered.batches.length > 0 ? 'still to take on: ' : 'to take on: '}
+          {covered.batches.length > 0 ? planWords.stillToTakeOn : planWords.toTakeOn}
           {litresFor(covered.missingMl)} l
         </span>
       )}
@@ -37,15 +38,15 @@ export function TakeOnButton({ taking: { covered, waits, busy, problems, takeOn 
       {missing.length > 0 && (
         <Button kind="main" className="min-h-11" disabled={busy || waits} onClick={() => void takeOn()}>
           {busy
-            ? 'Planning…'
+            ? planWords.planning
             : missing.length === 1
-              ? 'Take on the batch'
-              : `Take on ${missing.length} batches`}
+              ? planWords.takeOnTheBatch
+              : planWords.takeOnLengthBatches(missing.length)}
         </Button>
       )}
       {missing.length === 0 && covered.length > 0 && (
         <p role="status" className="text-sm">
-          All of it is taken on.
+          {planWords.allOfItIsTaken}
         </p>
       )}
       {problems.map((problem) => (

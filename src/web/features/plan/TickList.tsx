@@ -1,6 +1,7 @@
 import type { PlanContent } from '#contract';
 import { sayDuration } from '#words/hold';
 import type { DayTask, Placed } from '#core/service';
+import { planWords } from '#words/screens/plan';
 import { Button } from '../../ui/Button';
 import { sayTime, secondsOfDay } from '#kitchen/day';
 import type { DayPlan } from '#kitchen/day';
@@ -23,9 +24,11 @@ export function TickList({ day, plan, content, now, onChange }: TickListProps) {
     .sort(([, a], [, b]) => a.localeCompare(b));
   const isFree = ({ after }: DayTask): boolean => after.every((id) => done[id] !== undefined);
   return (
-    <section aria-label="To do" className="card grid content-start gap-1 p-4">
-      <h2 className="font-name text-lg font-bold">To do</h2>
-      {plan.placed.length === 0 && behind.length === 0 && <p className="text-quiet">Nothing yet.</p>}
+    <section aria-label={planWords.toDo} className="card grid content-start gap-1 p-4">
+      <h2 className="font-name text-lg font-bold">{planWords.toDo}</h2>
+      {plan.placed.length === 0 && behind.length === 0 && (
+        <p className="text-quiet">{planWords.nothingYet}</p>
+      )}
       <ol data-testid="to-do">
         {plan.placed.map((one) => (
           <li key={one.task.id} className="flex items-center gap-2 border-t border-rule">
@@ -48,23 +51,23 @@ export function TickList({ day, plan, content, now, onChange }: TickListProps) {
             </label>
             {begun[one.task.id] !== undefined ? (
               <Button
-                aria-label={`Not begun after all: ${one.task.name}`}
+                aria-label={planWords.notBegunAfterAllName(one.task.name)}
                 onClick={() => {
                   const { [one.task.id]: _gone, ...rest } = begun;
                   onChange({ begun: rest });
                 }}
               >
-                Not begun
+                {planWords.notBegun}
               </Button>
             ) : (
               isFree(one.task) && (
                 <Button
-                  aria-label={`Begin: ${one.task.name}`}
+                  aria-label={planWords.beginName(one.task.name)}
                   onClick={() => {
                     onChange({ begun: { ...begun, [one.task.id]: new Date().toISOString() } });
                   }}
                 >
-                  Begin
+                  {planWords.begin}
                 </Button>
               )
             )}
@@ -106,7 +109,7 @@ function TaskWords({ task, startS, endS, runs, slackS, movedS, nowS }: TaskWords
       <span className="w-14 shrink-0 self-start pt-1.5 font-semibold">{sayTime(startS)}</span>
       <span className="min-w-0 flex-1">
         {task.name}
-        {!task.handsOn && <span className="text-quiet"> until {sayTime(endS)}, waiting</span>}
+        {!task.handsOn && <span className="text-quiet"> {planWords.untilEndsWaiting(sayTime(endS))}</span>}
         <span
           className={`block text-sm ${
             runs
@@ -137,7 +140,7 @@ function sayStanding({
   readonly movedS: number;
   readonly slackS: number;
 }): string {
-  if (runs) return leftS > 30 ? `runs, ${inMinutes(leftS)} left` : 'should be done';
-  if (movedS >= 60) return `${inMinutes(movedS)} later than planned`;
-  return slackS < 60 ? 'no time to lose' : `${inMinutes(slackS)} to spare`;
+  if (runs) return leftS > 30 ? planWords.runsInminutesLeft(inMinutes(leftS)) : planWords.shouldBeDone;
+  if (movedS >= 60) return planWords.inminutesLaterThanPlanned(inMinutes(movedS));
+  return slackS < 60 ? planWords.noTimeToLose : planWords.inminutesToSpare(inMinutes(slackS));
 }

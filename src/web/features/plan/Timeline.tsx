@@ -1,3 +1,4 @@
+import { planWords } from '#words/screens/plan';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { DayPlan } from '#kitchen/day';
 import { sayTime } from '#kitchen/day';
@@ -97,8 +98,19 @@ export function Timeline({ placed, cooks, slack, moved, begun, nowS, onMove }: T
             <button
               key={task.id}
               type="button"
-              title={`${task.name}, ${sayTime(startS)} to ${sayTime(endS)}; ${sayEarliest(startS, slack.get(task.id))}`}
-              aria-label={`${task.name}, ${sayTime(startS)} to ${sayTime(endS)}${pinned ? ', put there by hand; Delete lets it go' : ''}${runs ? ', runs.' : '. Arrow keys move it.'}`}
+              title={planWords.nameStartsToEndsStarts2(
+                task.name,
+                sayTime(startS),
+                sayTime(endS),
+                sayEarliest(startS, slack.get(task.id)),
+              )}
+              aria-label={planWords.nameStartsToEndsForm(
+                task.name,
+                sayTime(startS),
+                sayTime(endS),
+                pinned ? planWords.putThereByHandDelete : '',
+                runs ? planWords.runs : planWords.arrowKeysMoveIt,
+              )}
               className={`absolute touch-none overflow-hidden rounded border px-1 text-left text-2xs leading-tight whitespace-nowrap ${
                 task.handsOn ? 'border-bottle bg-bottle text-white' : 'border-edge bg-tape-soft text-ink'
               } ${pinned ? 'outline-2 outline-acid' : ''} ${runs ? 'outline-3 outline-oil' : ''}`}
@@ -141,7 +153,7 @@ export function Timeline({ placed, cooks, slack, moved, begun, nowS, onMove }: T
 
 /** As planned it begins as late as it may. */
 const sayEarliest = (startS: number, slackS = 0): string =>
-  slackS < 60 ? 'no earlier' : `at the earliest ${sayTime(startS - slackS)}`;
+  slackS < 60 ? planWords.noEarlier : planWords.atTheEarliestSaytime(sayTime(startS - slackS));
 
 /** What waits at the same time lies under each other. */
 function waitingOf(placed: TimelineProps['placed']) {

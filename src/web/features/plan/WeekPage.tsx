@@ -3,6 +3,7 @@ import { Link, useSearchParams } from 'react-router';
 import { daySchema, type PlanContent, type PlanRecord, type ShelfRecord } from '#contract';
 import { sayDuration } from '#words/hold';
 import { weekBatches } from '#core/service';
+import { planWords } from '#words/screens/plan';
 import { sayError, useFormulasQuery, usePlanWeekQuery, useSavePlanMutation } from '../../api/kitchenApi';
 import { daysAfter, mondayOf, sayDay, today } from '#kitchen/day';
 import { formatVolume } from '#words/numbers';
@@ -28,7 +29,7 @@ export function WeekPage() {
     return week.error ? (
       <Trouble error={week.error} retry={() => void week.refetch()} />
     ) : (
-      <Loading what="the week" />
+      <Loading what={planWords.theWeek2} />
     );
   return <Week key={from} from={from} plans={week.data} />;
 }
@@ -55,11 +56,11 @@ function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-        <h1 className="font-name text-2xl font-bold">Week of {sayDay(from)}</h1>
+        <h1 className="font-name text-2xl font-bold">{planWords.weekOfFrom(sayDay(from))}</h1>
         {[
-          [daysAfter(from, -7), 'The week before'],
-          [mondayOf(today()), 'This week'],
-          [daysAfter(from, 7), 'The week after'],
+          [daysAfter(from, -7), planWords.theWeekBefore],
+          [mondayOf(today()), planWords.thisWeek],
+          [daysAfter(from, 7), planWords.theWeekAfter],
         ].map(([day, words]) => (
           <Link
             key={words}
@@ -75,18 +76,21 @@ function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
           name={`week-${from}`}
         />
       </div>
-      {isEmpty && (
-        <p className="card p-4">
-          Nothing is planned in this week. Open a day and add its services, or take over last week’s.
-        </p>
-      )}
+      {isEmpty && <p className="card p-4">{planWords.nothingIsPlannedInThis}</p>}
       <div className="grid items-start gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]">
-        <section aria-label="The days" className="card overflow-x-auto p-4">
+        <section aria-label={planWords.theDays} className="card overflow-x-auto p-4">
           <table className="w-full text-left" data-testid="week">
-            <caption className="sr-only">The days of the week</caption>
+            <caption className="sr-only">{planWords.theDaysOfTheWeek}</caption>
             <thead className="text-sm text-quiet">
               <tr>
-                {['Day', 'Services', 'Dressings', 'First', 'Work', ''].map((title) => (
+                {[
+                  planWords.day,
+                  planWords.services,
+                  planWords.dressings,
+                  planWords.first,
+                  planWords.work,
+                  '',
+                ].map((title) => (
                   <th key={title} className="pr-3 font-normal">
                     {title}
                   </th>
@@ -126,14 +130,14 @@ function DayRow({ plan: { day, content }, kitchen, asked, nameOf, now }: DayRowP
   const troubled = conflicts.length + clashes.length + late.length > 0;
   return (
     <tr className="border-t border-rule align-baseline">
-      <th scope="row" className="py-2 pr-3 whitespace-nowrap">
+      <th scope={planWords.row} className="py-2 pr-3 whitespace-nowrap">
         <Link
           to={`/plan?day=${day}`}
           className="inline-flex min-h-6 items-center font-semibold text-bottle underline"
         >
           {shortDay(day)}
         </Link>
-        {day === today(now) && <span className="font-normal text-quiet">, today</span>}
+        {day === today(now) && <span className="font-normal text-quiet">{planWords.today}</span>}
       </th>
       <td className="pr-3">
         {content.services.length === 0 && <span className="text-quiet">–</span>}
@@ -157,10 +161,10 @@ function DayRow({ plan: { day, content }, kitchen, asked, nameOf, now }: DayRowP
       <td className={troubled ? 'font-semibold text-acid-ink' : 'text-quiet'}>
         {troubled
           ? late.length > 0
-            ? 'does not fit'
-            : 'behind'
+            ? planWords.doesNotFit
+            : planWords.behind
           : content.services.length > 0 && placed.length === 0 && done > 0
-            ? 'done'
+            ? planWords.done
             : ''}
       </td>
     </tr>
@@ -210,11 +214,9 @@ function WeekBatches({
   );
   if (batches.length === 0) return <div />;
   return (
-    <section aria-label="Batches of the week" className="card grid gap-1 p-4">
-      <h2 className="font-name text-lg font-bold">Batches of the week</h2>
-      <p className="text-sm text-quiet">
-        What comes from the fridge is made once for as many days as it keeps; made that day is made that day.
-      </p>
+    <section aria-label={planWords.batchesOfTheWeek} className="card grid gap-1 p-4">
+      <h2 className="font-name text-lg font-bold">{planWords.batchesOfTheWeek}</h2>
+      <p className="text-sm text-quiet">{planWords.whatComesFromTheFridge}</p>
       <ul data-testid="week-batches">
         {batches.map(({ formulaId, day, volumeMl, serves }, i) => (
           <li key={`${formulaId} ${day}`} className="border-t border-rule py-1.5">
@@ -223,8 +225,10 @@ function WeekBatches({
             {(serves.length > 1 || serves[0] !== day) && (
               <>
                 {' '}
-                for {serves.map((served) => shortDay(daysAfter(from, served))).join(', ')}; keeps{' '}
-                {asked.get(formulaId)?.keepingDays} days
+                {planWords.forServesKeeps(
+                  serves.map((served) => shortDay(daysAfter(from, served))).join(', '),
+                )}{' '}
+                {asked.get(formulaId)?.keepingDays} {planWords.days}
               </>
             )}
             <TakenOn covered={taking.covered[i]!} settings={kitchen.settings} />
@@ -255,11 +259,13 @@ function AsLastWeek({ from, plans }: { from: string; plans: readonly PlanRecord[
           for (const put of takeOver) void save(put);
         }}
       >
-        As last week, {takeOver.length === 1 ? 'on one empty day' : `on ${takeOver.length} empty days`}
+        {planWords.asLastWeekForm(
+          takeOver.length === 1 ? planWords.onOneEmptyDay : planWords.onLengthEmptyDays(takeOver.length),
+        )}
       </Button>
       {saving.error !== undefined && (
         <span role="alert" className="font-semibold text-acid-ink">
-          Not kept. {sayError(saving.error)}
+          {planWords.notKeptError(sayError(saving.error))}
         </span>
       )}
     </>

@@ -2,6 +2,7 @@
 import ical from 'ical-generator';
 import ICAL from 'ical.js';
 import type { PlanContent, PlanService } from '#contract';
+import { planWords } from '#words/screens/plan';
 import { newId } from '../../store/device';
 import { momentOf } from '#kitchen/day';
 
@@ -11,8 +12,8 @@ export function calendarOf(
   days: readonly (Pick<PlanContent, 'services'> & { readonly day: string })[],
 ): string {
   const calendar = ical({
-    name: 'Services',
-    prodId: { company: 'Ygrana', product: 'Service plan', language: 'EN' },
+    name: planWords.services,
+    prodId: { company: planWords.ygrana, product: planWords.servicePlan, language: 'EN' },
   });
   for (const { day, services } of days) {
     for (const { id, name, at, covers } of services) {
@@ -21,7 +22,7 @@ export function calendarOf(
         start: momentOf(day, at * 60),
         end: momentOf(day, (at + SERVICE_MINUTES) * 60),
         summary: name,
-        description: `${covers} covers`,
+        description: planWords.coversCovers(covers),
       });
     }
   }
@@ -45,7 +46,7 @@ export function servicesFrom(text: string, day: string): PlanService[] {
     return [
       {
         id: newId(),
-        name: (event.summary || 'Service').slice(0, 120),
+        name: (event.summary || planWords.service).slice(0, 120),
         at: start.getHours() * 60 + start.getMinutes(),
         covers: Math.min(5000, Math.max(1, covers)),
         dishes: [],

@@ -1,5 +1,6 @@
 /** Numbers and times that are taken as soon as they can be read; what cannot stays as typed. */
 import { useState } from 'react';
+import { planWords } from '#words/screens/plan';
 import { Field } from '../../ui/Field';
 import { readTime, sayTime } from '#kitchen/day';
 
@@ -29,7 +30,7 @@ export function NumberOf({
       onBlur={() => {
         if (fits) setText(null);
       }}
-      problem={fits ? null : 'A whole number.'}
+      problem={fits ? null : planWords.aWholeNumber}
       className="w-24"
     />
   );
@@ -62,7 +63,7 @@ export function TimeOf({
           setText(null);
         }
       }}
-      problem={fits ? null : 'Such as 12:30.'}
+      problem={fits ? null : planWords.suchAs1230}
       className="w-32"
     />
   );

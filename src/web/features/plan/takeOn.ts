@@ -5,6 +5,7 @@ import type { BatchRecord, PlanContent } from '#contract';
 import { sayBatchProblem } from '#words/batch';
 import type { FormulaId } from '#core/formula';
 import { dressingFor } from '#core/service';
+import { planWords } from '#words/screens/plan';
 import { kitchenApi, sayError, useBatchesQuery, useStandingsQuery } from '../../api/kitchenApi';
 import { formatMass, formatVolume } from '#words/numbers';
 import { batchRequestOf, newBatchOf, readVersion, stockOf, usualChoices, usualVersion } from '#kitchen/batch';
@@ -100,9 +101,9 @@ export function useTakeOn(
     const latest = Math.max(0, ...versions.map(({ number }) => number));
     const number = usualVersion(standings?.[formulaId], latest);
     const version = versions.find((candidate) => candidate.number === number);
-    if (!version) return 'it has no version yet. Open its stage Batch, and freeze it.';
+    if (!version) return planWords.itHasNoVersionYet;
     const read = readVersion(version, kitchen);
-    if (read.lines.length === 0) return `there is nothing in v${number} to scale.`;
+    if (read.lines.length === 0) return planWords.thereIsNothingInV(number);
     const litres = litresFor(missingMl);
     const choices = usualChoices({ kind: 'volume', volumeMl: litres * 1000 }, kitchen);
     const request = batchRequestOf(
@@ -134,7 +135,7 @@ export function useTakeOn(
         const problem = await one(batch);
         if (problem !== null) said.push(`${nameOf(batch.formulaId)}: ${problem}`);
       } catch (error) {
-        said.push(`${nameOf(batch.formulaId)}: not written down. ${sayError(error)}`);
+        said.push(planWords.nameofNotWrittenDownError(nameOf(batch.formulaId), sayError(error)));
       }
     }
     setProblems(said);

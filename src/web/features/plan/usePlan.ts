@@ -1,4 +1,5 @@
 /** The plan of a day as React sees it: worked out again when something changes, and by the minute. */
+import { planWords } from '#words/screens/plan';
 import { useMemo } from 'react';
 import type { PlanContent, ShelfRecord } from '#contract';
 import type { Kitchen } from '#kitchen/reading';
@@ -24,7 +25,7 @@ export function useAsked(
 export const nameIn =
   (shelf: readonly ShelfRecord[]) =>
   (formulaId: string): string =>
-    shelf.find(({ id }) => id === formulaId)?.formula.name ?? 'a dressing that is gone';
+    shelf.find(({ id }) => id === formulaId)?.formula.name ?? planWords.aDressingThatIsGone;
 
 export function usePlan(
   day: string,

@@ -1,4 +1,5 @@
 import { DISH_KINDS, DRESSED, WATER_SOURCES } from '#core/service';
+import { serveWords } from '#words/screens/serve';
 import { Chips } from '../../ui/Chips';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
@@ -14,10 +15,10 @@ export function DishForm({ dish }: { dish: Dish }) {
   const { kind, dressed, servingText, coversText, servingG, covers, watery, set } = dish;
   const others = WATER_SOURCES.filter((source) => !watery.some((part) => part.source === source));
   return (
-    <section aria-label="The dish" className="card grid grid-cols-1 content-start gap-3 p-4">
-      <h2 className="font-name text-lg font-bold">The dish</h2>
+    <section aria-label={serveWords.theDish} className="card grid grid-cols-1 content-start gap-3 p-4">
+      <h2 className="font-name text-lg font-bold">{serveWords.theDish}</h2>
       <Choice
-        label="Kind of dish"
+        label={serveWords.kindOfDish}
         value={kind}
         options={DISH_KINDS.map((value) => ({ value, label: DISH_NAMES[value] }))}
         onChange={(value) => {
@@ -27,26 +28,26 @@ export function DishForm({ dish }: { dish: Dish }) {
       />
       <div className="grid grid-cols-2 gap-3">
         <Field
-          label="One serving, g"
+          label={serveWords.oneServingG}
           inputMode="decimal"
           value={servingText}
           onText={(text) => {
             set({ each: text });
           }}
-          problem={servingG !== null && servingG > 0 ? null : 'A weight above nothing.'}
+          problem={servingG !== null && servingG > 0 ? null : serveWords.aWeightAboveNothing}
         />
         <Field
-          label="Servings"
+          label={serveWords.servings}
           inputMode="decimal"
           value={coversText}
           onText={(text) => {
             set({ covers: text });
           }}
-          problem={covers !== null && covers > 0 ? null : 'How many?'}
+          problem={covers !== null && covers > 0 ? null : serveWords.howMany}
         />
       </div>
       <Chips
-        label="How well dressed"
+        label={serveWords.howWellDressed}
         value={dressed}
         options={DRESSED.map((value) => ({ value, label: value }))}
         onChange={(value) => {
@@ -55,7 +56,7 @@ export function DishForm({ dish }: { dish: Dish }) {
       />
       <p className="text-quiet">{TIMING_WORDS[kind]}</p>
       <div className="grid gap-2 border-t border-rule pt-3">
-        <h3 className="font-semibold">Water in the bowl</h3>
+        <h3 className="font-semibold">{serveWords.waterInTheBowl}</h3>
         {watery.map(({ source, text, massG }) => (
           <div key={source} className="flex items-start gap-2">
             <Field
@@ -65,11 +66,11 @@ export function DishForm({ dish }: { dish: Dish }) {
               onText={(next) => {
                 set({ [source]: next });
               }}
-              problem={massG !== null && massG >= 0 ? null : 'A weight.'}
+              problem={massG !== null && massG >= 0 ? null : serveWords.aWeight}
               className="flex-1"
             />
             <IconButton
-              label={`Without ${WATER_NAMES[source].toLowerCase()}`}
+              label={serveWords.withoutWaternames(WATER_NAMES[source].toLowerCase())}
               className="mt-6"
               onClick={() => {
                 set({ [source]: null });
@@ -81,10 +82,10 @@ export function DishForm({ dish }: { dish: Dish }) {
         ))}
         {others.length > 0 && (
           <Choice
-            label="What brings water"
+            label={serveWords.whatBringsWater}
             value={NONE}
             options={[
-              { value: NONE, label: watery.length > 0 ? 'and also…' : 'nothing that thins it' },
+              { value: NONE, label: watery.length > 0 ? serveWords.andAlso : serveWords.nothingThatThinsIt },
               ...others.map((value) => ({ value, label: WATER_NAMES[value] })),
             ]}
             onChange={(value) => {

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { VersionRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { DISHES, dressingFor, mlPer100GOf, servingsFrom, type DressedEntry } from '#core/service';
+import { serveWords } from '#words/screens/serve';
 import { sayError, useAddDressingMutation } from '../../api/kitchenApi';
 import { formatAmount, formatMass, formatNumber, formatVolume } from '#words/numbers';
 import { readDecimal } from '../../readDecimal';
@@ -29,8 +30,8 @@ export function HowMuch({ dish, own, kitchen, version, formulaId, volumeMl, mass
   const { kind, dressed, massG: dishG, covers, servingG } = dish;
   if (dishG === null || covers === null || servingG === null)
     return (
-      <section aria-label="How much" className="card p-4">
-        <p className="text-quiet">Say what one serving weighs, and how many there are.</p>
+      <section aria-label={serveWords.howMuch} className="card p-4">
+        <p className="text-quiet">{serveWords.sayWhatOneServingWeighs}</p>
       </section>
     );
   const need = dressingFor(kind, dishG, dressed, own);
@@ -40,34 +41,44 @@ export function HowMuch({ dish, own, kitchen, version, formulaId, volumeMl, mass
   // Up, so that nobody runs out.
   const batch = Math.ceil(need.highMl / 100) / 10;
   return (
-    <section aria-label="How much" className="card grid content-start gap-2 p-4">
+    <section aria-label={serveWords.howMuch} className="card grid content-start gap-2 p-4">
       <p className="font-name text-4xl font-bold" data-testid="need">
         {formatVolume(need.ml, settings)}
       </p>
       <p className="text-lg">
-        {formatVolume(need.lowMl, settings)} to {formatVolume(need.highMl, settings)}, about{' '}
-        {formatMass(need.ml * density, settings)}, for {formatMass(dishG, settings)} {dressed} dressed.
+        {serveWords.lowmlToHighmlAbout(
+          formatVolume(need.lowMl, settings),
+          formatVolume(need.highMl, settings),
+        )}{' '}
+        {serveWords.formatmassForDishgDressedDressed(
+          formatMass(need.ml * density, settings),
+          formatMass(dishG, settings),
+          dressed,
+        )}
       </p>
       <p>
-        {formatAmount(each, 'ml', settings)} a serving
+        {serveWords.eachAServing(formatAmount(each, 'ml', settings))}
         {volumeMl > 0 && (
           <>
-            ; the jar as composed dresses <strong>{servingsFrom(volumeMl, each)}</strong>, a litre{' '}
-            <strong>{servingsFrom(1000, each)}</strong>
+            {serveWords.theJarAsComposedDresses} <strong>{servingsFrom(volumeMl, each)}</strong>
+            {serveWords.aLitre} <strong>{servingsFrom(1000, each)}</strong>
           </>
         )}
         .
       </p>
       <p className="text-sm text-quiet">
-        {formatNumber(mlPer100GOf(kind, dressed, own), 0, settings)} ml per 100 g, {DISHES[kind].tag}
-        {mine > 0 && `, drawn towards ${mine} of this kitchen’s own`}.
+        {serveWords.mlper100gofMlPer100G(
+          formatNumber(mlPer100GOf(kind, dressed, own), 0, settings),
+          DISHES[kind].tag,
+        )}
+        {mine > 0 && serveWords.drawnTowardsMineOfThis(mine)}.
       </p>
       {version && (
         <Link
           to={`/formulas/${formulaId}/batch?v=${version.number}&by=volume&amount=${batch}`}
           className="justify-self-start font-semibold text-bottle underline"
         >
-          Plan a batch of {formatVolume(batch * 1000, settings)}
+          {serveWords.planABatchOfFormatvolume(formatVolume(batch * 1000, settings))}
         </Link>
       )}
       {version && <TookInstead key={`${kind} ${dressed}`} {...{ dish, formulaId, version, dishG }} />}
@@ -119,19 +130,19 @@ function TookInstead({
       }}
     >
       <Field
-        label="It really took, ml"
+        label={serveWords.itReallyTookMl}
         inputMode="decimal"
         value={text}
         onText={setText}
-        problem={text.trim() === '' || fits ? null : 'A volume above nothing.'}
+        problem={text.trim() === '' || fits ? null : serveWords.aVolumeAboveNothing}
         className="w-44"
       />
       <Button type="submit" disabled={!fits || adding.isLoading}>
-        Remember it
+        {serveWords.rememberIt}
       </Button>
       {adding.error !== undefined && (
         <p role="alert" className="w-full font-semibold text-acid-ink">
-          Not kept. {sayError(adding.error)}
+          {serveWords.notKeptError(sayError(adding.error))}
         </p>
       )}
     </form>

@@ -11,6 +11,7 @@ import { sayDuration, sayHold, sayRemix } from '#words/hold';
 import type { Formula, FormulaId } from '#core/formula';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import { allergenNames } from '#words/safety';
+import { serveWords } from '#words/screens/serve';
 import { CautionLines } from '../../ui/CautionLines';
 import { coldClockOf, dressingFor, dressingTimes, MOMENTS, TIMING, type DressedEntry } from '#core/service';
 import { tipsFor } from '#core/trial';
@@ -79,14 +80,14 @@ export function InService({
   );
   return (
     <div className="grid content-start gap-3.5">
-      <section aria-label="When" className="card grid content-start gap-2 p-4">
-        <h2 className="font-name text-lg font-bold">When</h2>
+      <section aria-label={serveWords.when} className="card grid content-start gap-2 p-4">
+        <h2 className="font-name text-lg font-bold">{serveWords.when}</h2>
         <Choice
-          label="When it goes on"
+          label={serveWords.whenItGoesOn}
           value={moment}
           options={MOMENTS.map((value) => ({
             value,
-            label: value === timing.best ? `${MOMENT_WORDS[value]}, best` : MOMENT_WORDS[value],
+            label: value === timing.best ? serveWords.momentBest(MOMENT_WORDS[value]) : MOMENT_WORDS[value],
           }))}
           onChange={(value) => {
             set({ when: value });
@@ -94,36 +95,44 @@ export function InService({
         />
         <p data-testid="when-says">
           {lastMl > 0
-            ? `${formatAmount(firstMl, 'ml', settings)} ${MOMENT_WORDS[moment]}, ${formatAmount(lastMl, 'ml', settings)} at the end.`
-            : `All ${formatAmount(ml, 'ml', settings)} ${MOMENT_WORDS[moment]}.`}
-          {timing.saltAgain && moment !== 'at-once' && ' Taste for salt again after it has rested.'}
+            ? serveWords.firstmlMomentLastmlAtThe(
+                formatAmount(firstMl, 'ml', settings),
+                MOMENT_WORDS[moment],
+                formatAmount(lastMl, 'ml', settings),
+              )
+            : serveWords.allMlMoment(formatAmount(ml, 'ml', settings), MOMENT_WORDS[moment])}
+          {timing.saltAgain && moment !== 'at-once' && serveWords.tasteForSaltAgainAfter}
           {MOMENTS.indexOf(moment) > MOMENTS.indexOf(timing.latestOk) && (
-            <strong> Too early for it: {MOMENT_WORDS[timing.latestOk]} at most.</strong>
+            <strong> {serveWords.tooEarlyForItMoment(MOMENT_WORDS[timing.latestOk])}</strong>
           )}
         </p>
         {standOut?.code === 'oil-sets' && (
           <p data-testid="stand-out">
             {standOut.standOutS > 60
-              ? `Its oil sets in the fridge: take it out ${sayDuration(standOut.standOutS)} before, or 5 to 10 minutes in lukewarm water, and shake.`
-              : 'Its oil clouds in the fridge: shake it again.'}
+              ? serveWords.itsOilSetsInThe(sayDuration(standOut.standOutS))
+              : serveWords.itsOilCloudsInThe}
           </p>
         )}
       </section>
-      <section aria-label="On the line" className="card grid content-start gap-2 p-4">
-        <h2 className="font-name text-lg font-bold">On the line</h2>
+      <section aria-label={serveWords.onTheLine} className="card grid content-start gap-2 p-4">
+        <h2 className="font-name text-lg font-bold">{serveWords.onTheLine}</h2>
         <p data-testid="line-hold">
           {reading?.status === 'known'
-            ? `${reading.hold ? sayHold(reading.hold) : 'Nothing in it separates.'} ${sayRemix(remixOf(reading.hold))}`
+            ? `${reading.hold ? sayHold(reading.hold) : serveWords.nothingInItSeparates} ${sayRemix(remixOf(reading.hold))}`
             : reading?.status === 'failed'
-              ? 'The hold could not be worked out.'
-              : 'Working out the hold…'}
+              ? serveWords.theHoldCouldNotBe
+              : serveWords.workingOutTheHold}
         </p>
         <div className="grid gap-1 text-sm">
           <CautionLines of={judgement} serving />
-          <p>Allergens: {allergenNames(judgement.allergens).join(', ') || 'none listed is known'}.</p>
+          <p>
+            {serveWords.allergensPart(
+              allergenNames(judgement.allergens).join(', ') || serveWords.noneListedIsKnown,
+            )}
+          </p>
         </div>
         {judgement.keeping.cold && <ColdClock formulaId={formulaId} name={name} />}
-        <p className="text-sm text-quiet">An estimate: your local code and a licensed professional decide.</p>
+        <p className="text-sm text-quiet">{serveWords.anEstimateYourLocalCode}</p>
       </section>
     </div>
   );
@@ -140,26 +149,26 @@ function ColdClock({ formulaId, name }: { formulaId: FormulaId; name: string }) 
         className="min-h-16"
         disabled={starting.isLoading}
         onClick={() => {
-          const label = `${name}: throw away what stands out`.slice(0, 120);
+          const label = serveWords.nameThrowAwayWhatStands(name).slice(0, 120);
           void start({ id: newId(), label, seconds: clock().leftS, formulaId, trialId: null })
             .unwrap()
             .then(
               () => {
                 const until = new Date(clock().throwAwayAtMs);
                 setSaid(
-                  `Out since now: throw it away at ${until.toLocaleTimeString(undefined, { timeStyle: 'short' })}. Back in the cold the clock runs on.`,
+                  serveWords.outSinceNowThrowIt(until.toLocaleTimeString(undefined, { timeStyle: 'short' })),
                 );
               },
               () => undefined,
             );
         }}
       >
-        A container leaves the cold now: start its 4 hours
+        {serveWords.aContainerLeavesTheCold}
       </Button>
       {said && <p role="status">{said}</p>}
       {starting.error !== undefined && (
         <p role="alert" className="font-semibold text-acid-ink">
-          Not started. {sayError(starting.error)}
+          {serveWords.notStartedError(sayError(starting.error))}
         </p>
       )}
     </div>

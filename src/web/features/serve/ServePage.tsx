@@ -3,6 +3,7 @@ import { useParams } from 'react-router';
 import type { VersionRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
+import { serveWords } from '#words/screens/serve';
 import { useDressingsQuery, useStandingsQuery, useVersionsQuery } from '../../api/kitchenApi';
 import { usualVersion } from '#kitchen/batch';
 import { contextFor, vesselOf } from '#kitchen/reading';
@@ -22,7 +23,7 @@ export function ServePage() {
   const id = useParams().id as FormulaId;
   const { working, error, retry } = useWorking(id);
   const versions = useVersionsQuery(id).data;
-  if (!working || !versions) return <FormulaPending error={error} retry={retry} what="the dish" />;
+  if (!working || !versions) return <FormulaPending error={error} retry={retry} what={serveWords.theDish2} />;
   return <Serve key={id} working={working} versions={versions} />;
 }
 
@@ -58,7 +59,7 @@ function Serve({ working, versions }: { working: WorkingFormula; versions: reado
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <NameTape
           name={working.formula.name}
-          detail={version ? `v${version.number}, on the dish` : 'on the dish'}
+          detail={version ? serveWords.vNumberOnTheDish(version.number) : serveWords.onTheDish}
         />
         <span className="ml-auto">
           <FormulaStages id={working.id} />

@@ -1,4 +1,5 @@
 import { dressingFor, MOMENT_MINUTES, thinningOf, type DressedEntry } from '#core/service';
+import { serveWords } from '#words/screens/serve';
 import type { Dish } from './dish';
 import { WATER_ADVICE, WATER_NAMES } from '#words/service';
 
@@ -13,12 +14,16 @@ export function Thinned({ dish, own }: { dish: Dish; own: readonly DressedEntry[
   const { waterMl, weaker, afterAdvice, advice } = thinningOf(parts, ml, MOMENT_MINUTES[moment]);
   const percent = (share: number): string => `${Math.round(share * 100)} %`;
   return (
-    <section aria-label="Thinned" className="card grid content-start gap-1 p-4" data-testid="thinned">
+    <section
+      aria-label={serveWords.thinned}
+      className="card grid content-start gap-1 p-4"
+      data-testid="thinned"
+    >
       <h2 className="font-name text-lg font-bold">
-        Thinned by about {Math.round(waterMl)} ml: {percent(weaker)} weaker
+        {serveWords.thinnedByAboutRoundMl(Math.round(waterMl), percent(weaker))}
       </h2>
       {advice.length === 0 ? (
-        <p>Nobody will taste it.</p>
+        <p>{serveWords.nobodyWillTasteIt}</p>
       ) : (
         <>
           <ul className="list-disc pl-5">
@@ -28,10 +33,10 @@ export function Thinned({ dish, own }: { dish: Dish; own: readonly DressedEntry[
               </li>
             ))}
           </ul>
-          <p>Then it is {percent(afterAdvice)} weaker.</p>
+          <p>{serveWords.thenItIsPercentWeaker(percent(afterAdvice))}</p>
         </>
       )}
-      <p className="text-sm text-quiet">An estimate: vegetables differ.</p>
+      <p className="text-sm text-quiet">{serveWords.anEstimateVegetablesDiffer}</p>
     </section>
   );
 }

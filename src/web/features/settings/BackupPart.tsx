@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import type { ErrorBody } from '#contract';
 import { Link } from 'react-router';
+import { settingsWords } from '#words/screens/settings';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
 
@@ -22,39 +23,36 @@ export function BackupPart() {
       });
       if (response.ok) {
         const { formulas } = (await response.json()) as { formulas: number };
-        setDone(`Restored: ${formulas} formulas. What was there before is laid aside in the data folder.`);
+        setDone(settingsWords.restoredFormulasFormulasWhatWas(formulas));
         setFile(null);
         window.location.assign('/');
       } else {
         const body = (await response.json().catch(() => null)) as Partial<ErrorBody> | null;
-        setError(body?.error?.message ?? 'The server refused the file. Nothing was changed.');
+        setError(body?.error?.message ?? settingsWords.theServerRefusedTheFile);
       }
     } catch {
-      setError('The kitchen’s server cannot be reached. Nothing was changed.');
+      setError(settingsWords.theKitchenSServerCannot);
     } finally {
       setBusy(false);
     }
   };
   return (
-    <section aria-label="Backup" className="card mx-auto mt-3 grid max-w-3xl gap-3 p-5">
-      <h2 className="font-name text-lg font-bold">Backup</h2>
-      <p className="text-quiet">
-        One file holds everything: formulas, versions, jars, batches, pantry, log, settings. Keep it on
-        another machine.
-      </p>
+    <section aria-label={settingsWords.backup} className="card mx-auto mt-3 grid max-w-3xl gap-3 p-5">
+      <h2 className="font-name text-lg font-bold">{settingsWords.backup}</h2>
+      <p className="text-quiet">{settingsWords.oneFileHoldsEverythingFormulas}</p>
       <div className="flex flex-wrap gap-3">
         <a
           href="/api/backup"
           download
           className="inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-bottle hover:bg-mint"
         >
-          Save a backup
+          {settingsWords.saveABackup}
         </a>
-        <Button onClick={() => input.current?.click()}>Restore from a file…</Button>
+        <Button onClick={() => input.current?.click()}>{settingsWords.restoreFromAFile}</Button>
         <input
           ref={input}
           type="file"
-          aria-label="Backup file"
+          aria-label={settingsWords.backupFile}
           accept=".ygrana,application/gzip"
           className="sr-only"
           tabIndex={-1}
@@ -67,33 +65,33 @@ export function BackupPart() {
       </div>
       <p>
         <Link to="/import" className="text-bottle underline">
-          Bring in a recipe or a document
+          {settingsWords.bringInARecipeOr}
         </Link>
         ,{' '}
         <Link to="/tables" className="text-bottle underline">
-          tables for a spreadsheet
+          {settingsWords.tablesForASpreadsheet}
         </Link>
         ,{' '}
         <a href="/api/document" download className="text-bottle underline">
-          all formulas as one document
+          {settingsWords.allFormulasAsOneDocument}
         </a>
         ,{' '}
         <Link to="/toolmakers" className="text-bottle underline">
-          for tools of your own
+          {settingsWords.forToolsOfYourOwn}
         </Link>
         .
       </p>
       {done && <p role="status">{done}</p>}
       <Panel
-        title="Replace the whole kitchen?"
+        title={settingsWords.replaceTheWholeKitchen}
         open={file !== null}
         onClose={() => {
           if (!busy) setFile(null);
         }}
       >
         <p className="mb-3">
-          Everything in this kitchen is replaced by {file?.name}. The file is checked first; what is here now
-          is laid aside as a backup of its own.
+          {settingsWords.everythingInThisKitchenIs} {file?.name}
+          {settingsWords.theFileIsCheckedFirst}
         </p>
         {error && (
           <p role="alert" className="mb-3 font-semibold text-acid-ink">
@@ -108,7 +106,7 @@ export function BackupPart() {
               if (file) void restore(file);
             }}
           >
-            {busy ? 'Checking and replacing…' : 'Replace it'}
+            {busy ? settingsWords.checkingAndReplacing : settingsWords.replaceIt}
           </Button>
           <Button
             disabled={busy}
@@ -116,7 +114,7 @@ export function BackupPart() {
               setFile(null);
             }}
           >
-            Leave it as it is
+            {settingsWords.leaveItAsItIs}
           </Button>
         </div>
       </Panel>

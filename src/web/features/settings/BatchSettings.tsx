@@ -1,4 +1,5 @@
 import type { Settings } from '#contract';
+import { settingsWords } from '#words/screens/settings';
 import { NumberField } from './NumberField';
 
 type Batch = Settings['batch'];
@@ -38,23 +39,23 @@ const tidy = (value: number): number => Number(value.toFixed(4));
 const ROWS: readonly Row[] = [
   {
     path: 'batch.lossShare',
-    label: 'Stays in tools and on walls',
+    label: settingsWords.staysInToolsAndOn,
     unit: '%',
     read: (batch) => tidy(batch.lossShare * 100),
     write: (batch, value) => ({ ...batch, lossShare: value / 100 }),
   },
-  scale('readabilityG', 'The scale’s smallest step'),
-  scale('capacityG', 'The most it carries'),
-  scale('vesselG', 'The jug that stands on it'),
-  plain('fridgeC', 'The fridge'),
-  plain('roomC', 'The kitchen'),
-  held('salt', 'Salt held back'),
-  held('rawAllium', 'Raw garlic and onion held back'),
-  held('chilli', 'Chilli and pepper held back'),
-  held('strongHerbs', 'Strong dried herbs held back'),
+  scale('readabilityG', settingsWords.theScaleSSmallestStep),
+  scale('capacityG', settingsWords.theMostItCarries),
+  scale('vesselG', settingsWords.theJugThatStandsOn),
+  plain('fridgeC', settingsWords.theFridge),
+  plain('roomC', settingsWords.theKitchen),
+  held('salt', settingsWords.saltHeldBack),
+  held('rawAllium', settingsWords.rawGarlicAndOnionHeld),
+  held('chilli', settingsWords.chilliAndPepperHeldBack),
+  held('strongHerbs', settingsWords.strongDriedHerbsHeldBack),
   {
     path: 'batch.holdBack.fromFold',
-    label: 'Held back from more than',
+    label: settingsWords.heldBackFromMoreThan,
     unit: 'fold',
     read: (batch) => batch.holdBack.fromFold,
     write: (batch, value) => ({ ...batch, holdBack: { ...batch.holdBack, fromFold: value } }),
@@ -74,10 +75,8 @@ export function BatchSettings({
   const scaleProblem = problems.get('batch.scale');
   return (
     <fieldset>
-      <legend className="font-semibold">Batches</legend>
-      <p className="mb-2 text-sm text-quiet">
-        Held back by common practice: seasonings grow faster in the mouth than on the scale.
-      </p>
+      <legend className="font-semibold">{settingsWords.batches}</legend>
+      <p className="mb-2 text-sm text-quiet">{settingsWords.heldBackByCommonPractice}</p>
       <div className="grid gap-x-6 gap-y-1.5 sm:grid-cols-2">
         {ROWS.map(({ path, label, unit, read, write }) => (
           <div key={path} className="grid grid-cols-[minmax(0,1fr)_5.2rem_2.2rem] items-center gap-2">

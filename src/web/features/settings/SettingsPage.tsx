@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { settingsSchema, type Settings } from '#contract';
 import { SPOON_VOLUMES, type Range, type SpoonSystem } from '#core/quantity';
+import { settingsWords } from '#words/screens/settings';
 import {
   sayError,
   useSaveSettingsMutation,
@@ -26,26 +27,30 @@ export function SettingsPage() {
       </>
     );
   }
-  return error ? <Trouble error={error} retry={() => void refetch()} /> : <Loading what="settings" />;
+  return error ? (
+    <Trouble error={error} retry={() => void refetch()} />
+  ) : (
+    <Loading what={settingsWords.settings} />
+  );
 }
 
 const SPOON_NAMES: Record<SpoonSystem, string> = {
   us: 'US',
-  metric: 'Metric',
-  imperial: 'Imperial',
-  au: 'Australian',
+  metric: settingsWords.metric,
+  imperial: settingsWords.imperial,
+  au: settingsWords.australian,
 };
 
 type MeasureKind = 'volumeMl' | 'massG';
 const SMALL_MEASURES: readonly { kind: MeasureKind; name: string; label: string; unit: string }[] = [
-  { kind: 'volumeMl', name: 'pinch', label: 'A pinch', unit: 'ml' },
-  { kind: 'volumeMl', name: 'dash', label: 'A dash', unit: 'ml' },
-  { kind: 'volumeMl', name: 'drop', label: 'A drop', unit: 'ml' },
-  { kind: 'volumeMl', name: 'splash', label: 'A splash', unit: 'ml' },
-  { kind: 'volumeMl', name: 'ladle', label: 'A ladle', unit: 'ml' },
-  { kind: 'massG', name: 'grind', label: 'A grind', unit: 'g' },
-  { kind: 'massG', name: 'knob', label: 'A knob', unit: 'g' },
-  { kind: 'massG', name: 'handful', label: 'A handful of leaves', unit: 'g' },
+  { kind: 'volumeMl', name: 'pinch', label: settingsWords.aPinch, unit: 'ml' },
+  { kind: 'volumeMl', name: 'dash', label: settingsWords.aDash, unit: 'ml' },
+  { kind: 'volumeMl', name: 'drop', label: settingsWords.aDrop, unit: 'ml' },
+  { kind: 'volumeMl', name: 'splash', label: settingsWords.aSplash, unit: 'ml' },
+  { kind: 'volumeMl', name: 'ladle', label: settingsWords.aLadle, unit: 'ml' },
+  { kind: 'massG', name: 'grind', label: settingsWords.aGrind, unit: 'g' },
+  { kind: 'massG', name: 'knob', label: settingsWords.aKnob, unit: 'g' },
+  { kind: 'massG', name: 'handful', label: settingsWords.aHandfulOfLeaves, unit: 'g' },
 ];
 
 function SettingsForm({ saved }: { saved: Settings }) {
@@ -76,10 +81,10 @@ function SettingsForm({ saved }: { saved: Settings }) {
         if (checked.success) void save(checked.data);
       }}
     >
-      <h1 className="font-name text-2xl font-bold">Settings</h1>
+      <h1 className="font-name text-2xl font-bold">{settingsWords.settings2}</h1>
       <div className="grid grid-cols-1 gap-4 sm:grid-cols-2">
         <label className="grid gap-1 font-semibold">
-          Kitchen
+          {settingsWords.kitchen}
           <input
             className="field font-normal"
             value={draft.kitchenName}
@@ -92,33 +97,33 @@ function SettingsForm({ saved }: { saved: Settings }) {
           <Complaint text={problems.get('kitchenName')} />
         </label>
         <label className="grid gap-1 font-semibold">
-          Serving, ml
+          {settingsWords.servingMl}
           <NumberField
             value={draft.servingVolumeMl}
-            label="Serving, ml"
+            label={settingsWords.servingMl}
             invalid={problems.has('servingVolumeMl')}
             onChange={(servingVolumeMl) => {
               set({ servingVolumeMl });
             }}
           />
-          <span className="text-sm font-normal text-quiet">For new formulas.</span>
+          <span className="text-sm font-normal text-quiet">{settingsWords.forNewFormulas}</span>
           <Complaint text={problems.get('servingVolumeMl')} />
         </label>
         <label className="grid gap-1 font-semibold">
-          Makings that prove a version
+          {settingsWords.makingsThatProveAVersion}
           <NumberField
             value={draft.provenAfter}
-            label="Makings that prove a version"
+            label={settingsWords.makingsThatProveAVersion}
             invalid={problems.has('provenAfter')}
             onChange={(provenAfter) => {
               set({ provenAfter });
             }}
           />
-          <span className="text-sm font-normal text-quiet">Right as made, without a mend.</span>
+          <span className="text-sm font-normal text-quiet">{settingsWords.rightAsMadeWithoutA}</span>
           <Complaint text={problems.get('provenAfter')} />
         </label>
         <label className="grid gap-1 font-semibold">
-          Currency
+          {settingsWords.currency}
           <input
             className="field font-normal"
             value={draft.currency}
@@ -128,49 +133,51 @@ function SettingsForm({ saved }: { saved: Settings }) {
               set({ currency: event.target.value });
             }}
           />
-          <span className="text-sm font-normal text-quiet">
-            The sign before prices; nothing is converted.
-          </span>
+          <span className="text-sm font-normal text-quiet">{settingsWords.theSignBeforePricesNothing}</span>
           <Complaint text={problems.get('currency')} />
         </label>
         <div className="grid grid-cols-1 gap-1">
-          <span className="font-semibold">Spoons and cups of new formulas</span>
+          <span className="font-semibold">{settingsWords.spoonsAndCupsOfNew}</span>
           <Choice
-            label="Spoons and cups"
+            label={settingsWords.spoonsAndCups}
             value={draft.spoons}
             options={(Object.keys(SPOON_NAMES) as SpoonSystem[]).map((value) => ({
               value,
-              label: `${SPOON_NAMES[value]}: tbsp ${SPOON_VOLUMES[value].tbspMl.toFixed(1)} ml, cup ${SPOON_VOLUMES[value].cupMl.toFixed(0)} ml`,
+              label: settingsWords.spoonnamesTbspTbspmlMlCup(
+                SPOON_NAMES[value],
+                SPOON_VOLUMES[value].tbspMl.toFixed(1),
+                SPOON_VOLUMES[value].cupMl.toFixed(0),
+              ),
             }))}
             onChange={(spoons) => {
               set({ spoons });
             }}
           />
-          <span className="text-sm text-quiet">A formula keeps the spoons it was written in.</span>
+          <span className="text-sm text-quiet">{settingsWords.aFormulaKeepsTheSpoons}</span>
         </div>
         <div className="grid grid-cols-1 gap-1">
-          <span className="font-semibold">Decimal sign</span>
+          <span className="font-semibold">{settingsWords.decimalSign}</span>
           <Choice
-            label="Decimal sign"
+            label={settingsWords.decimalSign}
             value={draft.decimalSign}
             options={[
-              { value: 'point', label: 'Point: 1.5 (1,500 is fifteen hundred)' },
-              { value: 'comma', label: 'Comma: 1,5 (1,500 is one and a half)' },
+              { value: 'point', label: settingsWords.point151500 },
+              { value: 'comma', label: settingsWords.comma151500 },
             ]}
             onChange={(decimalSign) => {
               set({ decimalSign });
             }}
           />
-          <span className="text-sm text-quiet">0,5 and 0.5 are both read either way.</span>
+          <span className="text-sm text-quiet">{settingsWords.n05And05}</span>
         </div>
         <div className="grid grid-cols-1 gap-1">
-          <span className="font-semibold">Beside each amount</span>
+          <span className="font-semibold">{settingsWords.besideEachAmount}</span>
           <Choice
-            label="Beside each amount"
+            label={settingsWords.besideEachAmount}
             value={draft.amountsIn}
             options={[
-              { value: 'grams', label: 'Grams' },
-              { value: 'spoons', label: 'Nearest kitchen measure' },
+              { value: 'grams', label: settingsWords.grams },
+              { value: 'spoons', label: settingsWords.nearestKitchenMeasure },
             ]}
             onChange={(amountsIn) => {
               set({ amountsIn });
@@ -179,15 +186,13 @@ function SettingsForm({ saved }: { saved: Settings }) {
         </div>
       </div>
       <fieldset>
-        <legend className="font-semibold">Small measures</legend>
-        <p className="mb-2 text-sm text-quiet">
-          Common practice, and loose: the usual amount, and what it may be.
-        </p>
+        <legend className="font-semibold">{settingsWords.smallMeasures}</legend>
+        <p className="mb-2 text-sm text-quiet">{settingsWords.commonPracticeAndLooseThe}</p>
         <div className="grid grid-cols-[minmax(0,1fr)_repeat(3,minmax(3rem,5.2rem))_2rem] items-center gap-x-2 gap-y-1.5">
           <span />
-          <span className="text-sm text-quiet">usual</span>
-          <span className="text-sm text-quiet">low</span>
-          <span className="text-sm text-quiet">high</span>
+          <span className="text-sm text-quiet">{settingsWords.usual}</span>
+          <span className="text-sm text-quiet">{settingsWords.low}</span>
+          <span className="text-sm text-quiet">{settingsWords.high}</span>
           <span />
           {SMALL_MEASURES.map(({ kind, name, label, unit }) => {
             const range = (draft.smallMeasures[kind] as Readonly<Record<string, Range>>)[name]!;
@@ -228,7 +233,7 @@ function SettingsForm({ saved }: { saved: Settings }) {
       />
       <div className="flex flex-wrap items-center gap-3">
         <Button kind="main" type="submit" disabled={!checked.success || !changed || saving.isLoading}>
-          Save
+          {settingsWords.save}
         </Button>
         <Button
           disabled={!changed}
@@ -236,15 +241,15 @@ function SettingsForm({ saved }: { saved: Settings }) {
             setDraft(saved);
           }}
         >
-          Back to what is saved
+          {settingsWords.backToWhatIsSaved}
         </Button>
         <span role="status" className={saving.isError ? 'font-semibold text-acid-ink' : 'text-quiet'}>
           {saving.isError
-            ? `Not saved. ${sayError(saving.error)}`
+            ? settingsWords.notSavedError(sayError(saving.error))
             : changed
-              ? 'Not saved yet'
+              ? settingsWords.notSavedYet
               : saving.isSuccess
-                ? 'Saved'
+                ? settingsWords.saved
                 : ''}
         </span>
       </div>
@@ -259,11 +264,13 @@ function SignOut() {
   if (!session?.needed) return null;
   return (
     <div className="card mx-auto mt-3 flex max-w-3xl flex-wrap items-center gap-3 p-5">
-      This kitchen asks visitors for a passcode; this device has given it.
+      {settingsWords.thisKitchenAsksVisitorsFor}
       <Button onClick={() => void signOut()} disabled={leaving.isLoading}>
-        Sign out on this device
+        {settingsWords.signOutOnThisDevice}
       </Button>
-      {leaving.isError && <span className="text-acid-ink">Not done. {sayError(leaving.error)}</span>}
+      {leaving.isError && (
+        <span className="text-acid-ink">{settingsWords.notDoneError(sayError(leaving.error))}</span>
+      )}
     </div>
   );
 }

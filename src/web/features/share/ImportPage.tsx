@@ -5,6 +5,7 @@ import { emptyFormula, readLine, usualPhase, type Addition, type AdditionId } fr
 import { readPasted, type PastedLine } from '#core/interchange';
 import { sayDoubt, sayProblem } from '#words/reading';
 import { DEFAULT_VESSEL_ID } from '#core/vessel';
+import { shareWords } from '#words/screens/share';
 import { sayError, useCreateFormulaMutation, useReadDocumentMutation } from '../../api/kitchenApi';
 import { formatAmount, inSentence } from '#words/numbers';
 import { newId } from '../../store/device';
@@ -38,7 +39,7 @@ export function ImportPage() {
   const source = useMemo(() => sourceOf(text), [text]);
   const empty = useMemo(
     () => ({
-      ...emptyFormula('New dressing', DEFAULT_VESSEL_ID, settings.spoons),
+      ...emptyFormula(shareWords.newDressing, DEFAULT_VESSEL_ID, settings.spoons),
       servingVolumeMl: settings.servingVolumeMl,
     }),
     [settings],
@@ -70,7 +71,7 @@ export function ImportPage() {
     if (!file) return;
     setFileProblem(null);
     if (file.size > MOST_FILE_BYTES) {
-      setFileProblem(`${file.name} is larger than a recipe can be.`);
+      setFileProblem(shareWords.nameIsLargerThanA(file.name));
       return;
     }
     take(await file.text());
@@ -106,17 +107,18 @@ export function ImportPage() {
   const asked = lines.filter(({ confidence }) => confidence === 'ask').length;
   return (
     <div className="grid gap-3 pt-1">
-      <h1 className="font-name text-2xl font-bold">Bring in a recipe</h1>
+      <h1 className="font-name text-2xl font-bold">{shareWords.bringInARecipe}</h1>
       <div className="grid gap-3.5 lg:grid-cols-[400px_minmax(0,1fr)]">
-        <section aria-label="What you have" className="card grid grid-cols-1 content-start gap-3 p-4">
+        <section
+          aria-label={shareWords.whatYouHave}
+          className="card grid grid-cols-1 content-start gap-3 p-4"
+        >
           <label className="grid gap-1 font-semibold">
-            Paste it: words, a page’s source, JSON, a table
+            {shareWords.pasteItWordsAPage}
             <textarea
               className="field min-h-72 font-normal"
               maxLength={MOST_FILE_BYTES}
-              placeholder={
-                'Lake house vinaigrette\n\nIngredients\n90 ml rapeseed oil\n30 ml cider vinegar\n1 tsp honey\n\nMethod\nShake it all.'
-              }
+              placeholder={shareWords.lakeHouseVinaigretteIngredients90}
               value={text}
               onChange={({ target }) => {
                 take(target.value);
@@ -124,7 +126,7 @@ export function ImportPage() {
             />
           </label>
           <div className="flex flex-wrap gap-2">
-            <Button onClick={() => input.current?.click()}>Choose a file…</Button>
+            <Button onClick={() => input.current?.click()}>{shareWords.chooseAFile}</Button>
             <Button
               kind="quiet"
               disabled={text === ''}
@@ -132,12 +134,12 @@ export function ImportPage() {
                 take('');
               }}
             >
-              Clear
+              {shareWords.clear}
             </Button>
             <input
               ref={input}
               type="file"
-              aria-label="Recipe file"
+              aria-label={shareWords.recipeFile}
               accept=".json,.jsonld,.html,.htm,.csv,.txt,.md,text/*,application/json"
               className="sr-only"
               tabIndex={-1}
@@ -147,9 +149,7 @@ export function ImportPage() {
               }}
             />
           </div>
-          <p className="text-sm text-quiet">
-            Nothing is fetched from anywhere: only what stands here is read.
-          </p>
+          <p className="text-sm text-quiet">{shareWords.nothingIsFetchedFromAnywhere}</p>
           {fileProblem && (
             <p role="alert" className="font-semibold text-acid-ink">
               {fileProblem}
@@ -163,11 +163,8 @@ export function ImportPage() {
         </section>
         <div className="grid content-start gap-3.5">
           {source.kind === 'document' && (
-            <section aria-label="Document" className="card grid content-start gap-3 p-4">
-              <p>
-                This is a document of Ygrana: formulas with their versions. Nothing here is written over; what
-                has another’s place stands beside it.
-              </p>
+            <section aria-label={shareWords.document} className="card grid content-start gap-3 p-4">
+              <p>{shareWords.thisIsADocumentOf}</p>
               <Button
                 kind="main"
                 className="justify-self-start"
@@ -178,11 +175,11 @@ export function ImportPage() {
                     .then(setReport, () => undefined);
                 }}
               >
-                Bring it in
+                {shareWords.bringItIn}
               </Button>
               {reading.error !== undefined && (
                 <p role="alert" className="font-semibold text-acid-ink">
-                  Not brought in. {sayError(reading.error)}
+                  {shareWords.notBroughtInError(sayError(reading.error))}
                 </p>
               )}
               {report && (
@@ -195,17 +192,14 @@ export function ImportPage() {
           {source.kind === 'stock' && <StockPart key={text} source={source} />}
           {source.kind === 'records' && <RecordsPart key={text} source={source} />}
           {pasted && lines.length === 0 && (
-            <section aria-label="The draft" className="card p-4">
-              <p>
-                No line of it begins with an amount of something. Put one addition on a line: “30 ml cider
-                vinegar”.
-              </p>
+            <section aria-label={shareWords.theDraft} className="card p-4">
+              <p>{shareWords.noLineOfItBegins}</p>
             </section>
           )}
           {pasted && lines.length > 0 && (
-            <section aria-label="The draft" className="card grid content-start gap-3 p-4">
+            <section aria-label={shareWords.theDraft} className="card grid content-start gap-3 p-4">
               <Field
-                label="Name"
+                label={shareWords.name}
                 maxLength={120}
                 placeholder={empty.name}
                 value={name ?? pasted.title ?? ''}
@@ -213,9 +207,9 @@ export function ImportPage() {
                 className="max-w-md"
               />
               <p data-testid="import-says">
-                {lines.length} {lines.length === 1 ? 'addition' : 'additions'}
-                {asked > 0 && <strong>, {asked} to put right</strong>}
-                {pasted.notes.length > 0 && `; ${pasted.notes.length} lines of method kept as notes`}.
+                {lines.length} {lines.length === 1 ? shareWords.addition : shareWords.additions}
+                {asked > 0 && <strong>{shareWords.askedToPutRight(asked)}</strong>}
+                {pasted.notes.length > 0 && shareWords.lengthLinesOfMethodKept(pasted.notes.length)}.
               </p>
               <ol data-testid="import-lines">
                 {lines.map((line) => (
@@ -232,7 +226,7 @@ export function ImportPage() {
               </ol>
               {pasted.notes.length > 0 && (
                 <details>
-                  <summary className="min-h-8 cursor-pointer font-semibold">Kept as notes</summary>
+                  <summary className="min-h-8 cursor-pointer font-semibold">{shareWords.keptAsNotes}</summary>
                   <ol className="list-decimal pl-6 text-sm" data-testid="import-notes">
                     {pasted.notes.map(({ at, text: words }) => (
                       <li key={at}>{words}</li>
@@ -242,18 +236,19 @@ export function ImportPage() {
               )}
               {pasted.headings.length > 0 && (
                 <p className="text-sm text-quiet" data-testid="import-headings">
-                  Left out, as headings: {pasted.headings.map((heading) => heading.text).join('; ')}.
+                  {shareWords.leftOutAsHeadingsHeadings(
+                    pasted.headings.map((heading) => heading.text).join('; '),
+                  )}
                 </p>
               )}
               {tooLong && (
                 <p role="alert" className="font-semibold text-acid-ink">
-                  There is more method than the notes of {lines.length} additions hold. Shorten it on the
-                  left.
+                  {shareWords.thereIsMoreMethodThan(lines.length)}
                 </p>
               )}
               {creating.error !== undefined && (
                 <p role="alert" className="font-semibold text-acid-ink">
-                  Not made. {sayError(creating.error)}
+                  {shareWords.notMadeError(sayError(creating.error))}
                 </p>
               )}
               <Button
@@ -262,7 +257,7 @@ export function ImportPage() {
                 disabled={creating.isLoading}
                 onClick={() => void make()}
               >
-                {asked > 0 ? 'Make the draft; what was not read stays as it is' : 'Make the draft'}
+                {asked > 0 ? shareWords.makeTheDraftWhatWas : shareWords.makeTheDraft}
               </Button>
             </section>
           )}
@@ -272,7 +267,7 @@ export function ImportPage() {
   );
 }
 
-const CONFIDENCE_WORDS = { sure: 'read', check: 'look again', ask: 'not read' } as const;
+const CONFIDENCE_WORDS = { sure: 'read', check: shareWords.lookAgain, ask: shareWords.notRead } as const;
 const CONFIDENCE_LOOK = {
   sure: 'border-aroma-ink text-aroma-ink',
   check: 'border-oil-ink text-oil-ink',
@@ -296,7 +291,7 @@ function LineRow({
     <li className="grid gap-x-4 gap-y-1 border-t border-rule py-2 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <input
         className="field self-start"
-        aria-label={`Line: ${line.source}`}
+        aria-label={shareWords.lineSource(line.source)}
         maxLength={400}
         value={text}
         onChange={({ target }) => {
@@ -309,7 +304,7 @@ function LineRow({
         </span>
         {reading.status === 'read' ? (
           <>
-            {reading.massG.nominal > 0 ? grams(reading.massG.nominal) : 'to taste'}{' '}
+            {reading.massG.nominal > 0 ? grams(reading.massG.nominal) : shareWords.toTaste}{' '}
             <strong>{inSentence(reading.ingredient.name)}</strong>
             {read.form && `, ${read.form}`}
             {reading.doubts.map((doubt, i) => (
@@ -343,7 +338,7 @@ function LineRow({
             rel="noreferrer"
             className="flex min-h-8 items-center text-sm text-bottle underline"
           >
-            Enter it in the pantry as new
+            {shareWords.enterItInThePantry}
           </a>
         )}
       </div>

@@ -5,6 +5,7 @@ import { toCsv, toJsonLd, toMarkdown, toPlainText, type RecipeText } from '#core
 import { reckonFormula } from '#core/reckoning';
 import { formatVolume } from '#words/numbers';
 import { contextFor, vesselOf } from '#kitchen/reading';
+import { shareWords } from '#words/screens/share';
 import { useKitchen } from '../../store/kitchen';
 import { useWorking } from '../../store/useWorking';
 import type { WorkingFormula } from '../../store/workingSlice';
@@ -23,7 +24,7 @@ export function SharePage() {
   return working ? (
     <Share key={id} working={working} />
   ) : (
-    <FormulaPending error={error} retry={retry} what="the formula" />
+    <FormulaPending error={error} retry={retry} what={shareWords.theFormula} />
   );
 }
 
@@ -59,24 +60,30 @@ function Share({ working }: { working: WorkingFormula }) {
       .replace(/^-|-$/g, '') || 'formula';
   const plain = toPlainText(recipe);
   const forms = [
-    { name: 'Plain text', says: 'for a message', text: plain, as: `${file}.txt`, type: 'text/plain' },
     {
-      name: 'Markdown',
-      says: 'for notes',
+      name: shareWords.plainText,
+      says: shareWords.forAMessage,
+      text: plain,
+      as: `${file}.txt`,
+      type: 'text/plain',
+    },
+    {
+      name: shareWords.markdown,
+      says: shareWords.forNotes,
       text: toMarkdown(recipe),
       as: `${file}.md`,
       type: 'text/markdown',
     },
     {
-      name: 'Recipe, JSON-LD',
-      says: 'schema.org, for other programs',
+      name: shareWords.recipeJsonLd,
+      says: shareWords.schemaOrgForOtherPrograms,
       text: JSON.stringify(toJsonLd(recipe), null, 2),
       as: `${file}.jsonld`,
       type: 'application/ld+json',
     },
     {
-      name: 'Table, CSV',
-      says: 'for a spreadsheet; comes back through Bring in',
+      name: shareWords.tableCsv,
+      says: shareWords.forASpreadsheetComesBack,
       text: toCsv([ADDITION_HEADER, ...additionRows(formula, reckoning)]),
       as: `${file}.csv`,
       type: 'text/csv',
@@ -85,35 +92,35 @@ function Share({ working }: { working: WorkingFormula }) {
   const copy = (name: string, text: string): void => {
     void navigator.clipboard.writeText(text).then(
       () => {
-        setCopied(`${name} is copied.`);
+        setCopied(shareWords.nameIsCopied(name));
       },
       () => {
-        setCopied('This browser does not let a page copy. Save it instead.');
+        setCopied(shareWords.thisBrowserDoesNotLet);
       },
     );
   };
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <NameTape name={formula.name} detail="to others" />
+        <NameTape name={formula.name} detail={shareWords.toOthers} />
         <span className="ml-auto">
           <FormulaStages id={working.id} />
         </span>
       </div>
       <div className="grid gap-3.5 lg:grid-cols-2">
-        <section aria-label="Forms" className="card grid content-start gap-1 p-4">
-          <h2 className="font-name text-lg font-bold">As others can read it</h2>
+        <section aria-label={shareWords.forms} className="card grid content-start gap-1 p-4">
+          <h2 className="font-name text-lg font-bold">{shareWords.asOthersCanReadIt}</h2>
           <ul>
             <li className="flex flex-wrap items-center gap-3 border-t border-rule py-2">
               <span className="flex-1 basis-56">
-                <strong>Ygrana document</strong> with all versions, lossless
+                <strong>{shareWords.ygranaDocument}</strong> {shareWords.withAllVersionsLossless}
               </span>
               <a
                 href={`/api/document?formula=${working.id}`}
-                download={`${file}.ygrana.json`}
+                download={shareWords.fileYgranaJson(file)}
                 className="inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-bottle hover:bg-mint"
               >
-                Save
+                {shareWords.save}
               </a>
             </li>
             {forms.map(({ name, says, text, as, type }) => (
@@ -126,21 +133,24 @@ function Share({ working }: { working: WorkingFormula }) {
                     saveText(text, as, type);
                   }}
                 >
-                  Save<span className="sr-only"> {name}</span>
+                  {shareWords.save}
+                  <span className="sr-only"> {name}</span>
                 </Button>
                 <Button
                   onClick={() => {
                     copy(name, text);
                   }}
                 >
-                  Copy<span className="sr-only"> {name}</span>
+                  {shareWords.copy}
+                  <span className="sr-only"> {name}</span>
                 </Button>
               </li>
             ))}
           </ul>
           <div className="flex flex-wrap items-center gap-3 border-t border-rule py-2">
             <span className="flex-1 basis-56">
-              <strong>PDF</strong>, one page to print, with keeping, allergens and cautions
+              <strong>{shareWords.pdf}</strong>
+              {shareWords.onePageToPrintWith}
             </span>
             <Button
               disabled={paper.busy}
@@ -148,7 +158,8 @@ function Share({ working }: { working: WorkingFormula }) {
                 void paper.print('sheet', formulaSheet(formula, reckoning, vessel, settings), `${file}.pdf`)
               }
             >
-              Save<span className="sr-only"> PDF</span>
+              {shareWords.save}
+              <span className="sr-only"> {shareWords.pdf}</span>
             </Button>
           </div>
           {paper.error && (
@@ -158,14 +169,14 @@ function Share({ working }: { working: WorkingFormula }) {
           )}
           {copied && <p role="status">{copied}</p>}
           <p className="text-sm text-quiet">
-            As it is composed now. Sheets, labels and the jar strip are printed at{' '}
+            {shareWords.asItIsComposedNow}{' '}
             <Link to={`/formulas/${working.id}/batch`} className="underline">
-              Batch
+              {shareWords.batch}
             </Link>
             .
           </p>
         </section>
-        <section aria-label="As plain text" className="card p-4">
+        <section aria-label={shareWords.asPlainText} className="card p-4">
           <pre className="font-sans whitespace-pre-wrap" data-testid="plain-text">
             {plain}
           </pre>

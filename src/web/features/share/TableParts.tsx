@@ -1,6 +1,7 @@
 /** Stock, jars and batches out of a table: what would change is said first. */
 import { useState } from 'react';
 import { DOCUMENT_FORMAT, type ImportReport } from '#contract';
+import { shareWords } from '#words/screens/share';
 import {
   sayError,
   useAddRecordsMutation,
@@ -44,24 +45,29 @@ export function StockPart({
   };
   const error = bringing.error ?? saving.error;
   return (
-    <section aria-label="Stock and ingredients" className="card grid content-start gap-3 p-4">
+    <section aria-label={shareWords.stockAndIngredients} className="card grid content-start gap-3 p-4">
       <p data-testid="stock-says">
-        A table of ingredients: {changed.length === 0 ? 'nothing of stock, price or bottle' : changed.length}{' '}
-        would change{own.length > 0 && `, and it holds ${own.length} ingredients of a kitchen’s own`}.
+        {shareWords.aTableOfIngredientsForm(
+          changed.length === 0 ? shareWords.nothingOfStockPriceOr : changed.length,
+        )}
+        {own.length > 0 && shareWords.andItHoldsLengthIngredients(own.length)}.
       </p>
       {changed.length > 0 && (
         <ul className="text-sm">
           {changed.slice(0, SHOWN).map(([id, entry]) => (
             <li key={id} className="border-t border-rule py-1">
-              {nameOf(id)}: {entry.onHandG === null ? 'not on hand' : `${entry.onHandG} g on hand`}
-              {entry.price !== null && `, price ${entry.price}`}
+              {nameOf(id)}:{' '}
+              {entry.onHandG === null ? shareWords.notOnHand : shareWords.onhandgGOnHand(entry.onHandG)}
+              {entry.price !== null && shareWords.pricePrice(entry.price)}
             </li>
           ))}
-          {changed.length > SHOWN && <li className="py-1">and {changed.length - SHOWN} more</li>}
+          {changed.length > SHOWN && (
+            <li className="py-1">{shareWords.andPartMore(changed.length - SHOWN)}</li>
+          )}
         </ul>
       )}
       {strangers.length > 0 && (
-        <p className="text-sm">Left out, not known here: {strangers.slice(0, SHOWN).join(', ')}.</p>
+        <p className="text-sm">{shareWords.leftOutNotKnownHere(strangers.slice(0, SHOWN).join(', '))}</p>
       )}
       {!done && (changed.length > 0 || own.length > 0) && (
         <Button
@@ -70,17 +76,17 @@ export function StockPart({
           disabled={saving.isLoading || bringing.isLoading}
           onClick={() => void run()}
         >
-          Bring it in
+          {shareWords.bringItIn}
         </Button>
       )}
       {error !== undefined && !done && (
         <p role="alert" className="font-semibold text-acid-ink">
-          Not all of it is in. {sayError(error)}
+          {shareWords.notAllOfItIs(sayError(error))}
         </p>
       )}
       {done && (
         <p role="status" data-testid="import-report">
-          {done.entries} entries of the pantry changed. {done.report && sayReport(done.report)}
+          {shareWords.entriesEntriesOfThePantry(done.entries)} {done.report && sayReport(done.report)}
         </p>
       )}
     </section>
@@ -95,12 +101,13 @@ export function RecordsPart({
   const [add, adding] = useAddRecordsMutation();
   const report = adding.data;
   return (
-    <section aria-label="What was made" className="card grid content-start gap-3 p-4">
+    <section aria-label={shareWords.whatWasMade} className="card grid content-start gap-3 p-4">
       <p>
-        {batches.length > 0
-          ? `A table of ${batches.length} batches with their records.`
-          : `A table of ${jars.length} jars with what happened to them.`}{' '}
-        What is here already stays as it is; nothing that was made can be changed.
+        {shareWords.formWhatIsHereAlready(
+          batches.length > 0
+            ? shareWords.aTableOfLengthBatches(batches.length)
+            : shareWords.aTableOfLengthJars(jars.length),
+        )}
       </p>
       {!report && (
         <Button
@@ -109,20 +116,24 @@ export function RecordsPart({
           disabled={adding.isLoading}
           onClick={() => void add({ jars, batches })}
         >
-          Bring it in
+          {shareWords.bringItIn}
         </Button>
       )}
       {adding.error !== undefined && (
         <p role="alert" className="font-semibold text-acid-ink">
-          Not brought in. {sayError(adding.error)}
+          {shareWords.notBroughtInError(sayError(adding.error))}
         </p>
       )}
       {report && (
         <p role="status" data-testid="import-report">
-          {report.batchesAdded} batches, {report.jarsAdded} jars and {report.eventsAdded} events brought in;{' '}
-          {report.same} were here already.
+          {shareWords.batchesaddedBatchesJarsaddedJarsAnd(
+            report.batchesAdded,
+            report.jarsAdded,
+            report.eventsAdded,
+          )}{' '}
+          {shareWords.sameWereHereAlready(report.same)}
           {report.refused.length > 0 && (
-            <strong> Left out: {report.refused.slice(0, SHOWN).join(' ')}</strong>
+            <strong> {shareWords.leftOutRefused(report.refused.slice(0, SHOWN).join(' '))}</strong>
           )}
         </p>
       )}

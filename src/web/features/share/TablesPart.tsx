@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { KitchenDocument, KitchenRecords } from '#contract';
 import { reckonFormula } from '#core/reckoning';
 import { toCsv } from '#core/interchange';
+import { shareWords } from '#words/screens/share';
 import { useCooksQuery, useOwnIngredientsQuery } from '../../api/kitchenApi';
 import { contextFor, vesselOf } from '#kitchen/reading';
 import { useKitchen } from '../../store/kitchen';
@@ -38,7 +39,7 @@ export function TablesPart() {
     try {
       save(name, await make());
     } catch {
-      setError(`The ${name} could not be fetched. Try once more.`);
+      setError(shareWords.theNameCouldNotBe(name));
     } finally {
       setBusy(null);
     }
@@ -66,7 +67,7 @@ export function TablesPart() {
   };
   return (
     <section aria-label="Tables" className="card mx-auto mt-3 grid max-w-3xl gap-3 p-5">
-      <h1 className="font-name text-lg font-bold">Tables for a spreadsheet</h1>
+      <h1 className="font-name text-lg font-bold">{shareWords.tablesForASpreadsheet}</h1>
       <div className="flex flex-wrap gap-3">
         <Button
           disabled={!own}
@@ -77,11 +78,11 @@ export function TablesPart() {
             ]);
           }}
         >
-          Ingredients
+          {shareWords.ingredients}
         </Button>
         {Object.entries(tables).map(([name, make]) => (
           <Button key={name} disabled={busy !== null} onClick={() => void fetchAndSave(name, make)}>
-            {busy === name ? `Fetching the ${name}…` : `${name[0]!.toUpperCase()}${name.slice(1)}`}
+            {busy === name ? shareWords.fetchingTheName(name) : `${name[0]!.toUpperCase()}${name.slice(1)}`}
           </Button>
         ))}
       </div>
@@ -91,13 +92,11 @@ export function TablesPart() {
         </p>
       )}
       <p className="text-sm text-quiet">
-        Each comes back through{' '}
+        {shareWords.eachComesBackThrough}{' '}
         <Link to="/import" className="underline">
-          Bring in
+          {shareWords.bringIn}
         </Link>
-        : the column “record” holds what the others leave out. Change stock and prices in the ingredients as
-        you like. What a spreadsheet would take for a formula has an apostrophe before it; bringing it in
-        takes that off again.
+        {shareWords.theColumnRecordHoldsWhat}
       </p>
     </section>
   );

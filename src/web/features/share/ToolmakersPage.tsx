@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { OPERATIONS } from '#contract';
+import { shareWords } from '#words/screens/share';
 import { Field } from '../../ui/Field';
 
 /** What the kitchen answers to, for whoever makes a tool of their own. */
@@ -11,20 +12,19 @@ export function ToolmakersPage() {
   );
   const groups = [...new Set(shown.map(({ group }) => group))];
   return (
-    <section aria-label="For tools of your own" className="card mx-auto mt-3 grid max-w-4xl gap-3 p-5">
-      <h1 className="font-name text-lg font-bold">For tools of your own</h1>
+    <section aria-label={shareWords.forToolsOfYourOwn} className="card mx-auto mt-3 grid max-w-4xl gap-3 p-5">
+      <h1 className="font-name text-lg font-bold">{shareWords.forToolsOfYourOwn}</h1>
       <p>
-        The kitchen answers over HTTP below{' '}
-        <code className="font-semibold">{window.location.origin}/api</code>. Masses are in g, volumes in ml,
-        times in s. A request that changes something needs the header <code>Origin</code> with this address;
-        what is made gets its id from you, and the same sent again is no second one.{' '}
-        <a href="/api/openapi.json" download="ygrana-openapi.json" className="text-bottle underline">
-          The whole description (OpenAPI 3.1)
+        {shareWords.theKitchenAnswersOverHttp}{' '}
+        <code className="font-semibold">{shareWords.originApi(window.location.origin)}</code>
+        {shareWords.massesAreInGVolumes} <code>{shareWords.origin}</code> {shareWords.withThisAddressWhatIs}{' '}
+        <a href="/api/openapi.json" download={shareWords.ygranaOpenapiJson} className="text-bottle underline">
+          {shareWords.theWholeDescriptionOpenapi3}
         </a>
         .
       </p>
-      <Field label="Find" value={word} onText={setWord} className="max-w-xs" />
-      {shown.length === 0 && <p role="status">Nothing here has “{word.trim()}”. Try another word.</p>}
+      <Field label={shareWords.find} value={word} onText={setWord} className="max-w-xs" />
+      {shown.length === 0 && <p role="status">{shareWords.nothingHereHasWordTry(word.trim())}</p>}
       {groups.map((group) => (
         <table key={group} className="w-full table-fixed text-left">
           <caption className="pb-1 text-left font-semibold">{group}</caption>
@@ -35,9 +35,9 @@ export function ToolmakersPage() {
           </colgroup>
           <thead className="sr-only">
             <tr>
-              <th>Method</th>
-              <th>Address</th>
-              <th>What it does</th>
+              <th>{shareWords.method}</th>
+              <th>{shareWords.address}</th>
+              <th>{shareWords.whatItDoes}</th>
             </tr>
           </thead>
           <tbody>

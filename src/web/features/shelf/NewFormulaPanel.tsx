@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { STYLE_IDS, STYLE_RECIPES, type StyleId } from '#core/palate';
+import { shelfWords } from '#words/screens/shelf';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
 
@@ -23,10 +24,10 @@ export function NewFormulaPanel({
 }) {
   const [text, setText] = useState('');
   return (
-    <Panel title="New formula" open onClose={onClose}>
+    <Panel title={shelfWords.newFormula} open onClose={onClose}>
       {trouble && (
         <p role="alert" className="mb-3 font-semibold text-acid-ink">
-          Not made. {trouble}
+          {shelfWords.notMadeTrouble(trouble)}
         </p>
       )}
       <Button
@@ -37,22 +38,22 @@ export function NewFormulaPanel({
           onMake({ from: 'nothing' });
         }}
       >
-        Empty jar
+        {shelfWords.emptyJar}
       </Button>
       <Link
         to="/from-pantry"
         className="ml-2 inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-bottle hover:bg-mint"
       >
-        From the pantry: find the amounts
+        {shelfWords.fromThePantryFindThe}
       </Link>
       <Link
         to="/import"
         className="mt-2 ml-2 inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-bottle hover:bg-mint sm:mt-0"
       >
-        Bring in a recipe
+        {shelfWords.bringInARecipe}
       </Link>
-      <h3 className="font-name mt-5 mb-1 font-bold">Or start from a style</h3>
-      <p className="mb-2 text-sm text-quiet">Invented amounts, to be changed at once.</p>
+      <h3 className="font-name mt-5 mb-1 font-bold">{shelfWords.orStartFromAStyle}</h3>
+      <p className="mb-2 text-sm text-quiet">{shelfWords.inventedAmountsToBeChanged}</p>
       <ul className="grid gap-1 sm:grid-cols-2">
         {STYLE_IDS.map((style) => (
           <li key={style}>
@@ -78,11 +79,11 @@ export function NewFormulaPanel({
         }}
       >
         <label className="grid gap-1 font-semibold">
-          Or paste a list, one addition a line
+          {shelfWords.orPasteAListOne}
           <textarea
             className="field min-h-24 font-normal"
             maxLength={20_000}
-            placeholder={'30 ml cider vinegar\n1 tsp honey\n90 ml rapeseed oil'}
+            placeholder={shelfWords.n30MlCiderVinegar1}
             value={text}
             onChange={(event) => {
               setText(event.target.value);
@@ -90,7 +91,7 @@ export function NewFormulaPanel({
           />
         </label>
         <Button type="submit" disabled={busy || !text.trim()} className="justify-self-start">
-          Make it from these lines
+          {shelfWords.makeItFromTheseLines}
         </Button>
       </form>
     </Panel>

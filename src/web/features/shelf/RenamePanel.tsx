@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { shelfWords } from '#words/screens/shelf';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
 
@@ -13,7 +14,7 @@ export function RenamePanel({
 }) {
   const [text, setText] = useState(name);
   return (
-    <Panel title="Rename" open onClose={onClose}>
+    <Panel title={shelfWords.rename} open onClose={onClose}>
       <form
         className="grid gap-3"
         onSubmit={(event) => {
@@ -23,7 +24,7 @@ export function RenamePanel({
       >
         <input
           autoFocus
-          aria-label="Name of the formula"
+          aria-label={shelfWords.nameOfTheFormula}
           className="field"
           maxLength={120}
           value={text}
@@ -36,9 +37,9 @@ export function RenamePanel({
         />
         <div className="flex gap-3">
           <Button kind="main" type="submit" disabled={!text.trim()}>
-            Rename
+            {shelfWords.rename}
           </Button>
-          <Button onClick={onClose}>Leave</Button>
+          <Button onClick={onClose}>{shelfWords.leave}</Button>
         </div>
       </form>
     </Panel>

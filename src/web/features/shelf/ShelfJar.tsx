@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { Shelf, ShelfRecord } from '#contract';
 import { sayStanding } from '#words/version';
 import { brimHeightMm } from '#core/vessel';
+import { shelfWords } from '#words/screens/shelf';
 import { Jar } from '../../drawing/Jar';
 import { jarParts } from '../../drawing/jarParts';
 import { formatAmount, formatPercent, formatRatio } from '#words/numbers';
@@ -60,7 +61,7 @@ export const ShelfJar = memo(function ShelfJar({
             parts={jarParts(reckoning)}
             width={Math.min(WIDEST_PX, Math.ceil(widest * SHELF_SCALE) + 8)}
             height={Math.min(TALLEST_PX, Math.ceil(brimHeightMm(vessel.outline) * SHELF_SCALE) + 8)}
-            label={`${vessel.name}, ${formatPercent(reckoning.fillShare, settings, 0)} full`}
+            label={shelfWords.nameFillshareFull(vessel.name, formatPercent(reckoning.fillShare, settings, 0))}
           />
         </span>
         <span className="flex flex-col items-center px-6 pt-2 text-center">
@@ -70,7 +71,7 @@ export const ShelfJar = memo(function ShelfJar({
           <span className="pt-1 text-sm">
             {ratio !== null && ratio > 0
               ? formatRatio(ratio, settings)
-              : `${formatPercent(fat, settings, 0)} fat`}{' '}
+              : shelfWords.fatFat(formatPercent(fat, settings, 0))}{' '}
             · {volume}
           </span>
           <span className="text-sm text-quiet">
@@ -78,17 +79,17 @@ export const ShelfJar = memo(function ShelfJar({
             {(state === 'tried' || state === 'proven') && ` ${state}`}
             {reckoning.portions.length > 0 &&
               ` · ${keeping.days} ${keeping.days === 1 ? 'day' : 'days'}${keeping.cold ? ' cold' : ''}`}
-            {rawEgg && <strong className="text-acid-ink"> · raw egg</strong>}
+            {rawEgg && <strong className="text-acid-ink"> {shelfWords.rawEgg}</strong>}
           </span>
           {unread > 0 && (
             <span className="text-sm font-semibold text-acid-ink">
-              {unread} {unread === 1 ? 'line' : 'lines'} not read
+              {shelfWords.unreadFormNotRead(unread, unread === 1 ? shelfWords.line : shelfWords.lines)}
             </span>
           )}
         </span>
       </Link>
       <span className="absolute top-[244px] right-1">
-        <Menu label={`More about ${formula.name}`} groups={menuOf(record, actions)} />
+        <Menu label={shelfWords.moreAboutName(formula.name)} groups={menuOf(record, actions)} />
       </span>
     </li>
   );
@@ -104,13 +105,13 @@ function menuOf(record: ShelfRecord, actions: JarActions) {
   });
   const edit = [
     {
-      label: 'Duplicate',
+      label: shelfWords.duplicate,
       onSelect: () => {
         actions.duplicate(record);
       },
     },
     {
-      label: 'Rename…',
+      label: shelfWords.rename2,
       onSelect: () => {
         actions.rename(record);
       },
@@ -118,10 +119,10 @@ function menuOf(record: ShelfRecord, actions: JarActions) {
   ];
   switch (record.shelf) {
     case 'shelf':
-      return [[...edit, to('Archive', 'archive')], [to('Delete', 'bin', true)]];
+      return [[...edit, to(shelfWords.archive, 'archive')], [to('Delete', 'bin', true)]];
     case 'archive':
-      return [[...edit, to('Back on the shelf', 'shelf')], [to('Delete', 'bin', true)]];
+      return [[...edit, to(shelfWords.backOnTheShelf, 'shelf')], [to('Delete', 'bin', true)]];
     case 'bin':
-      return [[to('Back on the shelf', 'shelf')]];
+      return [[to(shelfWords.backOnTheShelf, 'shelf')]];
   }
 }

@@ -5,6 +5,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import type { Shelf, ShelfRecord, Standings } from '#contract';
 import type { Formula, FormulaId } from '#core/formula';
 import { allergenGroup } from '#core/safety';
+import { shelfWords } from '#words/screens/shelf';
 import {
   sayError,
   useChangeFormulaMutation,
@@ -39,7 +40,11 @@ export function ShelfPage() {
   const kitchen = useKitchen();
   const { data, error, refetch } = useFormulasQuery(undefined, { refetchOnMountOrArgChange: true });
   if (!data) {
-    return error ? <Trouble error={error} retry={() => void refetch()} /> : <Loading what="the shelf" />;
+    return error ? (
+      <Trouble error={error} retry={() => void refetch()} />
+    ) : (
+      <Loading what={shelfWords.theShelf} />
+    );
   }
   return <ShelfBoard records={data} kitchen={kitchen} />;
 }
@@ -51,7 +56,7 @@ interface Moved {
 }
 
 const NO_STANDINGS: Standings = {};
-const UNLOADED = 'The kitchen cannot be reached. What you chose or pasted stays here: try again.';
+const UNLOADED = shelfWords.theKitchenCannotBeReached;
 
 function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kitchen: Kitchen }) {
   const [params, setParams] = useSearchParams();
@@ -110,17 +115,17 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
   const shortcuts: readonly Shortcut[] = [
     {
       keys: ['n'],
-      does: 'new formula',
+      does: shelfWords.newFormula2,
       run: () => {
         setPanel('new');
       },
     },
-    { keys: ['p'], does: 'from the pantry: find the amounts', run: () => void navigate('/from-pantry') },
-    { keys: ['/'], does: 'search the shelf', run: () => search.current?.focus() },
-    { keys: ['mod+z'], does: 'undo archiving or deleting', run: undoMove },
+    { keys: ['p'], does: shelfWords.fromThePantryFindTheAmounts, run: () => void navigate('/from-pantry') },
+    { keys: ['/'], does: shelfWords.searchTheShelf2, run: () => search.current?.focus() },
+    { keys: ['mod+z'], does: shelfWords.undoArchivingOrDeleting, run: undoMove },
     {
       keys: ['?'],
-      does: 'these keys',
+      does: shelfWords.theseKeys,
       run: () => {
         setPanel('keys');
       },
@@ -132,19 +137,19 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
   return (
     <div className="pt-1">
       <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h1 className="font-name text-2xl font-bold">Shelf</h1>
+        <h1 className="font-name text-2xl font-bold">{shelfWords.shelf}</h1>
         <p role="status" className="text-sm text-quiet" data-testid="shelf-count">
           {sayCount(view.shown.length, records, filter, view.pending)}
         </p>
         <Button
           kind="main"
           className="ml-auto"
-          title="Key: N"
+          title={shelfWords.keyN}
           onClick={() => {
             setPanel('new');
           }}
         >
-          <Plus size={18} aria-hidden /> New formula
+          <Plus size={18} aria-hidden /> {shelfWords.newFormula}
         </Button>
       </div>
       <ShelfTools
@@ -157,7 +162,7 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
       />
       {failed && (
         <p role="alert" className="mt-2 font-semibold text-acid-ink">
-          Not done. {sayError(failed.error)}
+          {shelfWords.notDoneError(sayError(failed.error))}
         </p>
       )}
       {moved && <MovedNotice moved={moved} onUndo={undoMove} />}
@@ -221,7 +226,7 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
         onClose={() => {
           setPanel(null);
         }}
-        groups={[{ title: 'On the shelf', shortcuts }]}
+        groups={[{ title: shelfWords.onTheShelf, shortcuts }]}
       />
     </div>
   );
@@ -249,19 +254,20 @@ function sayCount(
   pending: number,
 ): string {
   const here = records.filter(({ shelf }) => shelf === filter.place).length;
-  const count = shown === here ? `${here} ${here === 1 ? 'formula' : 'formulas'}` : `${shown} of ${here}`;
-  return pending > 0 ? `${count}, ${pending} still to be reckoned` : count;
+  const count =
+    shown === here ? `${here} ${here === 1 ? 'formula' : 'formulas'}` : shelfWords.shownOfHere(shown, here);
+  return pending > 0 ? shelfWords.countPendingStillToBe(count, pending) : count;
 }
 
 function MovedNotice({ moved, onUndo }: { moved: Moved; onUndo: () => void }) {
   const where: Record<Shelf, string> = {
-    shelf: 'is back on the shelf',
-    archive: 'is in the archive',
-    bin: 'is in the bin, kept for 30 days',
+    shelf: shelfWords.isBackOnTheShelf,
+    archive: shelfWords.isInTheArchive,
+    bin: shelfWords.isInTheBinKept,
   };
   return (
     <p role="status" className="card mt-2 flex items-center gap-3 px-3 py-1.5">
-      “{moved.record.formula.name}” {where[moved.to]}.<Button onClick={onUndo}>Undo</Button>
+      “{moved.record.formula.name}” {where[moved.to]}.<Button onClick={onUndo}>{shelfWords.undo}</Button>
     </p>
   );
 }
@@ -337,25 +343,25 @@ function Empty({
   pending: number;
   onPlain: () => void;
 }) {
-  if (pending > 0) return <Loading what="what fits the filter" />;
+  if (pending > 0) return <Loading what={shelfWords.whatFitsTheFilter} />;
   if (isFiltered(filter) || (filter.place !== 'shelf' && total > 0)) {
     return (
       <div className="card mx-auto mt-12 max-w-lg p-6">
         <p className="mb-3">
           {isFiltered(filter)
-            ? 'Nothing here fits the filter.'
+            ? shelfWords.nothingHereFitsTheFilter
             : filter.place === 'archive'
-              ? 'The archive is empty.'
-              : 'The bin is empty.'}
+              ? shelfWords.theArchiveIsEmpty
+              : shelfWords.theBinIsEmpty}
         </p>
-        <Button onClick={onPlain}>Show the whole shelf</Button>
+        <Button onClick={onPlain}>{shelfWords.showTheWholeShelf}</Button>
       </div>
     );
   }
   return (
     <p className="card mx-auto mt-12 max-w-lg p-6">
-      The shelf is empty. Press <strong>New formula</strong> and type the first addition as you would say it:
-      “30 ml cider vinegar”.
+      {shelfWords.theShelfIsEmptyPress} <strong>{shelfWords.newFormula}</strong>{' '}
+      {shelfWords.andTypeTheFirstAddition}
     </p>
   );
 }

@@ -1,6 +1,7 @@
 import { Search } from 'lucide-react';
 import type { Ref } from 'react';
 import type { Shelf } from '#contract';
+import { shelfWords } from '#words/screens/shelf';
 import { Choice } from '../../ui/Choice';
 import type { Kind, ShelfFilter, Sort, StateFilter } from './filter';
 
@@ -14,22 +15,30 @@ interface ShelfToolsProps {
   readonly stockKnown: boolean;
 }
 
-const PLACES: Record<Shelf, string> = { shelf: 'On the shelf', archive: 'Archive', bin: 'Bin' };
-const STATES: Record<StateFilter, string> = {
-  any: 'Any state',
-  unfrozen: 'Not frozen yet',
-  draft: 'Draft',
-  tried: 'Tried',
-  proven: 'Proven',
-  changes: 'With changes',
+const PLACES: Record<Shelf, string> = {
+  shelf: shelfWords.onTheShelf,
+  archive: shelfWords.archive,
+  bin: shelfWords.bin,
 };
-const KINDS: Record<Kind, string> = { any: 'Clear or creamy', clear: 'Clear', creamy: 'Creamy' };
+const STATES: Record<StateFilter, string> = {
+  any: shelfWords.anyState,
+  unfrozen: shelfWords.notFrozenYet,
+  draft: shelfWords.draft,
+  tried: shelfWords.tried,
+  proven: shelfWords.proven,
+  changes: shelfWords.withChanges,
+};
+const KINDS: Record<Kind, string> = {
+  any: shelfWords.clearOrCreamy,
+  clear: shelfWords.clear,
+  creamy: shelfWords.creamy,
+};
 const SORTS: Record<Sort, string> = {
-  shelf: 'As they came',
-  name: 'By name',
-  changed: 'Last changed first',
-  sharpest: 'Least oil to acid first',
-  largest: 'Largest first',
+  shelf: shelfWords.asTheyCame,
+  name: shelfWords.byName,
+  changed: shelfWords.lastChangedFirst,
+  sharpest: shelfWords.leastOilToAcidFirst,
+  largest: shelfWords.largestFirst,
 };
 
 const options = <T extends string>(names: Record<T, string>) =>
@@ -50,8 +59,8 @@ export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stoc
         <input
           ref={searchRef}
           type="search"
-          aria-label="Search the shelf"
-          placeholder="Name or ingredient"
+          aria-label={shelfWords.searchTheShelf}
+          placeholder={shelfWords.nameOrIngredient}
           className="w-full bg-transparent outline-none"
           value={filter.q}
           onChange={(event) => {
@@ -60,7 +69,7 @@ export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stoc
         />
       </label>
       <Choice
-        label="State"
+        label={shelfWords.state}
         value={filter.state}
         options={options(STATES)}
         onChange={(state) => {
@@ -68,7 +77,7 @@ export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stoc
         }}
       />
       <Choice
-        label="Clear or creamy"
+        label={shelfWords.clearOrCreamy}
         value={filter.kind}
         options={options(KINDS)}
         onChange={(kind) => {
@@ -76,18 +85,18 @@ export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stoc
         }}
       />
       <Choice
-        label="Acid"
+        label={shelfWords.acid}
         value={filter.acid || ANY}
-        options={anyOf('Any acid', acids)}
+        options={anyOf(shelfWords.anyAcid, acids)}
         className="max-w-44"
         onChange={(acid) => {
           onFilter({ acid: acid === ANY ? '' : acid });
         }}
       />
       <Choice
-        label="Allergen to avoid"
+        label={shelfWords.allergenToAvoid}
         value={filter.avoid || ANY}
-        options={anyOf('Avoid nothing', allergens)}
+        options={anyOf(shelfWords.avoidNothing, allergens)}
         className="max-w-44"
         onChange={(avoid) => {
           onFilter({ avoid: avoid === ANY ? '' : avoid });
@@ -95,7 +104,7 @@ export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stoc
       />
       <label
         className={`flex min-h-8 items-center gap-2 ${stockKnown ? '' : 'text-quiet'}`}
-        title={stockKnown ? undefined : 'Say in the Pantry what is on hand'}
+        title={stockKnown ? undefined : shelfWords.sayInThePantryWhat}
       >
         <input
           type="checkbox"
@@ -106,11 +115,11 @@ export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stoc
             onFilter({ onHand: event.target.checked });
           }}
         />
-        From what is on hand
+        {shelfWords.fromWhatIsOnHand}
       </label>
       <span className="ml-auto flex gap-2">
         <Choice
-          label="Order"
+          label={shelfWords.order}
           value={filter.sort}
           options={options(SORTS)}
           onChange={(sort) => {
@@ -118,7 +127,7 @@ export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stoc
           }}
         />
         <Choice
-          label="Place"
+          label={shelfWords.place}
           value={filter.place}
           options={options(PLACES)}
           onChange={(place) => {

@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router';
 import type { PanelRecord } from '#contract';
 import { answerOf, cardsFor, judgeTest, type Card } from '#core/sensory';
 import { sayResult } from '#words/sensory';
+import { sideBySideWords } from '#words/screens/sideBySide';
 import { sayError, useAnswerPanelMutation, usePanelsQuery } from '../../api/kitchenApi';
 import { byNow, newId } from '../../store/device';
 import { Button } from '../../ui/Button';
@@ -19,19 +20,19 @@ export function PanelPage() {
   if (data) {
     return (
       <p className="card m-4 p-4">
-        There is no such tasting.{' '}
+        {sideBySideWords.thereIsNoSuchTasting}{' '}
         <Link to="/side-by-side" className="text-bottle underline">
-          All tastings
+          {sideBySideWords.allTastings}
         </Link>
       </p>
     );
   }
-  return <Loading what="the tasting" />;
+  return <Loading what={sideBySideWords.theTasting} />;
 }
 
 const ASKS = {
-  triangle: 'Two are alike. Which is the odd one?',
-  paired: 'Which do you like better?',
+  triangle: sideBySideWords.twoAreAlikeWhichIs,
+  paired: sideBySideWords.whichDoYouLikeBetter,
 } as const;
 
 /** Cards, answers, and what they come to. Which is which stays hidden until it is asked for. */
@@ -46,10 +47,13 @@ function Panel({ panel }: { panel: PanelRecord }) {
     <div className="grid gap-3">
       <div className="flex flex-wrap items-center gap-4 print:hidden">
         <h1 className="font-name text-2xl font-bold">
-          {panel.kind === 'triangle' ? 'Triangle' : 'Pair'}, {panel.tasters} tasters
+          {sideBySideWords.formTastersTasters(
+            panel.kind === 'triangle' ? sideBySideWords.triangle2 : sideBySideWords.pair2,
+            panel.tasters,
+          )}
         </h1>
         <Link to="/side-by-side" className="text-bottle underline">
-          All tastings
+          {sideBySideWords.allTastings}
         </Link>
         <Button
           className="ml-auto"
@@ -57,14 +61,14 @@ function Panel({ panel }: { panel: PanelRecord }) {
             window.print();
           }}
         >
-          Print the cards
+          {sideBySideWords.printTheCards}
         </Button>
       </div>
       <div className="print:hidden">
         <Warnings a={panel.a} b={panel.b} />
       </div>
       <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_400px] print:hidden">
-        <section aria-label="Answers" className="card p-4">
+        <section aria-label={sideBySideWords.answers} className="card p-4">
           <h2 className="font-name mb-2 text-lg font-bold">{ASKS[panel.kind]}</h2>
           <ol>
             {cards.map(({ taster, servings }) => (
@@ -73,7 +77,7 @@ function Panel({ panel }: { panel: PanelRecord }) {
                 className="flex flex-wrap items-center gap-4 border-t border-rule py-2"
                 data-testid="taster"
               >
-                <span className="w-24 font-semibold">Taster {taster}</span>
+                <span className="w-24 font-semibold">{sideBySideWords.tasterTaster(taster)}</span>
                 {servings.map(({ code }) => (
                   <Button
                     key={code}
@@ -92,7 +96,7 @@ function Panel({ panel }: { panel: PanelRecord }) {
           </ol>
           {answering.isError && (
             <p role="alert" className="mt-2 font-semibold text-acid-ink">
-              Not recorded. {sayError(answering.error)}
+              {sideBySideWords.notRecordedError(sayError(answering.error))}
             </p>
           )}
         </section>
@@ -129,29 +133,31 @@ function Result({
       : Math.max(votesA, answers.length - votesA);
   if (missing > 0) {
     return (
-      <section aria-label="Result" className="card p-4">
-        <h2 className="font-name mb-1 text-lg font-bold">Result</h2>
+      <section aria-label={sideBySideWords.result} className="card p-4">
+        <h2 className="font-name mb-1 text-lg font-bold">{sideBySideWords.result}</h2>
         <p role="status" className="text-quiet">
-          {missing === 1 ? 'One taster has' : `${missing} tasters have`} not answered yet. Counting early
-          would sway those to come.
+          {sideBySideWords.formNotAnsweredYetCounting(
+            missing === 1 ? sideBySideWords.oneTasterHas : sideBySideWords.missingTastersHave(missing),
+          )}
         </p>
       </section>
     );
   }
   const result = judgeTest(panel.kind, answers.length, count);
   return (
-    <section aria-label="Result" className="card border-l-4 border-l-bottle p-4">
-      <h2 className="font-name mb-1 text-lg font-bold">Result</h2>
+    <section aria-label={sideBySideWords.result} className="card border-l-4 border-l-bottle p-4">
+      <h2 className="font-name mb-1 text-lg font-bold">{sideBySideWords.result}</h2>
       <p role="status" className="text-lg font-semibold" data-testid="result">
         {sayResult(result)}
       </p>
       <p className="mt-2">
-        {a} against {b}
-        {panel.kind === 'paired' && `: ${votesA} for the first, ${answers.length - votesA} for the second`}.
+        {sideBySideWords.nameofAgainstNameof2(a, b)}
+        {panel.kind === 'paired' && sideBySideWords.votesaForTheFirstPart(votesA, answers.length - votesA)}.
       </p>
       <p className="mt-2 text-sm text-quiet">
-        Exact binomial, risk 5 %{panel.kind === 'paired' && ', two-sided'}: ISO{' '}
-        {panel.kind === 'triangle' ? '4120' : '5495'}.
+        {sideBySideWords.exactBinomialRisk5}
+        {panel.kind === 'paired' && sideBySideWords.twoSided}
+        {sideBySideWords.iso} {panel.kind === 'triangle' ? '4120' : '5495'}.
       </p>
     </section>
   );
@@ -162,13 +168,13 @@ function PourSheet({ panel, cards }: { panel: PanelRecord; cards: readonly Card[
   const names = { a: useSample(panel.a).name, b: useSample(panel.b).name };
   return (
     <details className="card p-4">
-      <summary className="min-h-8 cursor-pointer font-semibold">For who pours, not for tasters</summary>
+      <summary className="min-h-8 cursor-pointer font-semibold">{sideBySideWords.forWhoPoursNotFor}</summary>
       <table className="mt-2 w-full text-left text-sm">
-        <caption className="sr-only">Which code holds which dressing</caption>
+        <caption className="sr-only">{sideBySideWords.whichCodeHoldsWhichDressing}</caption>
         <tbody>
           {cards.map(({ taster, servings }) => (
             <tr key={taster} className="border-t border-rule">
-              <th scope="row" className="py-1 pr-2 font-semibold">
+              <th scope={sideBySideWords.row} className="py-1 pr-2 font-semibold">
                 {taster}
               </th>
               {servings.map(({ code, sample }) => (
@@ -191,8 +197,8 @@ function PrintedCards({ panel, cards }: { panel: PanelRecord; cards: readonly Ca
       {cards.map(({ taster, servings }) => (
         <article key={taster} className="break-inside-avoid border-b-2 border-dashed border-ink py-6">
           <Warnings a={panel.a} b={panel.b} />
-          <h2 className="mt-3 text-xl font-bold">Taster {taster}</h2>
-          <p>Taste from left to right, water between. {ASKS[panel.kind]} Ring one code; guess if you must.</p>
+          <h2 className="mt-3 text-xl font-bold">{sideBySideWords.tasterTaster(taster)}</h2>
+          <p>{sideBySideWords.tasteFromLeftToRight(ASKS[panel.kind])}</p>
           <p className="mt-4 flex gap-16 text-3xl font-bold">
             {servings.map(({ code }) => (
               <span key={code}>{code}</span>

@@ -3,6 +3,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { MOST_TASTERS, type PanelRecord, type SampleRef, type ShelfRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { tastersNeeded, type TestKind } from '#core/sensory';
+import { sideBySideWords } from '#words/screens/sideBySide';
 import {
   sayError,
   useBeginPanelMutation,
@@ -21,8 +22,8 @@ import { Loading, Trouble } from '../../ui/PageState';
 import { nameOf } from './samples';
 
 const KINDS = [
-  { value: 'triangle', label: 'Triangle: can they be told apart?' },
-  { value: 'paired', label: 'Pair: which is liked better?' },
+  { value: 'triangle', label: sideBySideWords.triangleCanTheyBeTold },
+  { value: 'paired', label: sideBySideWords.pairWhichIsLikedBetter },
 ] as const;
 
 /** Tastings side by side: what was tasted, and a new one. */
@@ -42,34 +43,35 @@ export function PanelsPage() {
       />
     );
   }
-  return <Loading what="the tastings" />;
+  return <Loading what={sideBySideWords.theTastings} />;
 }
 
 function Panels({ panels, formulas }: { panels: readonly PanelRecord[]; formulas: readonly ShelfRecord[] }) {
   const frozen = formulas.filter(({ latestNumber, shelf }) => latestNumber > 0 && shelf === 'shelf');
   return (
     <div className="grid gap-3">
-      <h1 className="font-name text-2xl font-bold">Side by side</h1>
+      <h1 className="font-name text-2xl font-bold">{sideBySideWords.sideBySide}</h1>
       <div className="grid gap-3.5 lg:grid-cols-2">
         {frozen.length === 0 ? (
-          <p className="card p-4 text-quiet">
-            Freeze a version first: what is tasted blind must be something to come back to.
-          </p>
+          <p className="card p-4 text-quiet">{sideBySideWords.freezeAVersionFirstWhat}</p>
         ) : (
           <NewPanel formulas={frozen} />
         )}
-        <section aria-label="Tastings" className="card p-4">
-          <h2 className="font-name mb-2 text-lg font-bold">Tastings so far</h2>
-          {panels.length === 0 && <p className="text-quiet">None yet.</p>}
+        <section aria-label={sideBySideWords.tastings} className="card p-4">
+          <h2 className="font-name mb-2 text-lg font-bold">{sideBySideWords.tastingsSoFar}</h2>
+          {panels.length === 0 && <p className="text-quiet">{sideBySideWords.noneYet}</p>}
           <ul>
             {panels.map((panel) => (
               <li key={panel.id} className="border-t border-rule py-2">
                 <Link to={`/side-by-side/${panel.id}`} className="font-semibold text-bottle underline">
-                  {nameOf(panel.a, formulas)} against {nameOf(panel.b, formulas)}
+                  {sideBySideWords.nameofAgainstNameof2(nameOf(panel.a, formulas), nameOf(panel.b, formulas))}
                 </Link>
                 <span className="block text-sm text-quiet">
-                  {panel.kind === 'triangle' ? 'triangle' : 'pair'},{' '}
-                  {new Set(panel.answers.map(({ taster }) => taster)).size} of {panel.tasters} tasters,{' '}
+                  {panel.kind === 'triangle' ? sideBySideWords.triangle : sideBySideWords.pair},{' '}
+                  {sideBySideWords.sizeOfTastersTasters(
+                    new Set(panel.answers.map(({ taster }) => taster)).size,
+                    panel.tasters,
+                  )}{' '}
                   {formatMoment(panel.at)}
                 </span>
               </li>
@@ -105,34 +107,34 @@ function NewPanel({ formulas }: { formulas: readonly ShelfRecord[] }) {
   };
   return (
     <form
-      aria-label="New tasting"
+      aria-label={sideBySideWords.newTasting}
       className="card grid content-start gap-4 p-4"
       onSubmit={(event) => {
         event.preventDefault();
         void start();
       }}
     >
-      <h2 className="font-name text-lg font-bold">A new tasting</h2>
-      <Chips label="Kind of test" value={kind} options={KINDS} onChange={setKind} />
-      <SampleChoice label="First" sample={a} formulas={formulas} onSample={setA} />
-      <SampleChoice label="Second" sample={b} formulas={formulas} onSample={setB} />
-      {same && <p className="text-sm text-acid-ink">Choose two that differ.</p>}
+      <h2 className="font-name text-lg font-bold">{sideBySideWords.aNewTasting}</h2>
+      <Chips label={sideBySideWords.kindOfTest} value={kind} options={KINDS} onChange={setKind} />
+      <SampleChoice label={sideBySideWords.first} sample={a} formulas={formulas} onSample={setA} />
+      <SampleChoice label={sideBySideWords.second} sample={b} formulas={formulas} onSample={setB} />
+      {same && <p className="text-sm text-acid-ink">{sideBySideWords.chooseTwoThatDiffer}</p>}
       <Field
-        label="Tasters"
+        label={sideBySideWords.tasters}
         className="w-40"
         inputMode="numeric"
         value={text}
         onText={setText}
-        problem={fits ? null : `A whole number from 1 to ${MOST_TASTERS}.`}
-        hint={`${tastersNeeded(kind)} find a difference worth finding 8 times in 10.`}
+        problem={fits ? null : sideBySideWords.aWholeNumberFrom1(MOST_TASTERS)}
+        hint={sideBySideWords.tastersneededFindADifferenceWorth(tastersNeeded(kind))}
       />
       {beginning.isError && (
         <p role="alert" className="font-semibold text-acid-ink">
-          Not begun. {sayError(beginning.error)}
+          {sideBySideWords.notBegunError(sayError(beginning.error))}
         </p>
       )}
       <Button kind="main" type="submit" className="min-h-16" disabled={!fits || same || beginning.isLoading}>
-        Make the cards
+        {sideBySideWords.makeTheCards}
       </Button>
     </form>
   );
@@ -154,7 +156,7 @@ function SampleChoice({
     <div className="flex flex-wrap items-center gap-2">
       <span className="w-16 font-semibold">{label}</span>
       <Choice
-        label={`${label}: formula`}
+        label={sideBySideWords.labelFormula(label)}
         value={sample.formulaId}
         options={formulas.map(({ id, formula }) => ({ value: id, label: formula.name }))}
         onChange={(id: FormulaId) => {
@@ -164,7 +166,7 @@ function SampleChoice({
         className="min-w-48 flex-1"
       />
       <Choice
-        label={`${label}: version`}
+        label={sideBySideWords.labelVersion(label)}
         value={String(sample.version)}
         options={versions.map(({ number }) => ({ value: String(number), label: `v${number}` }))}
         onChange={(number) => {

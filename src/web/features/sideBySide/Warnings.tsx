@@ -1,5 +1,6 @@
 import type { SampleRef } from '#contract';
 import { allergenNames, sayCaution } from '#words/safety';
+import { sideBySideWords } from '#words/screens/sideBySide';
 import { useSample } from './samples';
 
 /** What every taster has to know before the first sip. Codes hide which is which, never what is in them. */
@@ -19,20 +20,20 @@ export function Warnings({ a, b }: { a: SampleRef; b: SampleRef }) {
   );
   return (
     <section
-      aria-label="Before tasting"
+      aria-label={sideBySideWords.beforeTasting}
       className="border-l-4 border-l-acid bg-card p-4"
       data-testid="warnings"
     >
-      <h2 className="font-name font-bold">Before the first sip</h2>
+      <h2 className="font-name font-bold">{sideBySideWords.beforeTheFirstSip}</h2>
       {known ? (
         <p>
           {allergens.size > 0
-            ? `Among these samples: ${[...allergens].join(', ')}. Who may not eat one of them does not taste.`
-            : 'No listed allergen is known in either.'}
+            ? sideBySideWords.amongTheseSamplesJoinWho([...allergens].join(', '))
+            : sideBySideWords.noListedAllergenIsKnown}
           {[...grave.values()].map((what) => ` ${what}`)}
         </p>
       ) : (
-        <p className="font-semibold">What is in them is not known here: do not serve them.</p>
+        <p className="font-semibold">{sideBySideWords.whatIsInThemIs}</p>
       )}
     </section>
   );

@@ -2,12 +2,13 @@
 import { useMemo } from 'react';
 import type { SampleRef, ShelfRecord } from '#contract';
 import { judgeFormula, reckonFormula, type Judgement } from '#core/reckoning';
+import { sideBySideWords } from '#words/screens/sideBySide';
 import { useFormulasQuery, useVersionsQuery } from '../../api/kitchenApi';
 import { contextFor, vesselOf } from '#kitchen/reading';
 import { useKitchen } from '../../store/kitchen';
 
 export const nameOf = ({ formulaId, version }: SampleRef, formulas: readonly ShelfRecord[]): string =>
-  `${formulas.find(({ id }) => id === formulaId)?.formula.name ?? 'a formula that is gone'}, v${version}`;
+  `${formulas.find(({ id }) => id === formulaId)?.formula.name ?? sideBySideWords.aFormulaThatIsGone}, v${version}`;
 
 export function useSample(sample: SampleRef): {
   readonly name: string;

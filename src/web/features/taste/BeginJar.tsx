@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
+import { tasteWords } from '#words/screens/taste';
 import { sayError } from '../../api/kitchenApi';
 import { useBeginJar } from '../../store/beginJar';
 import { contextFor, vesselOf } from '#kitchen/reading';
@@ -34,7 +35,7 @@ export function BeginJar({
           to={`/formulas/${id}/make`}
           className="inline-flex min-h-16 items-center rounded-md border border-bottle bg-bottle px-6 font-semibold text-white"
         >
-          Make it step by step
+          {tasteWords.makeItStepByStep}
         </Link>
         <Button
           className="min-h-16 px-6"
@@ -42,16 +43,14 @@ export function BeginJar({
           onClick={() => void start()}
         >
           {jar.version.freezes
-            ? `Freeze as v${jar.version.number}: the jar is made already`
-            : `A jar of v${jar.version.number} is made already`}
+            ? tasteWords.freezeAsVNumberThe(jar.version.number)
+            : tasteWords.aJarOfVNumber(jar.version.number)}
         </Button>
       </div>
-      {lines.length === 0 && (
-        <p className="mt-2 text-sm text-quiet">There is nothing in it yet. Compose it first.</p>
-      )}
+      {lines.length === 0 && <p className="mt-2 text-sm text-quiet">{tasteWords.thereIsNothingInIt}</p>}
       {jar.error !== undefined && (
         <p role="alert" className="mt-2 font-semibold text-acid-ink">
-          Not begun. {sayError(jar.error)}
+          {tasteWords.notBegunError(sayError(jar.error))}
         </p>
       )}
     </>

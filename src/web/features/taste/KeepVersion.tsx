@@ -8,9 +8,10 @@ import { MEASURE_WORDS } from '#words/palate';
 import { exactly } from '#core/quantity';
 import { reckonFormula } from '#core/reckoning';
 import { asMade, isAsPlanned } from '#core/trial';
+import { tasteWords } from '#words/screens/taste';
 import { sayError, useFreezeMutation, useVersionsQuery } from '../../api/kitchenApi';
 import { formatAmount, formatNumber } from '#words/numbers';
-import { showMeasure } from '../../palateWords';
+import { showMeasure } from '#words/judgement';
 import { takeAsMade } from '#kitchen/edits';
 import { byNow, newId } from '../../store/device';
 import type { Jar } from '../../store/jars';
@@ -52,21 +53,21 @@ export function KeepVersion(props: KeepVersionProps) {
   }, [version, kitchen]);
   if (!version) {
     return versions.error ? (
-      <p role="alert">The version it was made from could not be fetched. {sayError(versions.error)}</p>
+      <p role="alert">{tasteWords.theVersionItWasMade(sayError(versions.error))}</p>
     ) : null;
   }
   if (isAsPlanned(planned, asMade(jar.lines, jar.events))) {
     return (
       <p className="text-lg font-semibold" data-testid="stands">
-        Right as made: v{jar.version} stands as it is. This making counts for it.
+        {tasteWords.rightAsMadeVVersion(jar.version)}
       </p>
     );
   }
   return (
     <div className="flex flex-wrap items-center gap-4">
-      <p className="mr-auto text-lg font-semibold">Right, but not as v{jar.version} has it.</p>
+      <p className="mr-auto text-lg font-semibold">{tasteWords.rightButNotAsV(jar.version)}</p>
       <Button kind="main" className="min-h-16 px-6" onClick={onOpen}>
-        Keep it as a new version
+        {tasteWords.keepItAsANew}
       </Button>
       {open && <KeepPanel {...props} version={version} />}
     </div>
@@ -74,10 +75,10 @@ export function KeepVersion(props: KeepVersionProps) {
 }
 
 const WAYS = [
-  { value: 'mixed', label: '1 g scale, spoons for small things' },
-  { value: '0.1', label: '0.1 g scale' },
-  { value: 'spoons', label: 'spoons and cups' },
-  { value: 'exact', label: 'not rounded' },
+  { value: 'mixed', label: tasteWords.n1GScaleSpoonsFor },
+  { value: '0.1', label: tasteWords.n01GScale },
+  { value: 'spoons', label: tasteWords.spoonsAndCups },
+  { value: 'exact', label: tasteWords.notRounded },
 ] as const;
 type Way = (typeof WAYS)[number]['value'];
 
@@ -140,7 +141,7 @@ function KeepPanel({
     !freezing.isLoading;
   useEffect(() => {
     if (!saved || freezing.isError) return;
-    freeze({ id, revision: working.revision, note: `as jar of v${jar.version} came out`, by: byNow() })
+    freeze({ id, revision: working.revision, note: tasteWords.asJarOfVVersion(jar.version), by: byNow() })
       .unwrap()
       .then(
         ({ record }) => {
@@ -160,16 +161,18 @@ function KeepPanel({
   };
   const ready = way === 'exact' || rounded !== null;
   return (
-    <Panel title={`Keep as v${working.latestNumber + 1}`} open onClose={onClose} wide>
-      <Chips label="Measured with" value={way} options={WAYS} onChange={setWay} />
-      {search.status === 'working' && <Working what="Trying roundings" done={search.done} onStop={stop} />}
+    <Panel title={tasteWords.keepAsVPart(working.latestNumber + 1)} open onClose={onClose} wide>
+      <Chips label={tasteWords.measuredWith} value={way} options={WAYS} onChange={setWay} />
+      {search.status === 'working' && (
+        <Working what={tasteWords.tryingRoundings} done={search.done} onStop={stop} />
+      )}
       <table className="my-3 w-full text-left text-sm">
-        <caption className="sr-only">As made, scaled to the formula’s size</caption>
+        <caption className="sr-only">{tasteWords.asMadeScaledToThe}</caption>
         <thead className="text-quiet">
           <tr>
-            <th className="font-normal">Addition</th>
-            <th className="font-normal">as made, at this size</th>
-            <th className="font-normal">kept as</th>
+            <th className="font-normal">{tasteWords.addition}</th>
+            <th className="font-normal">{tasteWords.asMadeAtThisSize}</th>
+            <th className="font-normal">{tasteWords.keptAs}</th>
           </tr>
         </thead>
         <tbody>
@@ -184,31 +187,33 @@ function KeepPanel({
       </table>
       {rounded && (
         <ul className="mb-3 text-sm" data-testid="damage">
-          {rounded.damage.length === 0 && <li>Nobody will taste the rounding.</li>}
+          {rounded.damage.length === 0 && <li>{tasteWords.nobodyWillTasteTheRounding}</li>}
           {rounded.damage.map(({ measure, before, after, steps }) => (
             <li key={measure}>
               {MEASURE_WORDS[measure].title}: {showMeasure(measure, before, settings.decimalSign)} →{' '}
-              {showMeasure(measure, after, settings.decimalSign)} ({formatNumber(steps, 1, settings)} of what
-              a taster notices)
+              {tasteWords.showmeasureStepsOfWhatA(
+                showMeasure(measure, after, settings.decimalSign),
+                formatNumber(steps, 1, settings),
+              )}
             </li>
           ))}
         </ul>
       )}
       {working.save === 'saved' && working.baseVersion?.number !== jar.version && (
         <p className="mb-3 text-sm">
-          The working formula stands elsewhere by now; undo in Compose brings it back.{' '}
+          {tasteWords.theWorkingFormulaStandsElsewhere}{' '}
           <Link to={`/formulas/${id}/compose`} className="underline">
-            Look
+            {tasteWords.look}
           </Link>
         </p>
       )}
       {freezing.isError && (
         <p role="alert" className="mb-3 font-semibold text-acid-ink">
-          Not frozen; the amounts stand in Compose. {sayError(freezing.error)}
+          {tasteWords.notFrozenTheAmountsStand(sayError(freezing.error))}
         </p>
       )}
       <Button kind="main" className="min-h-16 px-6" disabled={!ready || keeping !== null} onClick={keep}>
-        {keeping ? 'Keeping…' : `Keep as v${working.latestNumber + 1}`}
+        {keeping ? tasteWords.keeping : tasteWords.keepAsVPart(working.latestNumber + 1)}
       </Button>
     </Panel>
   );

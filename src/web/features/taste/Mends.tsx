@@ -10,6 +10,7 @@ import type { Said } from '#core/trial';
 import { freshAmountText } from '#kitchen/edits';
 import { makingHold, type MixedIn } from '#kitchen/holds';
 import { entryOf, type Kitchen } from '#kitchen/reading';
+import { tasteWords } from '#words/screens/taste';
 import { Button } from '../../ui/Button';
 import { ChangeEffect } from '../../ui/ChangeEffect';
 import { Chips } from '../../ui/Chips';
@@ -78,13 +79,13 @@ export function Mends({
   const say = (massG: number, ingredient: Parameters<typeof freshAmountText>[1]): string =>
     freshAmountText(massG, ingredient, formula, context, kitchen.settings.amountsIn === 'spoons');
   if (!current) {
-    return <p className="text-quiet">Say what the mouth says. What would mend it stands here at once.</p>;
+    return <p className="text-quiet">{tasteWords.sayWhatTheMouthSays}</p>;
   }
   return (
     <>
       {said.length > 1 && (
         <Chips
-          label="What to mend"
+          label={tasteWords.whatToMend}
           value={current.complaint}
           options={said.map(({ complaint }) => ({
             value: complaint as string,
@@ -93,11 +94,13 @@ export function Mends({
           onChange={setChosen}
         />
       )}
-      {search.status === 'working' && <Working what="Looking for ways" done={search.done} onStop={stop} />}
+      {search.status === 'working' && (
+        <Working what={tasteWords.lookingForWays} done={search.done} onStop={stop} />
+      )}
       {(search.status === 'stopped' || search.status === 'failed') && (
         <p role="alert">
-          {search.status === 'failed' ? search.message : 'Stopped.'}{' '}
-          <Button onClick={again}>Look again</Button>
+          {search.status === 'failed' ? search.message : tasteWords.stopped}{' '}
+          <Button onClick={again}>{tasteWords.lookAgain}</Button>
         </p>
       )}
       {search.status === 'done' && (
@@ -106,7 +109,7 @@ export function Mends({
             {search.answer.remedies.map((remedy, index) => (
               <li key={index} className="rounded-lg border-2 border-rule bg-paper p-3">
                 <p className="font-name mb-2 text-[1.05rem] font-semibold">
-                  {remedy.partial ? 'Part of the way' : PLAN_WORDS[remedy.planId]}:{' '}
+                  {remedy.partial ? tasteWords.partOfTheWay : PLAN_WORDS[remedy.planId]}:{' '}
                   {sayDoses(remedy.doses, say)}
                 </p>
                 <ChangeEffect
@@ -128,7 +131,7 @@ export function Mends({
                     onAdded(remedy);
                   }}
                 >
-                  Weigh it in
+                  {tasteWords.weighItIn}
                 </Button>
               </li>
             ))}
@@ -141,14 +144,13 @@ export function Mends({
             ))}
           </ul>
           {search.answer.meaningless && (
-            <p className="text-sm text-quiet">Nothing in this jar makes it so.</p>
+            <p className="text-sm text-quiet">{tasteWords.nothingInThisJarMakes}</p>
           )}
           {ASIDE[current.complaint] && <p className="mt-2 text-sm text-quiet">{ASIDE[current.complaint]}</p>}
         </>
       )}
       <p className="mt-3 border-t border-rule pt-2 text-sm text-quiet">
-        Additions only: nothing comes back out of a jar. Each becomes a step on the scale; what really goes in
-        is what counts.
+        {tasteWords.additionsOnlyNothingComesBack}
       </p>
     </>
   );
@@ -158,7 +160,7 @@ const NO_HOLDS: readonly (HoldRequest | null)[] = [];
 
 function sayMove(before: HoldReading | null | undefined, after: HoldReading | null | undefined): string {
   if (!before || !after) return '';
-  if (before.status === 'working' || after.status === 'working') return 'Working out how long it holds…';
+  if (before.status === 'working' || after.status === 'working') return tasteWords.workingOutHowLongIt;
   if (before.status === 'failed' || after.status === 'failed') return '';
   return sayHoldMove(before.hold, after.hold);
 }

@@ -22,6 +22,7 @@ import {
 import { BITE_WORDS, ON_WORDS } from '#words/trial';
 import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
 import { formatAmount } from '#words/numbers';
+import { tasteWords } from '#words/screens/taste';
 import { readDecimal } from '../../readDecimal';
 import { newId } from '../../store/device';
 import { makingOf, statesOf, type Jar } from '../../store/jars';
@@ -145,14 +146,14 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
       <div className="grid content-start gap-3.5">
         {open && (
           <p className="border-l-4 border-l-sweet bg-tape-soft px-3 py-2 font-semibold">
-            This jar is still being made.{' '}
+            {tasteWords.thisJarIsStillBeing}{' '}
             <Link to={`/formulas/${id}/make?jar=${jar.id}`} className="text-bottle underline">
-              Go on with its steps
+              {tasteWords.goOnWithItsSteps}
             </Link>
           </p>
         )}
         {right && (
-          <section aria-label="Right" className="card border-l-4 border-l-bottle p-4">
+          <section aria-label={tasteWords.right} className="card border-l-4 border-l-bottle p-4">
             <KeepVersion
               {...{ working, jar, kitchen }}
               open={keeping}
@@ -165,9 +166,9 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
             />
           </section>
         )}
-        <section aria-label="What does it say?" className="card p-4">
+        <section aria-label={tasteWords.whatDoesItSay} className="card p-4">
           <div className="mb-3 flex flex-wrap items-center gap-4">
-            <h2 className="font-name mr-auto text-lg font-bold">What does it say?</h2>
+            <h2 className="font-name mr-auto text-lg font-bold">{tasteWords.whatDoesItSay}</h2>
             <Button
               className={`min-h-16 min-w-24 ${flat ? 'border-2 border-bottle bg-tape-soft' : ''}`}
               aria-pressed={flat}
@@ -175,25 +176,25 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
                 setFlat(!flat);
               }}
             >
-              Flat
+              {tasteWords.flat}
             </Button>
             <Button
               className="min-h-16 min-w-24"
               disabled={!nothing || !fits}
-              title={nothing ? undefined : 'Take back what was said first'}
+              title={nothing ? undefined : tasteWords.takeBackWhatWasSaid}
               onClick={() => {
                 recordTasting(true);
               }}
             >
-              Right
+              {tasteWords.right}
             </Button>
           </div>
           <TasteRows rows={rows} onRows={setRows} />
           {(rows.bite ?? 0) > 0 && (
             <div className="mt-3 flex flex-wrap items-center gap-2">
-              Of what?{' '}
+              {tasteWords.ofWhat}{' '}
               <Chips
-                label="Bite of"
+                label={tasteWords.biteOf}
                 value={bite}
                 options={BITES.map((value) => ({ value, label: BITE_WORDS[value] }))}
                 onChange={setBite}
@@ -202,42 +203,42 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
           )}
           <div className="mt-4 flex flex-wrap items-start gap-4">
             <div className="grid gap-1 font-semibold">
-              Tasted
+              {tasteWords.tasted}
               <Chips
-                label="Tasted"
+                label={tasteWords.tasted}
                 value={on}
                 options={TASTED_ON.map((value) => ({ value, label: ON_WORDS[value] }))}
                 onChange={setOn}
               />
             </div>
             <Field
-              label="Minutes since the shake"
+              label={tasteWords.minutesSinceTheShake}
               className="w-44"
               inputMode="decimal"
               placeholder={sinceShake === null ? '' : String(Math.round(sinceShake))}
               value={minutesText}
               onText={setMinutesText}
-              problem={minutes.fits ? null : 'A number of minutes, or nothing.'}
+              problem={minutes.fits ? null : tasteWords.aNumberOfMinutesOr}
             />
             <Field
-              label="At, °C"
+              label={tasteWords.atC}
               className="w-24"
               inputMode="decimal"
               value={temperatureText}
               onText={setTemperatureText}
-              problem={temperature.fits ? null : '-5 to 90.'}
+              problem={temperature.fits ? null : tasteWords.n5To90}
             />
             <Field
-              label="Drawn, g"
+              label={tasteWords.drawnG}
               className="w-24"
               inputMode="decimal"
               placeholder={on === 'dish' ? '0' : String(DRAWN_G)}
               value={drawnText}
               onText={setDrawnText}
-              problem={drawn.fits ? null : '0 to 1000.'}
+              problem={drawn.fits ? null : tasteWords.n0To1000}
             />
             <Field
-              label="In your own words"
+              label={tasteWords.inYourOwnWords}
               className="min-w-52 flex-1"
               maxLength={1000}
               value={note}
@@ -253,23 +254,23 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
                 recordTasting(false);
               }}
             >
-              Record what it says
+              {tasteWords.recordWhatItSays}
             </Button>
           </div>
           <p className="mt-2 text-sm text-quiet">
-            A clean {on === 'dish' ? 'fork' : on} each time, nothing goes back in.
+            {tasteWords.aCleanFormEachTime(on === 'dish' ? tasteWords.fork : on)}
           </p>
           <Measured jar={jar} settings={settings} onSay={(...events) => void say(...events)} />
         </section>
-        <section aria-label="This jar so far" className="card p-4">
+        <section aria-label={tasteWords.thisJarSoFar} className="card p-4">
           <div className="flex flex-wrap items-center justify-between gap-3">
-            <h2 className="font-name text-lg font-bold">This jar so far</h2>
+            <h2 className="font-name text-lg font-bold">{tasteWords.thisJarSoFar}</h2>
             {last && (
               <Button
                 className="min-h-16 px-5"
                 onClick={() => void say({ kind: 'corrected', eventId: last.id })}
               >
-                Undo the last
+                {tasteWords.undoTheLast}
               </Button>
             )}
           </div>
@@ -277,10 +278,12 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
         </section>
       </div>
       <div className="grid content-start gap-3.5">
-        <section aria-label="What would mend it" className="card content-start p-4">
+        <section aria-label={tasteWords.whatWouldMendIt} className="card content-start p-4">
           <div className="mb-2 flex items-baseline justify-between gap-2">
-            <h2 className="font-name text-lg font-bold">What would mend it</h2>
-            <span className="text-sm text-quiet">room in the jar {formatAmount(roomMl, 'ml', settings)}</span>
+            <h2 className="font-name text-lg font-bold">{tasteWords.whatWouldMendIt}</h2>
+            <span className="text-sm text-quiet">
+              {tasteWords.roomInTheJarRoomml(formatAmount(roomMl, 'ml', settings))}
+            </span>
           </div>
           <Mends
             mixed={mixed}

@@ -1,6 +1,7 @@
 import { useSearchParams } from 'react-router';
 import { sayVersion } from '#words/version';
 import { standingOf } from '#core/trial';
+import { tasteWords } from '#words/screens/taste';
 import { type Jar } from '../../store/jars';
 import type { WorkingFormula } from '../../store/workingSlice';
 import { Choice } from '../../ui/Choice';
@@ -12,17 +13,17 @@ import { TasteJar } from './TasteJar';
 
 export function TastePage() {
   return (
-    <WithJars what="the jar">
+    <WithJars what={tasteWords.theJar}>
       {(working, jars) => <TasteBench key={working.id} working={working} jars={jars} />}
     </WithJars>
   );
 }
 
 const STANDING_WORDS = {
-  untasted: 'not tasted yet',
-  right: 'right as made',
-  'right-after-mending': 'right after mending',
-  'not-right': 'not right yet',
+  untasted: tasteWords.notTastedYet,
+  right: tasteWords.rightAsMade,
+  'right-after-mending': tasteWords.rightAfterMending,
+  'not-right': tasteWords.notRightYet,
 } as const;
 
 /** Taste a jar, say what the mouth says, mend it by additions, and keep every gram and word. */
@@ -40,14 +41,19 @@ function TasteBench({ working, jars: all }: { working: WorkingFormula; jars: rea
         <NameTape
           name={working.formula.name}
           detail={
-            jar ? `v${jar.version}, jar ${placeOf(jar)}` : sayVersion(working.formula, working.baseVersion)
+            jar
+              ? tasteWords.vVersionJarPlaceof(jar.version, placeOf(jar))
+              : sayVersion(working.formula, working.baseVersion)
           }
         />
         {jar && jars.length > 1 && (
           <Choice
-            label="Jar"
+            label={tasteWords.jar}
             value={jar.id}
-            options={jars.map((one) => ({ value: one.id, label: `jar ${placeOf(one)}, v${one.version}` }))}
+            options={jars.map((one) => ({
+              value: one.id,
+              label: tasteWords.jarPlaceofVVersion(placeOf(one), one.version),
+            }))}
             onChange={show}
           />
         )}
@@ -60,17 +66,15 @@ function TasteBench({ working, jars: all }: { working: WorkingFormula; jars: rea
       {jar ? (
         <TasteJar key={jar.id} working={working} jar={jar} />
       ) : (
-        <section aria-label="No jar yet" className="card max-w-3xl p-5">
-          <h2 className="font-name mb-1 text-lg font-bold">No jar of this yet</h2>
-          <p className="mb-3 text-quiet">
-            A tasting belongs to a jar: what went into it is kept, and what you add to mend it.
-          </p>
+        <section aria-label={tasteWords.noJarYet} className="card max-w-3xl p-5">
+          <h2 className="font-name mb-1 text-lg font-bold">{tasteWords.noJarOfThisYet}</h2>
+          <p className="mb-3 text-quiet">{tasteWords.aTastingBelongsToA}</p>
           <BeginJar working={working} onBegun={show} />
         </section>
       )}
       {jar && (
         <details className="card p-4">
-          <summary className="font-name min-h-8 cursor-pointer font-bold">Another jar</summary>
+          <summary className="font-name min-h-8 cursor-pointer font-bold">{tasteWords.anotherJar}</summary>
           <BeginJar working={working} onBegun={show} />
         </details>
       )}

@@ -1,3 +1,4 @@
+import { tasteWords } from '#words/screens/taste';
 import { TASTE_ROWS, type TasteRow, type TasteRows as Rows, type TasteValue } from '#core/trial';
 import { ROW_WORDS } from '#words/trial';
 
@@ -15,7 +16,7 @@ const FILL: Record<TasteRow, string> = {
   bitter: 'has-checked:bg-water-ink',
 };
 
-const DEGREE = ['', ', a little', ', clearly'] as const;
+const DEGREE = ['', tasteWords.aLittle, ', clearly'] as const;
 const sayValue = (row: TasteRow, value: TasteValue): string => {
   const [low, high] = ROW_WORDS[row];
   if (value === 0) return row === 'bitter' ? low : 'right';
@@ -32,7 +33,7 @@ export function TasteRows({ rows, onRows }: { rows: Rows; onRows: (rows: Rows) =
           className="grid grid-cols-2 items-center gap-x-3 sm:grid-cols-[6.5rem_minmax(0,1fr)_7.5rem]"
           data-testid={`row-${row}`}
         >
-          <legend className="sr-only">{`${ROW_WORDS[row][0]} or ${ROW_WORDS[row][1]}`}</legend>
+          <legend className="sr-only">{tasteWords.rowOrRow2(ROW_WORDS[row][0], ROW_WORDS[row][1])}</legend>
           <span className="text-sm text-quiet sm:text-right" aria-hidden>
             {ROW_WORDS[row][0]}
           </span>

@@ -5,6 +5,7 @@ import type { Formula } from '#core/formula';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { holdAskedOf, mixedWith } from '#kitchen/holds';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
+import { versionsWords } from '#words/screens/versions';
 import { useHolds } from '../../workers/useHolds';
 
 /** The chart comes with its library only when it is looked at. */
@@ -37,18 +38,19 @@ export function HoldCompare({
   const holds = readings.map((reading) => (reading?.status === 'known' ? reading.hold : null));
   const temperatureC = requests.find((request) => request)?.temperatureC;
   return (
-    <section aria-label="How it holds" className="mt-5" data-testid="hold-compare">
+    <section aria-label={versionsWords.howItHolds} className="mt-5" data-testid="hold-compare">
       <h3 className="font-name font-bold">
-        How it holds{temperatureC !== undefined && `, at ${temperatureC} °C`}
+        {versionsWords.howItHolds}
+        {temperatureC !== undefined && versionsWords.atTemperaturecC(temperatureC)}
       </h3>
       {working ? (
-        <p className="text-quiet">Working out how long they hold…</p>
+        <p className="text-quiet">{versionsWords.workingOutHowLongThey}</p>
       ) : (
         <>
           <ul className="mb-2 text-sm">
             {holds.map((hold, i) => (
               <li key={i}>
-                <strong>{names[i]}:</strong> {hold ? sayHold(hold) : 'nothing in it separates.'}
+                <strong>{names[i]}:</strong> {hold ? sayHold(hold) : versionsWords.nothingInItSeparates}
               </li>
             ))}
           </ul>

@@ -2,8 +2,9 @@ import { PALATE, PALATE_KEYS, type PalateKey, type Style } from '#core/palate';
 import { MEASURE_WORDS } from '#words/palate';
 import type { Judgement } from '#core/reckoning';
 import type { Settings } from '#contract';
+import { versionsWords } from '#words/screens/versions';
 import { Track } from '../../drawing/Track';
-import { MARKS, showMeasure } from '../../palateWords';
+import { MARKS, showMeasure } from '#words/judgement';
 
 /** Changes smaller than this share of what a taster would notice are the same. */
 const SAME_STEPS = 0.1;
@@ -33,10 +34,11 @@ export function PalateCompare({
     showMeasure(key, value, settings.decimalSign);
   const same = rows.filter(({ steps }) => steps < SAME_STEPS);
   return (
-    <section aria-label="On the palate" className="mt-5">
-      <h3 className="font-name font-bold">On the palate</h3>
+    <section aria-label={versionsWords.onThePalate} className="mt-5">
+      <h3 className="font-name font-bold">{versionsWords.onThePalate}</h3>
       <p className="mb-2 text-sm text-quiet">
-        Needle: {names[1]}. Dotted mark: {names[0]}.{style && ` Band: ${style.name}.`}
+        {versionsWords.needleNamesDottedMarkNames2(names[1], names[0])}
+        {style && versionsWords.bandName(style.name)}
       </p>
       <ul className="grid gap-x-6 gap-y-3 xl:grid-cols-2" data-testid="compared">
         {rows
@@ -62,7 +64,9 @@ export function PalateCompare({
       </ul>
       {same.length > 0 && (
         <p className="mt-3 text-sm text-quiet">
-          The same to the tongue: {same.map(({ key }) => MEASURE_WORDS[key].title.toLowerCase()).join(', ')}.
+          {versionsWords.theSameToTheTongue(
+            same.map(({ key }) => MEASURE_WORDS[key].title.toLowerCase()).join(', '),
+          )}
         </p>
       )}
     </section>

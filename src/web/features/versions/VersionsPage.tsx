@@ -6,6 +6,7 @@ import { sayVersion } from '#words/version';
 import { describeChange, namedByIngredient, sayChange } from '#words/changes';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { standingOf, versionState, type Standing } from '#core/trial';
+import { versionsWords } from '#words/screens/versions';
 import { useCooksQuery, useFormulasQuery, useVersionsQuery } from '../../api/kitchenApi';
 import { CautionLines } from '../../ui/CautionLines';
 import { Jar } from '../../drawing/Jar';
@@ -35,7 +36,7 @@ export function VersionsPage() {
   return (
     <FormulaPending
       error={error ?? versions.error}
-      what="the versions"
+      what={versionsWords.theVersions}
       retry={() => {
         retry();
         void versions.refetch();
@@ -80,32 +81,32 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
   return (
     <div>
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
-        <NameTape name={formula.name} detail="versions" />
+        <NameTape name={formula.name} detail={versionsWords.versions} />
         <span className="ml-auto">
           <FormulaStages id={id} />
         </span>
       </div>
       <div className="grid gap-3.5 lg:grid-cols-[minmax(0,440px)_minmax(0,1fr)]">
-        <section aria-label="Lineage" className="card p-4">
+        <section aria-label={versionsWords.lineage} className="card p-4">
           <div className="mb-2 flex flex-wrap items-baseline justify-between gap-2">
-            <h2 className="font-name text-lg font-bold">Lineage</h2>
+            <h2 className="font-name text-lg font-bold">{versionsWords.lineage}</h2>
             <Link to={`/formulas/${id}/share`} className="ml-auto text-bottle underline">
-              Share it
+              {versionsWords.shareIt}
             </Link>
             <Link to={`/side-by-side?formula=${id}`} className="text-bottle underline">
-              Taste two side by side
+              {versionsWords.tasteTwoSideBySide}
             </Link>
           </div>
           {versions.length === 0 ? (
             <p className="text-quiet">
-              Nothing frozen yet. On Compose, press <strong>Freeze as v1</strong> when a state is worth coming
-              back to.
+              {versionsWords.nothingFrozenYetOnCompose} <strong>{versionsWords.freezeAsV1}</strong>{' '}
+              {versionsWords.whenAStateIsWorth}
             </p>
           ) : (
             <ol>
               {changed && (
                 <li className="border-b border-rule py-2 font-semibold">
-                  {sayVersion(formula, baseVersion)}, as it stands now
+                  {versionsWords.formulaAsItStandsNow(sayVersion(formula, baseVersion))}
                 </li>
               )}
               {rows.map((row) => (
@@ -127,14 +128,14 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
             </ol>
           )}
         </section>
-        <section aria-label="What changed" className="card min-w-0 p-4">
+        <section aria-label={versionsWords.whatChanged} className="card min-w-0 p-4">
           <div className="mb-3 flex flex-wrap items-center gap-2">
-            <h2 className="font-name mr-2 text-lg font-bold">What changed</h2>
+            <h2 className="font-name mr-2 text-lg font-bold">{versionsWords.whatChanged}</h2>
             {(['from', 'to'] as const).map((side) => (
               <span key={side} className="flex items-center gap-2">
                 {side}
                 <Choice
-                  label={side === 'from' ? 'Compare from' : 'Compare to'}
+                  label={side === 'from' ? versionsWords.compareFrom : versionsWords.compareTo}
                   value={side === 'from' ? from : to}
                   options={[
                     { value: WORKING, label: nameOf(WORKING) },
@@ -168,9 +169,12 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
 function sayState(standings: readonly Standing[], provenAfter: number): string {
   const { state, right, made } = versionState(standings, provenAfter);
   if (state === 'draft') return 'draft';
-  const makings = made === 1 ? 'made once' : `made ${made} times`;
-  const count = right === 0 ? 'not right as made yet' : `right as made ${right} of ${provenAfter}`;
-  return state === 'proven' ? `proven: ${makings}, right ${right} times` : `tried: ${makings}, ${count}`;
+  const makings = made === 1 ? versionsWords.madeOnce : versionsWords.madeMadeTimes(made);
+  const count =
+    right === 0 ? versionsWords.notRightAsMadeYet : versionsWords.rightAsMadeRightOf(right, provenAfter);
+  return state === 'proven'
+    ? versionsWords.provenMakingsRightRightTimes(makings, right)
+    : versionsWords.triedMakingsCount(makings, count);
 }
 
 function VersionRow({
@@ -201,21 +205,21 @@ function VersionRow({
       </span>
       <span className="text-sm">
         {sayState(standings, provenAfter)}
-        {version.parent !== null && row.branches && `, branched from v${version.parent}`}
+        {version.parent !== null && row.branches && versionsWords.branchedFromVParent(version.parent)}
       </span>
       <span className="flex gap-1.5">
-        <Button onClick={onCompare}>Compare</Button>
+        <Button onClick={onCompare}>{versionsWords.compare}</Button>
         <Button
           onClick={onRestore}
           disabled={isBase}
-          title={isBase ? 'The working changes grow from this one' : undefined}
+          title={isBase ? versionsWords.theWorkingChangesGrowFrom : undefined}
         >
-          Bring back
+          {versionsWords.bringBack}
         </Button>
       </span>
       <span className="col-span-2 col-start-2 text-sm text-quiet">
         <time dateTime={version.createdAt}>{formatMoment(version.createdAt)}</time>
-        {cook && ` by ${cook.name}`}
+        {cook && versionsWords.byName(cook.name)}
         {version.note && `: ${version.note}`}
       </span>
     </li>
@@ -256,7 +260,7 @@ function Comparison({
   return (
     <>
       {lines.length === 0 ? (
-        <p className="text-quiet">Nothing: the two are the same.</p>
+        <p className="text-quiet">{versionsWords.nothingTheTwoAreThe}</p>
       ) : (
         <ul className="gap-x-8 xl:columns-2" data-testid="changes">
           {lines.map((line) => (
@@ -299,18 +303,22 @@ function Side({ formula, name, kitchen }: { formula: Formula; name: string; kitc
           parts={jarParts({ additions })}
           width={130}
           height={190}
-          label={`${name}: ${vessel.name}, ${formatPercent(fillShare, settings, 0)} full`}
+          label={versionsWords.nameName2FillshareFull(
+            name,
+            vessel.name,
+            formatPercent(fillShare, settings, 0),
+          )}
         />
         <dl className="grid grid-cols-[auto_auto] gap-x-3 text-sm">
-          <dt className="text-quiet">Oil to acid</dt>
+          <dt className="text-quiet">{versionsWords.oilToAcid}</dt>
           <dd>{formatRatio(measures.oilToAcidVolumeRatio, settings)}</dd>
-          <dt className="text-quiet">Volume</dt>
+          <dt className="text-quiet">{versionsWords.volume}</dt>
           <dd>{formatAmount(totals.mixedVolumeMl, 'ml', settings)}</dd>
-          <dt className="text-quiet">Fat</dt>
+          <dt className="text-quiet">{versionsWords.fat}</dt>
           <dd>{formatPercent(measures.fatMassFraction, settings)}</dd>
-          <dt className="text-quiet">Salt</dt>
+          <dt className="text-quiet">{versionsWords.salt}</dt>
           <dd>{formatPercent(measures.saltEquivalentMassFraction, settings)}</dd>
-          <dt className="text-quiet">Sugars</dt>
+          <dt className="text-quiet">{versionsWords.sugars}</dt>
           <dd>{formatPercent(measures.sugarMassFraction, settings)}</dd>
         </dl>
       </div>

@@ -6,10 +6,10 @@ import {
   type PalateValue,
   type Window,
 } from '#core/palate';
-import { MEASURE_WORDS, sayMeasure } from '#words/palate';
+import { MEASURE_WORDS, sayMeasure } from './palate';
 import type { KitchenComponent } from '#core/ingredient';
 import type { DecimalSign } from '#core/quantity';
-import { inSentence } from '#words/numbers';
+import { inSentence } from './numbers';
 
 export const MARKS: Record<PalateKey, KitchenComponent> = {
   acid: 'acid',

@@ -1,8 +1,8 @@
 /** Making and rescue steps as sentences: what to do, with the number. */
 import { TOOL_VALUES, type MakingTip, type RescueStep } from '#core/emulsion';
-import { sayDuration, sayPour } from '#words/hold';
+import { sayDuration, sayPour } from './hold';
 import type { Ingredient, IngredientId } from '#core/ingredient';
-import { inSentence } from '#words/numbers';
+import { inSentence } from './numbers';
 
 const names = (ingredients: readonly Ingredient[]): string => {
   const list = ingredients.map(({ name }) => inSentence(name.split(',')[0]!));

@@ -1,0 +1,18 @@
+/** What stands in drawings and charts. */
+export const drawingWords = {
+  shakeLine: 'shake line',
+  hardlyChangesHowItTastes: 'Hardly changes how it tastes.',
+  titleFromShowToShow2: (title: string, show: string, show2: string) => `${title} from ${show} to ${show2}`,
+  notRead: 'not read',
+  atkinsonHyperlegibleNextSystemUi: "'Atkinson Hyperlegible Next', system-ui, sans-serif",
+  wateryLayer: 'watery layer',
+  oilOnTop: 'oil on top',
+  noLayerWithin14Days: 'no layer within 14 days',
+  firstLayerAfterMedians: (medianS: string) => `first layer after ${medianS}`,
+  layersAgainstTimeSays: (says: string) => `Layers against time. ${says}.`,
+  afterMixing: 'after mixing',
+  ofTheHeight: '% of the height',
+  titleOverTheMakingsSays: (title: string, says: string) => `${title} over the makings. ${says}.`,
+  windowFrom: 'window from',
+  windowTo: 'window to',
+};
