@@ -2,14 +2,15 @@
 import { MEASURE_KEYS, type MeasureKey } from '#core/composition';
 import { sensibleDecimals } from '#core/quantity';
 import { sayPh } from '#words/safety';
+import { commandLineWords } from '#words/screens/commandLine';
 import type { ReckonResult } from './reckonText';
 
 const LABELS: Record<MeasureKey, string> = {
-  oilToAcidVolumeRatio: 'oil to acid by volume',
-  oilToAcidMassRatio: 'oil to acid by weight',
-  oilMassFraction: 'poured oil',
-  fatMassFraction: 'all fat',
-  oilVolumeFraction: 'poured oil by volume',
+  oilToAcidVolumeRatio: commandLineWords.oilToAcidByVolume,
+  oilToAcidMassRatio: commandLineWords.oilToAcidByWeight,
+  oilMassFraction: commandLineWords.pouredOil,
+  fatMassFraction: commandLineWords.allFat,
+  oilVolumeFraction: commandLineWords.pouredOilByVolume,
   waterMassFraction: 'water',
   saltEquivalentMassFraction: 'salt',
   sugarMassFraction: 'sugars',
@@ -24,21 +25,22 @@ function show(key: MeasureKey, value: number | null): string {
 
 export function printResult(result: ReckonResult): string {
   const rows = result.additions.map(({ text, massG, doubts }) => {
-    const spread = massG.low === massG.high ? '' : `  (${grams(massG.low)} to ${grams(massG.high)} g)`;
+    const spread =
+      massG.low === massG.high ? '' : commandLineWords.gramsToGrams2G(grams(massG.low), grams(massG.high));
     const share = result.massG > 0 ? `${((massG.nominal / result.massG) * 100).toFixed(1)} %` : '-';
     const line = `${text.padEnd(42)} ${grams(massG.nominal).padStart(7)} g ${share.padStart(7)}${spread}`;
     return [line, ...doubts.map((doubt) => `    ? ${doubt}`)].join('\n');
   });
-  const unread = result.unread.map(
-    ({ line, text, message }) => `line ${line} not read: ${text}\n    ! ${message}`,
+  const unread = result.unread.map(({ line, text, message }) =>
+    commandLineWords.lineLineNotReadText(line, text, message),
   );
   const totals = [
     ['mass', `${grams(result.massG)} g`],
-    ['volume once mixed', `${grams(result.mixedVolumeMl)} ml`],
+    [commandLineWords.volumeOnceMixed, commandLineWords.gramsMl(grams(result.mixedVolumeMl))],
     ...MEASURE_KEYS.map((key) => {
       const { low, high } = result.ranges[key];
       const [from, to] = [show(key, low), show(key, high)];
-      const spread = from === to ? '' : `  (${from} to ${to})`;
+      const spread = from === to ? '' : commandLineWords.fromToTo(from, to);
       return [LABELS[key], show(key, result[key]) + spread];
     }),
   ].map(([label, value]) => `${label!.padEnd(24)} ${value}`);
@@ -50,17 +52,21 @@ function judged(result: ReckonResult): readonly string[] {
   const { allergens, verdict } = result;
   const acid = result.tastedAcidityAsAceticMassFraction;
   const list = (words: readonly string[]): string =>
-    words.join(', ') || (allergens.complete ? 'none known' : '-');
+    words.join(', ') || (allergens.complete ? commandLineWords.noneKnown : '-');
   return [
-    `${'acidity, as acetic'.padEnd(24)} ${acid === null ? '-' : `${(acid * 100).toFixed(2)} %`}`,
+    `${commandLineWords.acidityAsAcetic.padEnd(24)} ${acid === null ? '-' : `${(acid * 100).toFixed(2)} %`}`,
     '',
     sayPh(result.ph),
     result.keepingDays.message,
-    ...(allergens.complete ? [] : [`Allergens not complete: ${allergens.missing.join('; ')}.`]),
-    `Allergens (EU): ${list(allergens.eu14)}. May be in it: ${list(allergens.mayBeIn)}.`,
-    ...(allergens.probableEu14.length > 0 ? [`Probably: ${allergens.probableEu14.join(', ')}.`] : []),
+    ...(allergens.complete
+      ? []
+      : [commandLineWords.allergensNotCompleteMissing(allergens.missing.join('; '))]),
+    commandLineWords.allergensEuListMayBe(list(allergens.eu14), list(allergens.mayBeIn)),
+    ...(allergens.probableEu14.length > 0
+      ? [commandLineWords.probablyProbableeu14(allergens.probableEu14.join(', '))]
+      : []),
     ...result.cautions.map(({ message }) => `- ${message}`),
-    ...(verdict ? ['', `${verdict.score} of 100 in ${verdict.style}`] : []),
+    ...(verdict ? ['', commandLineWords.scoreOf100InStyle(verdict.score, verdict.style)] : []),
     ...(verdict?.reasons.map(({ message }) => `- ${message}`) ?? []),
   ];
 }

@@ -6,26 +6,21 @@ import { COMPLAINTS, type Complaint, type RoundTo, type Severity } from '#core/b
 import { parseAmount, SPOON_SYSTEMS, SPOON_VOLUMES, type SpoonSystem } from '#core/quantity';
 import { STYLES, type Style } from '#core/palate';
 import { TOOLS } from '#core/formula';
+import { commandLineWords } from '#words/screens/commandLine';
 import { printResult } from './printResult';
 import { formulateFrom, ingredientNamed, mend, rounded, swap, UnknownIngredient } from './reckonBalance';
 import { batchFrom, CannotPlan, readTarget } from './reckonBatch';
 import { holdOfText } from './reckonHold';
 import { portionsOf, readText, reckonText } from './reckonText';
 
-const USAGE = `usage: reckon [--json] [--spoons ${SPOON_SYSTEMS.join('|')}] [--style ID]
-              [--mend COMPLAINT [--severity 1|2] [--room 100ml] [--allow id,id]]
-              [--tool shake|whisk|frother|mortar|processor|blender|stick|stick-pro|fork [--mix 30s]
-               [--height 80mm] [--temperature 21C]]
-              [--swap id=id] [--round spoons|1g|mixed|bought]
-              [--scale-to "12 l"|"5 kg"|"60 portions"|"24 jars x 250 ml"
-               [--vessel 20l] [--loss 2%] [--hold-back]] [FILE]
-       reckon [--json] [--style ID] [--round spoons|1g|mixed] --formulate FILE.json
-Reads one addition a line ("90 ml olive oil") from FILE or standard input.
-Complaints: ${COMPLAINTS.join(', ')}
-Styles: ${STYLES.map(({ id }) => id).join(', ')}`;
+const USAGE = commandLineWords.usageReckonJsonSpoonsSpoonsystems(
+  SPOON_SYSTEMS.join('|'),
+  COMPLAINTS.join(', '),
+  STYLES.map(({ id }) => id).join(', '),
+);
 
 function fail(message: string): never {
-  process.stderr.write(`reckon: ${message}\n${USAGE}\n`);
+  process.stderr.write(commandLineWords.reckonMessageUsage(message, USAGE));
   process.exit(2);
 }
 
@@ -65,26 +60,30 @@ if (values.help) {
   process.stdout.write(`${USAGE}\n`);
   process.exit(0);
 }
-if (positionals.length > 1) fail('one file at a time.');
+if (positionals.length > 1) fail(commandLineWords.oneFileAtATime);
 
 function spoonSystem(): SpoonSystem {
   return (
-    SPOON_SYSTEMS.find((system) => system === values.spoons) ?? fail(`“${values.spoons}” is no spoon system.`)
+    SPOON_SYSTEMS.find((system) => system === values.spoons) ??
+    fail(commandLineWords.spoonsIsNoSpoonSystem(values.spoons ?? ''))
   );
 }
 
 function styleNamed(id: string | null | undefined): Style | null {
   if (id === null || id === undefined) return null;
-  return STYLES.find((style) => style.id === id) ?? fail(`“${id}” is no style.`);
+  return STYLES.find((style) => style.id === id) ?? fail(commandLineWords.idIsNoStyle(id));
 }
 
 function complaint(): Complaint {
-  return COMPLAINTS.find((word) => word === values.mend) ?? fail(`“${values.mend}” is no complaint.`);
+  return (
+    COMPLAINTS.find((word) => word === values.mend) ??
+    fail(commandLineWords.mendIsNoComplaint(values.mend ?? ''))
+  );
 }
 
 function severity(): Severity {
   if (values.severity === '1' || values.severity === '2') return values.severity === '1' ? 1 : 2;
-  return fail(`severity is 1 or 2, not “${values.severity}”.`);
+  return fail(commandLineWords.severityIs1Or2(values.severity));
 }
 
 /** "100ml", "0.1 l", "½ cup". */
@@ -103,7 +102,7 @@ function volumeMl(text: string | undefined): number | null {
     cup: cupMl,
   };
   const unit = term && perUnit[term.unit];
-  return term && unit ? term.count.nominal * unit : fail(`“${text}” is no volume such as 100ml.`);
+  return term && unit ? term.count.nominal * unit : fail(commandLineWords.textIsNoVolumeSuch(text));
 }
 
 const roundTo = (): RoundTo | null => {
@@ -116,14 +115,14 @@ const roundTo = (): RoundTo | null => {
   const step = /^(\d+(?:\.\d+)?) ?g$/.exec(values.round)?.[1];
   return step && Number(step) > 0
     ? { kind: 'scale', readabilityG: Number(step) }
-    : fail(`“${values.round}” is no way to round: spoons, a step such as 1g, or mixed.`);
+    : fail(commandLineWords.roundIsNoWayTo(values.round));
 };
 
 function input(file: string | undefined): string {
   try {
     return readFileSync(file === undefined || file === '-' ? 0 : file, 'utf8');
   } catch {
-    return fail(`cannot read ${file ?? 'standard input'}.`);
+    return fail(commandLineWords.cannotReadPart(file ?? commandLineWords.standardInput));
   }
 }
 
@@ -132,12 +131,23 @@ function formulateJson(text: string) {
   try {
     value = JSON.parse(text);
   } catch (error) {
-    return fail(`${values.formulate} is no JSON: ${error instanceof Error ? error.message : ''}`);
+    return fail(
+      commandLineWords.formulateIsNoJsonForm(
+        values.formulate ?? '',
+        error instanceof Error ? error.message : '',
+      ),
+    );
   }
   const checked = formulateSchema.safeParse(value);
   if (checked.success) return checked.data;
   const [issue] = checked.error.issues;
-  return fail(`${values.formulate}, at ${issue!.path.join('.') || 'the top'}: ${issue!.message}.`);
+  return fail(
+    commandLineWords.formulateAtPartMessage(
+      values.formulate ?? '',
+      issue!.path.join('.') || commandLineWords.theTop,
+      issue!.message,
+    ),
+  );
 }
 
 function run(): void {
@@ -180,18 +190,18 @@ function measured(
   const number = Number(new RegExp(`^(-?\\d+(?:\\.\\d+)?) ?${unit}$`, 'i').exec(text)?.[1]);
   return number >= low && number <= high
     ? number
-    : fail(`--${name} is ${low} to ${high} ${unit}, such as 30${unit}, not “${text}”.`);
+    : fail(commandLineWords.nameIsLowToHigh(name, low, high, unit, unit, text));
 }
 
 function batchAsked(portions: ReturnType<typeof portionsOf>, style: Style | null, round: RoundTo | null) {
   const text = values['scale-to'];
   if (text === undefined) {
-    if (values['hold-back'] || values.vessel !== undefined) fail('say with --scale-to how much to make.');
+    if (values['hold-back'] || values.vessel !== undefined) fail(commandLineWords.sayWithScaleToHow);
     return {};
   }
-  const target = readTarget(text) ?? fail(`“${text}” is no size: 12 l, 5 kg, 60 portions, 24 jars x 250 ml.`);
+  const target = readTarget(text) ?? fail(commandLineWords.textIsNoSize12(text));
   const loss = Number(/^(\d+(?:\.\d+)?) ?%$/.exec(values.loss)?.[1]);
-  if (!(loss >= 0 && loss <= 50)) fail(`--loss is 0% to 50%, not “${values.loss}”.`);
+  if (!(loss >= 0 && loss <= 50)) fail(commandLineWords.lossIs0To50(values.loss));
   return batchFrom(portions, [], {
     target,
     style,
@@ -209,7 +219,7 @@ const toolNamed = () =>
   values.tool === undefined
     ? null
     : (TOOLS.find((name) => name === values.tool) ??
-      fail(`“${values.tool}” is no tool: ${TOOLS.join(', ')}.`));
+      fail(commandLineWords.toolIsNoToolTools(values.tool, TOOLS.join(', '))));
 
 function holdAsked(portions: ReturnType<typeof portionsOf>, unread: readonly string[]) {
   const tool = toolNamed();
@@ -227,9 +237,8 @@ function holdAsked(portions: ReturnType<typeof portionsOf>, unread: readonly str
 function balance(portions: ReturnType<typeof portionsOf>, style: Style | null, unread: readonly string[]) {
   const ids = (text: string) => text.split(',').map((id) => ingredientNamed(id.trim()));
   const [from, to] = (values.swap ?? '').split('=');
-  if (values.swap !== undefined && !(from && to))
-    fail(`“${values.swap}” is no swap such as lemon_juice=vin_whitewine6.`);
-  if (values.mend !== undefined && portions.length === 0) fail('there is nothing in the jar to mend.');
+  if (values.swap !== undefined && !(from && to)) fail(commandLineWords.swapIsNoSwapSuch(values.swap));
+  if (values.mend !== undefined && portions.length === 0) fail(commandLineWords.thereIsNothingInThe);
   return {
     ...(values.mend === undefined
       ? {}

@@ -1,4 +1,5 @@
 /** Mending, formulating, swapping and rounding for the command line: the very searches of the screens. */
+import { commandLineWords } from '#words/screens/commandLine';
 import type { FormulateJson } from '#contract';
 import {
   candidatesFor,
@@ -64,7 +65,10 @@ export function mend(portions: readonly JudgedPortion[], ask: MendAsk) {
     remedies: answer.remedies.map(({ planId, doses, effect, burden, partial = false }) => ({
       plan: planId,
       partial,
-      message: `${partial ? 'Part of the way' : PLAN_WORDS[planId]}: add ${sayDoses(doses)}.`,
+      message: commandLineWords.formAddDoses(
+        partial ? commandLineWords.partOfTheWay : PLAN_WORDS[planId],
+        sayDoses(doses),
+      ),
       additions: doses.map(({ mayAdd: { ingredient }, massG }) => amount(ingredient, massG)),
       burden,
       ...effectFor(effect),
@@ -84,7 +88,7 @@ export class UnknownIngredient extends Error {}
 
 export function ingredientNamed(id: string): Ingredient {
   const ingredient = REFERENCE_CATALOGUE.get(id as IngredientId);
-  if (!ingredient) throw new UnknownIngredient(`“${id}” is no ingredient id of the table.`);
+  if (!ingredient) throw new UnknownIngredient(commandLineWords.idIsNoIngredientId(id));
   return ingredient;
 }
 
@@ -125,7 +129,7 @@ export function swap(
   style: Style | null,
 ) {
   const index = portions.findIndex(({ ingredient }) => ingredient.id === from.id);
-  if (index < 0) throw new UnknownIngredient(`There is no ${from.id} in it to swap.`);
+  if (index < 0) throw new UnknownIngredient(commandLineWords.thereIsNoIdIn(from.id));
   const answer = swapIngredient({
     portions,
     index,

@@ -10,7 +10,9 @@ import {
 } from '#core/batch';
 import { TOOLS, type FormulaId } from '#core/formula';
 import { PALATE_KEYS, type PalateKey } from '#core/palate';
+import { CAUTION_CODES, LIMIT_NAMES, type CautionCode } from '#core/safety';
 import { VERSION_STATES } from '#core/trial';
+import { upgradePlan } from './shapes';
 import {
   bySchema,
   formulaIdSchema,
@@ -27,7 +29,41 @@ export const daySchema = z
   .regex(/^\d{4}-\d{2}-\d{2}$/, 'must be a day such as 2026-05-31')
   .refine((text) => !Number.isNaN(Date.parse(text)), 'is no day of the calendar');
 
-export const snapshotSchema: z.ZodType<BatchSnapshot> = z.strictObject({
+const named = z.array(z.strictObject({ name: nameSchema })).max(200);
+const sentences = z.array(z.string().max(600)).max(80);
+const safetySchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('found'),
+    limit: z.enum(LIMIT_NAMES),
+    limitedBy: named,
+    allergens: z.strictObject({
+      certain: sentences,
+      probable: sentences,
+      mayBe: sentences,
+      missing: sentences,
+    }),
+    cautions: z
+      .array(
+        z.strictObject({
+          code: z.enum(CAUTION_CODES as [CautionCode, ...CautionCode[]]),
+          value: z.number().finite().nullable(),
+          limit: z.number().finite().nullable(),
+          ingredients: named,
+          words: sentences,
+        }),
+      )
+      .max(40),
+  }),
+  z.strictObject({
+    kind: z.literal('said'),
+    because: z.string().max(400),
+    allergens: sentences,
+    cautions: sentences,
+    onLabel: z.array(z.string().max(120)).max(2).nullable(),
+  }),
+]);
+
+const planSchema: z.ZodType<BatchSnapshot> = z.strictObject({
   target: z.string().max(200),
   scaleFactor: amount.gt(0),
   madeMl: amount.gt(0),
@@ -68,10 +104,8 @@ export const snapshotSchema: z.ZodType<BatchSnapshot> = z.strictObject({
       }),
     )
     .max(40),
-  keeping: z.strictObject({ days: z.int().min(1).max(60), because: z.string().max(400), cold: z.boolean() }),
-  allergens: z.array(z.string().max(400)).max(80),
-  cautions: z.array(z.string().max(600)).max(40),
-  onLabel: z.array(z.string().max(120)).max(2).optional(),
+  keeping: z.strictObject({ days: z.int().min(1).max(60), cold: z.boolean() }),
+  safety: safetySchema,
   notAfter: z
     .strictObject({ day: daySchema, name: z.string().max(200) })
     .nullable()
@@ -79,6 +113,8 @@ export const snapshotSchema: z.ZodType<BatchSnapshot> = z.strictObject({
   cost: amount.nullable(),
   versionState: z.enum(VERSION_STATES),
 });
+/** A page or a table of an older release sends its own shape. */
+export const snapshotSchema: z.ZodType<BatchSnapshot> = z.preprocess(upgradePlan, planSchema);
 
 export const MOST_BATCH_LOADS = 60;
 export const newBatchSchema = z.strictObject({

@@ -1,11 +1,14 @@
 /** Jars (trials) and what happens to them. Events are only ever added. */
 import { z } from 'zod';
+import { PACES, type RescueStep } from '#core/emulsion';
 import type { FormulaId, VesselId } from '#core/formula';
 import { TOOLS } from '#core/formula';
 import {
   BITES,
   DEEDS,
+  ADDED_WAYS,
   PLAN_REASONS,
+  PLAN_WAYS,
   SIGHTS,
   SOURCES,
   TASTE_ROWS,
@@ -28,14 +31,62 @@ export const lineSchema: z.ZodType<TrialLine> = z.strictObject({
   massG: grams,
 });
 
+const finite = z.number().finite();
+const pourSchema = z.discriminatedUnion('status', [
+  z.strictObject({ status: z.literal('all-at-once') }),
+  z.strictObject({
+    status: z.literal('stages'),
+    stages: z
+      .array(
+        z.strictObject({
+          pace: z.enum(PACES),
+          volumeMl: finite,
+          seconds: finite,
+          fromMlPerMin: finite,
+          toMlPerMin: finite,
+        }),
+      )
+      .max(20),
+    totalS: finite,
+  }),
+]);
+const rescueStepSchema: z.ZodType<RescueStep> = z.discriminatedUnion('code', [
+  z.strictObject({
+    code: z.literal('new-base'),
+    ingredientId: ingredientIdSchema,
+    massG: grams,
+    waterMl: finite.min(0),
+  }),
+  z.strictObject({ code: z.literal('drip-in'), volumeMl: finite, plan: pourSchema }),
+  z.strictObject({ code: z.literal('add-water-first'), volumeMl: finite }),
+  z.strictObject({ code: z.literal('warm-bowl') }),
+  z.strictObject({ code: z.literal('warm-oil'), toC: finite }),
+  z.strictObject({ code: z.literal('halve-oil') }),
+  z.strictObject({ code: z.literal('thin-with'), ingredientId: ingredientIdSchema, massG: grams }),
+  z.strictObject({ code: z.literal('thicken-with-oil'), volumeMl: finite, plan: pourSchema }),
+  z.strictObject({ code: z.literal('thicken-with-gum'), massG: grams }),
+  z.strictObject({ code: z.literal('stand-out'), seconds: finite, toC: finite }),
+  z.strictObject({ code: z.literal('lukewarm-bath') }),
+  z.strictObject({ code: z.literal('shake-again') }),
+]);
+
 const stepIdSchema = z.string().min(1).max(64);
 const words = z.string().max(1000);
+const stepNoteSchema = z
+  .discriminatedUnion('code', [
+    z.strictObject({ code: z.literal('steep'), ingredientIds: z.array(ingredientIdSchema).min(1).max(40) }),
+    z.strictObject({ code: z.literal('pour'), pour: z.int().min(1).max(1000), of: z.int().min(1).max(1000) }),
+    z.strictObject({ code: z.literal('dilution'), carrierId: ingredientIdSchema, takeG: grams }),
+    z.strictObject({ code: z.literal('rescue'), step: rescueStepSchema }),
+  ])
+  .optional();
 const stepSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('weigh'),
     id: stepIdSchema,
     line: lineSchema,
     said: words,
+    note: stepNoteSchema,
     paced: z.boolean(),
   }),
   z.strictObject({
@@ -51,6 +102,7 @@ const stepSchema = z.discriminatedUnion('kind', [
     deed: z.enum(DEEDS),
     seconds: z.number().gt(0).max(1_000_000).nullable(),
     said: words,
+    note: stepNoteSchema,
   }),
 ]) as unknown as z.ZodType<Step>;
 
@@ -87,6 +139,7 @@ export const trialEventSchema: z.ZodType<TrialEvent> = z.discriminatedUnion('kin
     kind: z.literal('added'),
     lines: z.array(lineSchema).min(1).max(40),
     note: words,
+    way: z.enum(ADDED_WAYS).optional(),
   }),
   z.strictObject({
     kind: z.literal('took'),
@@ -104,6 +157,7 @@ export const trialEventSchema: z.ZodType<TrialEvent> = z.discriminatedUnion('kin
     steps: z.array(stepSchema).max(100),
     before: stepIdSchema.nullable(),
     note: words,
+    way: z.enum(PLAN_WAYS).optional(),
   }),
   z.strictObject({ kind: z.literal('corrected'), eventId: trialIdSchema }),
   z.strictObject({

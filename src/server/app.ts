@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { openApiDocument } from '#contract';
+import { runningWords } from '#words/screens/running';
 import type { Database } from './db/client';
 import type { BackupPlace } from './backup/kitchenBackup';
 import { backupRoutes } from './features/backup/routes';
@@ -134,7 +135,7 @@ export function createApp(deps: AppDependencies): Express {
   }
   api.use(liveRoutes(hub));
   api.use(() => {
-    throw new ApiError('not-found', 'There is nothing at this address.');
+    throw new ApiError('not-found', runningWords.thereIsNothingAtThis);
   });
   app.use('/api', api);
 

@@ -11,8 +11,9 @@ import {
 import { loadMaking, snapshotOf } from '#core/batch';
 import { exactly } from '#core/quantity';
 import { judgePortions } from '#core/reckoning';
+import { recordSafety } from '#core/safety';
+import { saySafetyOfTheDay } from '#words/safety';
 import type { Step } from '#core/trial';
-import { saidOf } from '#words/safety';
 import { planOf, requestOf, vesselOf } from '../core/batch/testing';
 import { simulatedInstruments } from './devices/simulated';
 import type { RunningKitchen } from './start';
@@ -45,7 +46,7 @@ const snapshot = snapshotOf(plan, request, {
   toTaste: [],
   styleId: 'classic_3_1',
   versionState: 'draft',
-  said: saidOf(
+  found: recordSafety(
     judgePortions(
       plan.lines.map(({ ingredient, form, exactG }) => ({ ingredient, form, massG: exactly(exactG) })),
     ),
@@ -225,10 +226,11 @@ describe('batches over HTTP', () => {
     );
     expect(snapshot.keeping).toMatchObject({
       days: judged.keeping.days,
-      because: 'garlic, herbs or vegetables under oil',
       cold: true,
     });
-    expect(snapshot.allergens).toContain('mustard');
+    const said = saySafetyOfTheDay(snapshot.safety);
+    expect(said.because).toBe('garlic, herbs or vegetables under oil');
+    expect(said.allergens).toContain('mustard');
   });
 });
 

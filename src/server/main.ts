@@ -3,6 +3,7 @@ import { existsSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
+import { runningWords } from '#words/screens/running';
 import { restoreFromFile, saveToFile } from './backup/commandLine';
 import { BackupError } from './backup/format';
 import { DatabaseError } from './db/client';
@@ -44,9 +45,8 @@ async function main(): Promise<void> {
   }
   if (values.print !== undefined) {
     if (!isPaper(values.print))
-      throw new BackupError(`“${values.print}” is no paper. There are ${PAPERS.join(', ')}.`);
-    if (!values.batch || !values.out)
-      throw new BackupError('Say which batch, and into which file: --batch, --out.');
+      throw new BackupError(runningWords.printIsNoPaperThere(values.print, PAPERS.join(', ')));
+    if (!values.batch || !values.out) throw new BackupError(runningWords.sayWhichBatchAndInto);
     const at = { dataFolder, migrationsFolder, ...passcode, ...database, now };
     console.log(await printToFile(values.print, values.batch, resolve(values.out), at));
     return;
@@ -86,7 +86,7 @@ function readPort(text: string | undefined): number {
   if (text === undefined || text === '') return 4173;
   const port = Number(text);
   if (!Number.isInteger(port) || port < 0 || port > 65535) {
-    throw new StartError(`PORT is “${text}”; it must be a whole number from 0 to 65535.`);
+    throw new StartError(runningWords.portIsTextItMust(text));
   }
   return port;
 }

@@ -22,7 +22,8 @@ import {
 import { exactly } from '#core/quantity';
 import { judgePortions, withMade, type JudgedPortion, type Judgement } from '#core/reckoning';
 import { labelOf } from '#kitchen/paper';
-import { labelCautions, saidOf } from '#words/safety';
+import { recordSafety } from '#core/safety';
+import { labelCautions, saySafetyOfTheDay } from '#words/safety';
 import { measuredPh, trialPortions } from '#core/trial';
 import { lineOf, planOf, requestOf, thing, vesselOf } from '../core/batch/testing';
 import type { RunningKitchen } from './start';
@@ -247,7 +248,7 @@ describe('batches', () => {
       toTaste: [],
       styleId: null,
       versionState: 'draft' as const,
-      said: saidOf(sent),
+      found: recordSafety(sent),
     });
     const loads = plan.loads.map((load, i) => ({
       trialId: `${id}-${i}`,
@@ -269,7 +270,7 @@ describe('batches', () => {
     const other = await take(`${name}-after`, [...before, ...added]);
     for (const { sent, kept } of [one, other]) {
       expect(kept.keeping).toMatchObject({ days: sent.keeping.days, cold: sent.keeping.cold });
-      expect(kept.onLabel).toEqual(labelCautions(sent.cautions));
+      expect(saySafetyOfTheDay(kept.safety).onLabel).toEqual(labelCautions(sent.cautions));
     }
     const milder =
       other.sent.keeping.days > one.sent.keeping.days ||
@@ -289,7 +290,12 @@ describe('batches', () => {
       ['60 g almond butter'],
     );
     const label = labelOf({
-      batch: { plan: saidOf(sent), events: [], day: '2026-11-26', whole: null } as unknown as BatchRecord,
+      batch: {
+        plan: recordSafety(sent),
+        events: [],
+        day: '2026-11-26',
+        whole: null,
+      } as unknown as BatchRecord,
       settings: DEFAULT_SETTINGS,
     });
     expect(label.cautions).toEqual([

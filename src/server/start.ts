@@ -3,6 +3,7 @@ import { createServer, type Server } from 'node:http';
 import { networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 import type { RequestHandler } from 'express';
+import { runningWords } from '#words/screens/running';
 import { createApp } from './app';
 import { Access, sessionSecret } from './http/access';
 import { openDatabase, type Database, type OpenDatabase } from './db/client';
@@ -53,14 +54,10 @@ export class StartError extends Error {}
 export async function startKitchen(options: StartOptions): Promise<RunningKitchen> {
   const { host } = options;
   if (!isLoopback(host) && !options.passcode) {
-    throw new StartError(
-      `HOST is ${host}: others on the network could reach the kitchen, and anybody could change it. Set a passcode first: YGRANA_PASSCODE='some words' HOST=${host} npm start`,
-    );
+    throw new StartError(runningWords.hostIsHostOthersOn(host, host));
   }
   if (options.passcode && options.passcode.length < SHORTEST_PASSCODE) {
-    throw new StartError(
-      `YGRANA_PASSCODE is too short: at least ${SHORTEST_PASSCODE} characters, better some words.`,
-    );
+    throw new StartError(runningWords.ygranaPasscodeIsTooShort(SHORTEST_PASSCODE));
   }
   const shownHost = host.includes(':') ? `[${host}]` : host;
   const server = createServer();
@@ -110,12 +107,17 @@ async function open(options: StartOptions, address: string, undo: Undo): Promise
     const lock = lockFolder(dataFolder, address, options.now());
     if (lock.status === 'taken') {
       throw new StartError(
-        `The kitchen in ${dataFolder} is already open: process ${lock.owner.pid} at ${lock.owner.address}, since ${lock.owner.since}. Use that one, or stop it first.`,
+        runningWords.theKitchenInDatafolderIs(
+          dataFolder,
+          lock.owner.pid,
+          lock.owner.address,
+          lock.owner.since,
+        ),
       );
     }
     undo.push(lock.release);
-    say(`Opening the kitchen in ${dataFolder} (the first time takes some seconds)`);
-  } else say('Opening the kitchen on the PostgreSQL server of DATABASE_URL');
+    say(runningWords.openingTheKitchenInDatafolder(dataFolder));
+  } else say(runningWords.openingTheKitchenOnThe);
   const place = databaseUrl === undefined ? { folder: join(dataFolder, 'db') } : { url: databaseUrl };
   const database = await openDatabase(place, migrationsFolder);
   undo.push(database.close);
@@ -137,23 +139,21 @@ async function furnish(db: Database, { now, demo, say }: StartOptions): Promise<
     return { jars, batches: new BatchStore(db, () => at, jars) };
   }, now());
   await loadPlans(new ServiceStore(db, now), now().toISOString().slice(0, 10));
-  say(`Put ${loaded} formulas on the demo shelf`);
+  say(runningWords.putLoadedFormulasOnThe(loaded));
 }
 
 /** The port is taken before the folder, so that a taken port costs nothing; until the app is there, callers are asked to wait. */
 function listen(server: Server, { host, port }: StartOptions): Promise<number> {
   server.on('request', (_request, response) => {
     response.writeHead(503, { 'Content-Type': 'text/plain', 'Retry-After': '2' });
-    response.end('The kitchen is opening. Try again in a moment.\n');
+    response.end(runningWords.theKitchenIsOpeningTry);
   });
   return new Promise((resolve, reject) => {
     server.once('error', (error: NodeJS.ErrnoException) => {
       reject(
         error.code === 'EADDRINUSE'
-          ? new StartError(
-              `Port ${port} on ${host} is taken. Stop what uses it, or choose another: PORT=${port + 1} npm run demo`,
-            )
-          : new StartError(`Cannot listen on ${host}:${port}: ${error.message}`),
+          ? new StartError(runningWords.portPortOnHostIs(port, host, port + 1))
+          : new StartError(runningWords.cannotListenOnHostPort(host, port, error.message)),
       );
     });
     server.listen(port, host, () => {

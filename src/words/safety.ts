@@ -8,19 +8,23 @@ import {
   type Allergens,
   type Caution,
   type CautionCode,
+  type CautionRecord,
   type Keeping,
   type LimitName,
+  type Named,
+  type SafetyOfTheDay,
+  type SafetyRecord,
 } from '#core/safety';
 
 const listed = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 /** "Garlic, raw, peeled" is garlic in a sentence. */
-const shortOf = ({ name }: Ingredient): string => {
+const shortOf = ({ name }: Named): string => {
   const short = name.split(',')[0]!;
   return short.charAt(0).toLowerCase() + short.slice(1);
 };
-const names = (ingredients: readonly Ingredient[], otherwise: string): string =>
+const names = (ingredients: readonly Named[], otherwise: string): string =>
   listed([...new Set(ingredients.map(shortOf))]) || otherwise;
 const MOST_QUOTED = 3;
 const quoted = (words: readonly string[]): string => {
@@ -32,7 +36,7 @@ const quoted = (words: readonly string[]): string => {
 const PLANT = 'a plant in a line that could not be read';
 
 /** Two sentences at most: what to do, and why. */
-export function sayCaution({ code, value, limit, ingredients, words }: Caution): {
+export function sayCaution({ code, value, limit, ingredients, words }: CautionRecord): {
   what: string;
   why: string;
 } {
@@ -148,7 +152,7 @@ export function sayCaution({ code, value, limit, ingredients, words }: Caution):
 }
 
 /** As short as a label asks. Null: never on a label. */
-function shortCaution({ code, ingredients }: Caution): string | null {
+function shortCaution({ code, ingredients }: CautionRecord): string | null {
   switch (code) {
     case 'raw_egg':
       return 'Raw egg: not for young, old, pregnant or ill guests';
@@ -166,7 +170,7 @@ function shortCaution({ code, ingredients }: Caution): string | null {
 const LABEL_ORDER: readonly CautionCode[] = ['raw_egg', 'infants_honey', 'sprouts', 'infused_oil'];
 const MOST_ON_A_LABEL = 2;
 
-export const labelCautions = (cautions: readonly Caution[]): readonly string[] =>
+export const labelCautions = (cautions: readonly CautionRecord[]): readonly string[] =>
   LABEL_ORDER.flatMap((code) => cautions.filter((caution) => caution.code === code))
     .flatMap((caution) => shortCaution(caution) ?? [])
     .slice(0, MOST_ON_A_LABEL);
@@ -206,16 +210,32 @@ export function sayCautions(
 }
 
 /** "milk (yoghurt); nuts (walnut) (walnut oil)": who brings it in brackets behind. */
-export function sayAllergens(entries: readonly AllergenEntry[], nameOf = shortOf): string {
+export function sayAllergens(
+  entries: readonly AllergenEntry[],
+  nameOf: (ingredient: Ingredient) => string = shortOf,
+): string {
   return entries.map(({ allergen, from }) => `${allergen} (${from.map(nameOf).join(', ')})`).join('; ');
 }
 
 /** As a label names them. @returns never "none" where something is not known */
-export const allergenNames = ({ eu14, mayBeIn, probableEu14, missing }: Allergens): readonly string[] => [
+export const allergenNames = ({ eu14, mayBeIn, probableEu14, missing }: Allergens): readonly string[] =>
+  sayAllergenNames({
+    missing,
+    certain: eu14.map(({ allergen }) => allergen),
+    probable: probableEu14.map(({ allergen }) => allergen),
+    mayBe: mayBeIn.map(({ allergen }) => allergen),
+  });
+
+const sayAllergenNames = ({
+  certain,
+  probable,
+  mayBe,
+  missing,
+}: SafetyRecord['allergens']): readonly string[] => [
   ...(missing.length > 0 ? [`not complete (${quoted(missing)})`] : []),
-  ...eu14.map(({ allergen }) => allergen),
-  ...probableEu14.map(({ allergen }) => `probably ${allergen}`),
-  ...mayBeIn.map(({ allergen }) => `perhaps ${allergen}`),
+  ...certain,
+  ...probable.map((allergen) => `probably ${allergen}`),
+  ...mayBe.map((allergen) => `perhaps ${allergen}`),
 ];
 
 const PH_REASONS: Record<PhReason, string> = {
@@ -285,18 +305,19 @@ export function sayKeeping(keeping: Keeping): string {
   return `Keep ${sayStorage(keeping)}, ${word}: ${why}. An estimate.`;
 }
 
-/** What a batch writes down of its version: the words of that day. */
-export const saidOf = ({
-  keeping,
-  allergens,
-  cautions,
-}: {
-  readonly keeping: Keeping;
-  readonly allergens: Allergens;
-  readonly cautions: readonly Caution[];
-}) => ({
-  keeping: { days: keeping.days, because: sayLimit(keeping), cold: keeping.cold },
-  allergens: allergenNames(allergens),
-  cautions: cautions.map((caution) => sayCaution(caution).what),
-  onLabel: labelCautions(cautions),
-});
+/** What was written down of a day's safety, in words: those of today, or those it was kept in. */
+export function saySafetyOfTheDay(safety: SafetyOfTheDay): {
+  readonly because: string;
+  readonly allergens: readonly string[];
+  readonly cautions: readonly string[];
+  readonly onLabel: readonly string[];
+} {
+  if (safety.kind === 'said')
+    return { ...safety, onLabel: (safety.onLabel ?? safety.cautions).slice(0, MOST_ON_A_LABEL) };
+  return {
+    because: sayLimit(safety),
+    allergens: sayAllergenNames(safety.allergens),
+    cautions: safety.cautions.map((caution) => sayCaution(caution).what),
+    onLabel: labelCautions(safety.cautions),
+  };
+}

@@ -2,8 +2,12 @@
 import { COMPLAINT_WORDS } from './balance';
 import { TOOL_VALUES } from '#core/emulsion';
 import type { Tool } from '#core/formula';
+import type { IngredientId } from '#core/ingredient';
 import {
+  type AddedWay,
+  type PlanWay,
   type Sight,
+  type StepNote,
   type DoStep,
   complaintsOf,
   type Bite,
@@ -11,6 +15,8 @@ import {
   type TasteRow,
   type Tasting,
 } from '#core/trial';
+import { inSentence } from './numbers';
+import { sayStep } from './tips';
 
 export const ROW_WORDS: Readonly<Record<TasteRow, readonly [low: string, high: string]>> = {
   acid: ['needs acid', 'too sharp'],
@@ -44,9 +50,43 @@ export function sayTasting(tasting: Tasting): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
+/** What a step's words are made with. */
+export interface StepWords {
+  readonly nameOf: (id: IngredientId) => string;
+  readonly amount: (massG: number, id: IngredientId) => string;
+}
+
+/** "Leave the shallot in the acid", "pour 1 of 3". */
+export function sayStepNote(note: StepNote, { nameOf, amount }: StepWords): string {
+  const plain = (id: IngredientId): string => nameOf(id).split(',')[0]!.toLowerCase();
+  switch (note.code) {
+    case 'steep':
+      return `Leave the ${[...new Set(note.ingredientIds.map(plain))].join(' and ')} in the acid`;
+    case 'pour':
+      return `pour ${note.pour} of ${note.of}`;
+    case 'dilution':
+      return `mix 1 part with 9 parts ${plain(note.carrierId)}, take ${note.takeG} g of it`;
+    case 'rescue':
+      return sayStep(note.step, (id) => inSentence(nameOf(id)), amount);
+  }
+}
+
+export const WAY_WORDS: Readonly<Record<PlanWay | AddedWay, string>> = {
+  'other-loads': 'made good in the other loads',
+  'the-rest': 'the rest',
+  additions: 'additions',
+  'fill-vessel': 'fill the vessel',
+  rescaled: 'rescaled',
+  'as-it-is': 'as it is',
+  rescue: 'saving it',
+  'without-rescue': 'went on without',
+  'kept-aside': 'kept aside',
+};
+
 /** "Close and shake", "Whisk the base smooth": what a step asks for, without its time. */
-export function sayDeed({ deed, said }: DoStep, tool: Tool): string {
+export function sayDeed({ deed, said, note }: DoStep, tool: Tool, words: StepWords): string {
   if (said) return said;
+  if (note) return sayStepNote(note, words);
   switch (deed) {
     case 'stir':
       return 'Stir until the salt has dissolved';

@@ -1,8 +1,8 @@
 /** A load as a making of its own, so that it is weighed out like a jar: one step at a time, each pour a step. */
 import type { Tool } from '#core/formula';
-import type { IngredientId } from '#core/ingredient';
+import type { Ingredient, IngredientId } from '#core/ingredient';
 import { exactly } from '#core/quantity';
-import { makingSteps, tipsFor, type MakingPlan, type Step, type StepLine } from '#core/trial';
+import { makingSteps, tipsFor, type MakingPlan, type Step, type StepLine, type StepNote } from '#core/trial';
 import type { Vessel } from '#core/vessel';
 import type { BatchLoad, BatchPlan, LoadLine } from './planBatch';
 
@@ -24,7 +24,8 @@ export function loadMaking(plan: BatchPlan, load: BatchLoad, setting: LoadSettin
     ingredient: line.ingredient,
     form: line.form,
     massG,
-    said: carrier ? sayDilution(massG, carrier.name) : (text ?? ''),
+    said: carrier ? '' : (text ?? ''),
+    ...(carrier ? { note: diluted(massG, carrier) } : {}),
   }));
   const portions = load.lines.map(({ line, massG }) => ({
     ingredient: line.ingredient,
@@ -66,9 +67,13 @@ function inPours(step: Step, byId: ReadonlyMap<string, LoadLine>): readonly Step
     ...step,
     id: i === 0 ? step.id : `${step.id}.${i + 1}`,
     line: { ...step.line, massG },
-    said: `pour ${i + 1} of ${pours.length}`,
+    said: '',
+    note: { code: 'pour', pour: i + 1, of: pours.length },
   }));
 }
 
-const sayDilution = (massG: number, carrier: string): string =>
-  `mix 1 part with 9 parts ${carrier.split(',')[0]!.toLowerCase()}, take ${Number((massG * 10).toFixed(2))} g of it`;
+const diluted = (massG: number, { id }: Ingredient): StepNote => ({
+  code: 'dilution',
+  carrierId: id,
+  takeG: Number((massG * 10).toFixed(2)),
+});

@@ -45,9 +45,9 @@ describe('a load as a making', () => {
     expect(total).toBeCloseTo(plan.loads[0]!.massG, 6);
     expect(weighed[0]!.line.ingredientId).toBe('vin_redwine6');
     // 4.3 kg of oil beside a jug on a scale of 3 kg.
-    expect(weighed.slice(-2).map(({ said, line }) => [said, line.ingredientId])).toEqual([
-      ['pour 1 of 2', 'olive_ev'],
-      ['pour 2 of 2', 'olive_ev'],
+    expect(weighed.slice(-2).map(({ note, line }) => [note, line.ingredientId])).toEqual([
+      [{ code: 'pour', pour: 1, of: 2 }, 'olive_ev'],
+      [{ code: 'pour', pour: 2, of: 2 }, 'olive_ev'],
     ]);
     expect(new Set(making!.steps.map(({ id }) => id)).size).toBe(making!.steps.length);
   });

@@ -2,6 +2,7 @@
 import type { Tool, VesselId } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import type { PalateKey } from '#core/palate';
+import type { SafetyOfTheDay } from '#core/safety';
 import type { VersionState } from '#core/trial';
 import type { School } from './holdBack';
 import type { BatchPlan, BatchRequest } from './planBatch';
@@ -35,12 +36,9 @@ export interface BatchSnapshot {
   }[];
   readonly toTaste: readonly string[];
   readonly drift: readonly { readonly measure: PalateKey; readonly from: number; readonly to: number }[];
-  /** What sets its keeping, by the cautions of that day. */
-  readonly keeping: { readonly days: number; readonly because: string; readonly cold: boolean };
-  readonly allergens: readonly string[];
-  readonly cautions: readonly string[];
-  /** At most two; a batch of before they were chosen has none of its own. */
-  readonly onLabel?: readonly string[] | undefined;
+  readonly keeping: { readonly days: number; readonly cold: boolean };
+  /** Cautions and allergens by the procedure of that day. */
+  readonly safety: SafetyOfTheDay;
   /** Null: nothing that went in says a day. */
   readonly notAfter?: NotAfter | null | undefined;
   readonly cost: number | null;
@@ -55,8 +53,8 @@ export interface SnapshotAbout {
   readonly styleId: string | null;
   readonly versionState: VersionState;
   readonly notAfter?: NotAfter | null;
-  /** What is said of the version, in the words of the day: its size changes nothing of it. */
-  readonly said: Pick<BatchSnapshot, 'keeping' | 'allergens' | 'cautions' | 'onLabel'>;
+  /** What was found of the version: its size changes nothing of it. */
+  readonly found: Pick<BatchSnapshot, 'keeping' | 'safety'>;
 }
 
 /** @param request what the plan was made from */
@@ -97,7 +95,7 @@ export function snapshotOf(plan: BatchPlan, request: BatchRequest, about: Snapsh
     ),
     toTaste: about.toTaste,
     drift: plan.drift.map(({ measure, from, to }) => ({ measure, from, to })),
-    ...about.said,
+    ...about.found,
     notAfter: about.notAfter ?? null,
     cost: plan.pullList.unpriced.length === 0 ? plan.pullList.cost : null,
     versionState: about.versionState,

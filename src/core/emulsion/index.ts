@@ -39,7 +39,7 @@ export {
   type Pouring,
   type PourSetting,
 } from './pace';
-export { pourPlan, type Pace, type PourPlan, type PourStage } from './pour';
+export { PACES, pourPlan, type Pace, type PourPlan, type PourStage } from './pour';
 export { remixOf, type Remix } from './remix';
 export { rescue, TROUBLES, type Rescue, type RescueContext, type RescueStep, type Trouble } from './rescue';
 export { THICKNESS_CLASSES, type ThicknessClass } from './thickness';

@@ -6,7 +6,8 @@
 import type { Tool } from '#core/formula';
 import { TOOL_VALUES } from './tools';
 
-export type Pace = 'drops' | 'thin-thread' | 'stream';
+export const PACES = ['drops', 'thin-thread', 'stream'] as const;
+export type Pace = (typeof PACES)[number];
 export interface PourStage {
   readonly pace: Pace;
   readonly volumeMl: number;

@@ -16,6 +16,21 @@ export interface Reading {
 export const PLAN_REASONS = ['poured-too-much', 'left-out', 'swapped', 'mend', 'rescue', 'by-hand'] as const;
 export type PlanReason = (typeof PLAN_REASONS)[number];
 
+/** Which way was taken, where the cook typed nothing. */
+export const PLAN_WAYS = [
+  'other-loads',
+  'the-rest',
+  'additions',
+  'fill-vessel',
+  'rescaled',
+  'as-it-is',
+  'rescue',
+  'without-rescue',
+] as const;
+export type PlanWay = (typeof PLAN_WAYS)[number];
+export const ADDED_WAYS = ['kept-aside'] as const;
+export type AddedWay = (typeof ADDED_WAYS)[number];
+
 export const SIGHTS = ['fine', 'thin-layer', 'split'] as const;
 export type Sight = (typeof SIGHTS)[number];
 
@@ -30,7 +45,12 @@ export interface Predicted {
 export type TrialEvent =
   | ({ readonly kind: 'tasted' } & Tasting)
   /** Went in without a step of its own. */
-  | { readonly kind: 'added'; readonly lines: readonly TrialLine[]; readonly note: string }
+  | {
+      readonly kind: 'added';
+      readonly lines: readonly TrialLine[];
+      readonly note: string;
+      readonly way?: AddedWay | undefined;
+    }
   /** A step's weight: what really went in, which may be something else than was planned. */
   | {
       readonly kind: 'took';
@@ -51,6 +71,7 @@ export type TrialEvent =
       /** They go before this step; null: at the end. */
       readonly before: string | null;
       readonly note: string;
+      readonly way?: PlanWay | undefined;
     }
   | { readonly kind: 'corrected'; readonly eventId: string }
   /** Of several records of one step, these count. */

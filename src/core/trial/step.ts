@@ -2,7 +2,7 @@
  * Steps of a making: what is weighed and what is done, one after the other. Order: acids and water
  * first, salt into them and stirred, then the base as the cook wrote it, free oils last. Common practice.
  */
-import type { MakingTip } from '#core/emulsion';
+import type { MakingTip, RescueStep } from '#core/emulsion';
 import { TOOL_VALUES } from '#core/emulsion';
 import type { Tool } from '#core/formula';
 import type { Ingredient, IngredientId } from '#core/ingredient';
@@ -18,6 +18,14 @@ export interface TrialLine {
 export type Deed = 'stir' | 'steep' | 'whisk-base' | 'mix' | 'said';
 export const DEEDS: readonly Deed[] = ['stir', 'steep', 'whisk-base', 'mix', 'said'];
 
+/** What is to be said at a step beside its name, as a finding: put into words only where it is shown. */
+export type StepNote =
+  | { readonly code: 'steep'; readonly ingredientIds: readonly IngredientId[] }
+  | { readonly code: 'pour'; readonly pour: number; readonly of: number }
+  /** One part in nine parts of the carrier; this much of that is taken. */
+  | { readonly code: 'dilution'; readonly carrierId: IngredientId; readonly takeG: number }
+  | { readonly code: 'rescue'; readonly step: RescueStep };
+
 export interface WeighStep {
   readonly kind: 'weigh';
   readonly id: string;
@@ -25,6 +33,7 @@ export interface WeighStep {
   readonly line: TrialLine;
   /** The amount as it was typed; empty where it was reckoned. */
   readonly said: string;
+  readonly note?: StepNote | undefined;
   /** Oil that goes in at a pace. */
   readonly paced: boolean;
 }
@@ -42,8 +51,9 @@ export interface DoStep {
   readonly deed: Deed;
   /** Null: until it is so. */
   readonly seconds: number | null;
-  /** Words of their own; empty where the deed says it. */
+  /** Words of their own; empty where the deed or the note says it. */
   readonly said: string;
+  readonly note?: StepNote | undefined;
 }
 export type Step = WeighStep | ToTasteStep | DoStep;
 
@@ -54,6 +64,7 @@ export interface StepLine {
   /** Null: to taste. */
   readonly massG: number | null;
   readonly said: string;
+  readonly note?: StepNote | undefined;
 }
 
 const STIR_S = 30;
@@ -86,8 +97,8 @@ export function makingSteps(
   if (salts.length > 0) steps.push(deed('stir', STIR_S));
   steps.push(...steeped.map(add));
   if (steep && steeped.length > 0) {
-    const names = [...new Set(steeped.map(({ ingredient }) => plainName(ingredient)))].join(' and ');
-    steps.push({ ...deed('steep', steep.minutes * 60), said: `Leave the ${names} in the acid` });
+    const ingredientIds = [...new Set(steeped.map(({ ingredient }) => ingredient.id))];
+    steps.push({ ...deed('steep', steep.minutes * 60), note: { code: 'steep', ingredientIds } });
   }
   steps.push(...others.map(add));
   if (has('whisk-base') && oils.length > 0) steps.push(deed('whisk-base', WHISK_S));
@@ -98,15 +109,12 @@ export function makingSteps(
   return steps;
 }
 
-function stepFor({ id, ingredient, form, massG, said }: StepLine, paced: boolean): Step {
+function stepFor({ id, ingredient, form, massG, said, note }: StepLine, paced: boolean): Step {
   const ingredientId = ingredient.id;
   return massG !== null && massG > 0
-    ? { kind: 'weigh', id, line: { ingredientId, form, massG }, said, paced }
+    ? { kind: 'weigh', id, line: { ingredientId, form, massG }, said, paced, ...(note ? { note } : {}) }
     : { kind: 'to-taste', id, ingredientId, form, said };
 }
-
-/** "Shallot, raw" → "shallot". */
-const plainName = ({ name }: Ingredient): string => name.split(',')[0]!.toLowerCase();
 
 const deed = (what: Deed, seconds: number | null): DoStep => ({
   kind: 'do',

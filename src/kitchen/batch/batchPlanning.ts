@@ -21,7 +21,7 @@ import type { Ingredient, IngredientId } from '#core/ingredient';
 import type { Style } from '#core/palate';
 import { judgeFormula, reckonFormula, unreadOf, type Judgement } from '#core/reckoning';
 import type { Vessel } from '#core/vessel';
-import { saidOf } from '#words/safety';
+import { recordSafety } from '#core/safety';
 import { contextFor, entryOf, packPriceOf, vesselOf, type Kitchen, type Pantry } from '#kitchen/reading';
 
 export interface ReadVersion {
@@ -178,7 +178,7 @@ export function newBatchOf(
       toTaste: [...toTaste],
       styleId: version.formula.styleId,
       versionState: state,
-      said: saidOf(judged),
+      found: recordSafety(judged),
       notAfter: notAfterOf(plan, pantry),
     }),
     loads: plan.loads.map((load, i) => ({

@@ -7,7 +7,9 @@ import { sayDuration } from '#words/hold';
 import type { Catalogue } from '#core/ingredient';
 import type { LabelWords, Sheet, SheetTable } from '#core/paper';
 import type { Step } from '#core/trial';
-import { sayDeed } from '#words/trial';
+import { saySafetyOfTheDay } from '#words/safety';
+import { stepSaid, stepWordsOf } from '#kitchen/repair';
+import { sayDeed, type StepWords } from '#words/trial';
 import type { Vessel } from '#core/vessel';
 import {
   formatAmount,
@@ -41,7 +43,6 @@ export function keepUntilOf(batch: BatchRecord, reader: Reader = {}): UseBy {
 const keepAt = ({ plan }: BatchRecord): string =>
   plan.keeping.cold ? paperWords.n5COrBelow : paperWords.coolDarkClosed;
 
-const MOST_ON_A_LABEL = 2;
 export function labelOf({
   batch,
   settings,
@@ -49,15 +50,15 @@ export function labelOf({
 }: Pick<Around, 'batch' | 'settings' | 'reader'>): LabelWords {
   const { plan } = batch;
   const useBy = keepUntilOf(batch, reader);
+  const said = saySafetyOfTheDay(plan.safety);
   return {
     name: batch.formulaName ?? paperWords.dressing,
     version: `v${batch.version}`,
     madeAt: batch.whole ? formatMoment(batch.whole.at, reader) : `${sayDay(batch.day, reader)} (planned)`,
     useBy: sayDay(useBy.day, reader),
     keepAt: keepAt(batch),
-    allergens: plan.allergens.join(', '),
-    // A batch of before they were chosen keeps the words of its day: the gravest stand first.
-    cautions: (plan.onLabel ?? plan.cautions).slice(0, MOST_ON_A_LABEL),
+    allergens: said.allergens.join(', '),
+    cautions: said.onLabel,
     batchNumber: batch.number,
     kitchen: settings.kitchenName,
   };
@@ -70,6 +71,8 @@ export function sheetOf({ batch, catalogue, settings, vessels, reader = {} }: Ar
   const { plan } = batch;
   const vesselName = (id: string): string => vessels.find((vessel) => vessel.id === id)?.name ?? id;
   const grams = (g: number): string => formatAmount(g, 'g', settings);
+  const words = stepWordsOf(catalogue, settings);
+  const safety = saySafetyOfTheDay(plan.safety);
   const aside = plan.lines.filter(({ asideG }) => asideG > 0);
   const loads = batch.loads.map((load): SheetTable => ({
     title:
@@ -88,7 +91,7 @@ export function sheetOf({ batch, catalogue, settings, vessels, reader = {} }: Ar
       left(paperWords.lotOrBottle, 3),
     ],
     rows: (load.making?.steps ?? []).map((step) =>
-      stepRow(step, catalogue, load.making!.tool, load.making!.bottles, grams),
+      stepRow(step, catalogue, load.making!.tool, load.making!.bottles, grams, words),
     ),
   }));
   const lots = plan.lines.map(({ name, plannedG, asideG }) => [name, grams(plannedG + asideG)]);
@@ -152,9 +155,9 @@ export function sheetOf({ batch, catalogue, settings, vessels, reader = {} }: Ar
     ],
     notes: [
       ...(plan.toTaste.length > 0 ? [paperWords.toTasteAtTheEnd(plan.toTaste.join('; '))] : []),
-      paperWords.keepatDaysDaysAtMost(keepAt(batch), plan.keeping.days, plan.keeping.because),
-      paperWords.allergensPart(plan.allergens.join(', ') || paperWords.noneListedIsKnown),
-      ...plan.cautions,
+      paperWords.keepatDaysDaysAtMost(keepAt(batch), plan.keeping.days, safety.because),
+      paperWords.allergensPart(safety.allergens.join(', ') || paperWords.noneListedIsKnown),
+      ...safety.cautions,
       paperWords.wentOtherwiseThanPlanned,
     ],
     signatures: [paperWords.verdictOnALeaf, paperWords.recordedByAndWhen],
@@ -167,10 +170,11 @@ function stepRow(
   tool: Parameters<typeof sayDeed>[1],
   bottles: Readonly<Partial<Record<string, string>>>,
   grams: (g: number) => string,
+  words: StepWords,
 ): readonly string[] {
   if (step.kind === 'do') {
     return [
-      sayDeed(step, tool),
+      sayDeed(step, tool, words),
       step.seconds === null ? paperWords.untilSo : sayDuration(step.seconds),
       '–',
       '–',
@@ -179,8 +183,13 @@ function stepRow(
   const id = step.kind === 'weigh' ? step.line.ingredientId : step.ingredientId;
   const form = step.kind === 'weigh' ? step.line.form : step.form;
   const name = `${catalogue.get(id)?.name ?? id}${form ? `, ${form}` : ''}`;
-  const said = step.kind === 'weigh' && step.said !== '' ? `${name} (${step.said})` : name;
-  return [said, step.kind === 'weigh' ? grams(step.line.massG) : paperWords.toTaste, '', bottles[id] ?? ''];
+  const said = step.kind === 'weigh' ? stepSaid(step, words) : '';
+  return [
+    said === '' ? name : `${name} (${said})`,
+    step.kind === 'weigh' ? grams(step.line.massG) : paperWords.toTaste,
+    '',
+    bottles[id] ?? '',
+  ];
 }
 
 export function pullSheetOf(list: PullList, title: string, subtitle: string, settings: Settings): Sheet {

@@ -9,4 +9,13 @@ export {
   type NewId,
   type Targets,
 } from './repairWays';
-export { formOf, ingredientIdOf, secondsOf, stepName } from './stepWords';
+export {
+  formOf,
+  ingredientIdOf,
+  isSaidByHand,
+  isSaidByWeight,
+  secondsOf,
+  stepName,
+  stepSaid,
+  stepWordsOf,
+} from './stepWords';

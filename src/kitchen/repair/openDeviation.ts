@@ -58,7 +58,7 @@ export function deviationNote(
     .map((state) => ({ state, byG: state.massG - (state.plannedG ?? state.massG) }))
     .sort((a, b) => Math.abs(b.byG) - Math.abs(a.byG))[0];
   if (!off || Math.abs(off.byG) < SHOWN_G) return null;
-  const name = stepName(off.state.step, catalogue, making, off.state);
+  const name = stepName(off.state.step, catalogue, making, settings, off.state);
   const amount = `${formatAmount(Math.abs(off.byG), 'g', settings)} ${off.byG > 0 ? 'over' : 'under'}`;
   if (!strongest) return atWorkWords.nameCameOutAmount(name, amount);
   const { title, unit } = MEASURE_WORDS[strongest.measure];

@@ -2,6 +2,7 @@
 import { readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ErrorBody, Restored } from '#contract';
+import { runningWords } from '#words/screens/running';
 import { openDatabase } from '../db/client';
 import type { Wire } from '../db/wire';
 import { lockFolder } from '../db/folderLock';
@@ -27,7 +28,7 @@ export async function saveToFile(file: string, options: CommandOptions): Promise
   );
   writeFileSync(`${file}.part`, bytes);
   renameSync(`${file}.part`, file);
-  return `The kitchen ${whereOf(options)} is saved in ${file} (${Math.ceil(bytes.length / 1024)} kB).`;
+  return runningWords.theKitchenWhereofIsSaved(whereOf(options), file, Math.ceil(bytes.length / 1024));
 }
 
 export async function restoreFromFile(file: string, options: CommandOptions): Promise<string> {
@@ -35,7 +36,7 @@ export async function restoreFromFile(file: string, options: CommandOptions): Pr
   try {
     bytes = readFileSync(file);
   } catch {
-    throw new BackupError(`${file} cannot be read. Name the file that was saved.`);
+    throw new BackupError(runningWords.fileCannotBeReadName(file));
   }
   const done = await atKitchen(
     options,
@@ -47,11 +48,18 @@ export async function restoreFromFile(file: string, options: CommandOptions): Pr
       return restored;
     },
   );
-  return `${done.kitchen || 'The kitchen'} of ${done.madeAt.slice(0, 10)} is restored: ${done.formulas} formulas, ${done.jars} jars, ${done.batches} batches. What was there before lies in ${done.asideFile}.`;
+  return runningWords.partOfMadeatIsRestored(
+    done.kitchen || runningWords.theKitchen,
+    done.madeAt.slice(0, 10),
+    done.formulas,
+    done.jars,
+    done.batches,
+    done.asideFile,
+  );
 }
 
 const whereOf = ({ dataFolder, databaseUrl }: CommandOptions): string =>
-  databaseUrl === undefined ? `in ${dataFolder}` : 'on the server of DATABASE_URL';
+  databaseUrl === undefined ? runningWords.inDatafolder(dataFolder) : runningWords.onTheServerOfDatabase;
 
 type Ask = (method: 'GET' | 'POST', path: string, body?: Buffer) => Promise<Response>;
 type Place = Parameters<typeof saveKitchen>[1];
@@ -71,7 +79,7 @@ export async function atKitchen<T>(
       await database.close();
     }
   }
-  const lock = lockFolder(dataFolder, 'a backup', now());
+  const lock = lockFolder(dataFolder, runningWords.aBackup, now());
   if (lock.status === 'taken')
     return running(asker(lock.owner.address, await cookieFor(lock.owner.address, passcode)));
   try {
@@ -100,7 +108,7 @@ const asker =
     });
     if (response.ok) return response;
     const said = (await response.json().catch(() => null)) as Partial<ErrorBody> | null;
-    throw new BackupError(said?.error?.message ?? `The kitchen at ${address} gave no usable answer.`);
+    throw new BackupError(said?.error?.message ?? runningWords.theKitchenAtAddressGave(address));
   };
 
 async function cookieFor(address: string, passcode: string | undefined): Promise<string> {

@@ -2,6 +2,7 @@
  * A whole kitchen as one file: gzipped JSON, rows as the database itself writes them. It holds no paths and
  * no program, only rows; a sum over them tells whether it is whole.
  */
+import { runningWords } from '#words/screens/running';
 import { createHash } from 'node:crypto';
 import { gunzipSync, gzipSync } from 'node:zlib';
 import { z } from 'zod';
@@ -55,30 +56,27 @@ export const pack = (backup: Omit<Backup, 'sha256' | 'ygranaBackup'>): Buffer =>
 
 /** @throws BackupError with what is wrong and what to do */
 export function unpack(bytes: Uint8Array): Backup {
-  if (bytes.length > MOST_PACKED_BYTES)
-    throw new BackupError(
-      'This file is larger than any backup of a kitchen. Choose the file that Ygrana saved.',
-    );
+  if (bytes.length > MOST_PACKED_BYTES) throw new BackupError(runningWords.thisFileIsLargerThan);
   let text: string;
   try {
     text = gunzipSync(bytes, { maxOutputLength: MOST_UNPACKED_BYTES }).toString('utf8');
   } catch {
-    throw new BackupError('This is no backup, or it is damaged: it cannot be unpacked. Choose another copy.');
+    throw new BackupError(runningWords.thisIsNoBackupOr);
   }
   let value: unknown;
   try {
     value = JSON.parse(text);
   } catch {
-    throw new BackupError('This is no backup of a kitchen, or it is damaged. Choose another copy.');
+    throw new BackupError(runningWords.thisIsNoBackupOf);
   }
   const checked = backupSchema.safeParse(value);
   if (!checked.success) {
     const [issue] = checked.error.issues;
     throw new BackupError(
-      `This is no backup of a kitchen that is understood here: at ${issue!.path.join('.') || 'the top'}, ${issue!.message}.`,
+      runningWords.thisIsNoBackupOfA(issue!.path.join('.') || runningWords.theTop, issue!.message),
     );
   }
   if (sumOf(checked.data.rows) !== checked.data.sha256)
-    throw new BackupError('This backup is damaged: its rows are not what was saved. Choose another copy.');
+    throw new BackupError(runningWords.thisBackupIsDamagedIts);
   return checked.data;
 }

@@ -7,6 +7,7 @@ import { cpSync, mkdirSync, mkdtempSync, renameSync, rmSync, writeFileSync } fro
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { formulaSchema, settingsSchema, vesselSchema, type Restored } from '#contract';
+import { runningWords } from '#words/screens/running';
 import { journalOf, openDatabase, type Database } from '../db/client';
 import { BackupError, pack, unpack, type Backup } from './format';
 import { readRows, replaceRows } from './rows';
@@ -64,10 +65,7 @@ function layAside(bytes: Buffer, { asideFolder }: BackupPlace, now: Date): strin
 
 async function broughtUpToDate(backup: Backup, migrationsFolder: string): Promise<Backup['rows']> {
   const all = journalOf(migrationsFolder).entries.length;
-  if (backup.migrations > all)
-    throw new BackupError(
-      'This backup was made by a newer Ygrana. Bring this one up to date, then restore it.',
-    );
+  if (backup.migrations > all) throw new BackupError(runningWords.thisBackupWasMadeBy);
   const folder = mkdtempSync(join(tmpdir(), 'ygrana-restore-'));
   try {
     const data = join(folder, 'db');
@@ -78,9 +76,7 @@ async function broughtUpToDate(backup: Backup, migrationsFolder: string): Promis
     try {
       await replaceRows(then.db, backup.rows);
     } catch (error) {
-      throw new BackupError(
-        `This backup does not fit its own tables: ${reasonOf(error)}. Choose another copy.`,
-      );
+      throw new BackupError(runningWords.thisBackupDoesNotFit(reasonOf(error)));
     } finally {
       await then.close();
     }
@@ -118,7 +114,7 @@ function readThrough(rows: Backup['rows']): void {
       if (checked.success) continue;
       const [issue] = checked.error.issues;
       throw new BackupError(
-        `This backup holds something that is not understood: ${table}, at ${issue!.path.join('.')}, ${issue!.message}.`,
+        runningWords.thisBackupHoldsSomethingThat(table, issue!.path.join('.'), issue!.message),
       );
     }
   };
@@ -130,5 +126,5 @@ function readThrough(rows: Backup['rows']): void {
 
 const reasonOf = (error: unknown): string => {
   const cause = (error as { cause?: unknown }).cause ?? error;
-  return cause instanceof Error ? cause.message.split('\n')[0]! : 'a row cannot be read';
+  return cause instanceof Error ? cause.message.split('\n')[0]! : runningWords.aRowCannotBeRead;
 };

@@ -33,6 +33,8 @@ import type { MakingPlan, TrialEvent, TrialLine } from '#core/trial';
 import type { Style } from '#core/palate';
 import type { Vessel } from '#core/vessel';
 
+/** Shape of the contents, see contract/shapes; what says nothing is of the first. */
+const shapeOf = () => integer('shape').notNull().default(1);
 const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' });
 
 export const formulas = pgTable('formulas', {
@@ -123,6 +125,7 @@ export const trials = pgTable(
     styleId: text('style_id'),
     lines: jsonb('lines').$type<readonly TrialLine[]>().notNull(),
     making: jsonb('making').$type<MakingPlan>(),
+    shape: shapeOf(),
     /** A load of a batch, or all of them together; null: a jar. */
     batch: jsonb('batch').$type<TrialBatch>(),
     by: jsonb('by').$type<By>().notNull(),
@@ -144,6 +147,7 @@ export const trialEvents = pgTable(
       .notNull()
       .references(() => trials.id),
     event: jsonb('event').$type<TrialEvent>().notNull(),
+    shape: shapeOf(),
     /** Of its own, so that years of notes are searched without opening every event. */
     note: text('note').generatedAlwaysAs(sql`event->>'note'`),
     by: jsonb('by').$type<By>().notNull(),
@@ -196,6 +200,7 @@ export const batches = pgTable(
     /** From 1, within the day. */
     place: integer('place').notNull(),
     plan: jsonb('plan').$type<BatchSnapshot>().notNull(),
+    shape: shapeOf(),
     by: jsonb('by').$type<By>().notNull(),
     createdAt: moment('created_at').notNull(),
   },
@@ -213,6 +218,7 @@ export const batchEvents = pgTable(
       .notNull()
       .references(() => batches.id),
     event: jsonb('event').$type<BatchEvent>().notNull(),
+    shape: shapeOf(),
     by: jsonb('by').$type<By>().notNull(),
     createdAt: moment('created_at').notNull(),
   },

@@ -12,7 +12,7 @@ import { finish } from '#core/balance';
 import type { FormulaId, Tool, VesselId } from '#core/formula';
 import { measuringWith, REFERENCE_CATALOGUE, type IngredientId } from '#core/ingredient';
 import { judgeFormula, reckonFormula, type Reckoning } from '#core/reckoning';
-import { saidOf } from '#words/safety';
+import { recordSafety } from '#core/safety';
 import type { MakingPlan, TrialEvent, VersionState } from '#core/trial';
 import { STARTING_VESSELS } from '#core/vessel';
 import type { BatchStore } from '../features/batches/store';
@@ -170,7 +170,7 @@ async function loadBatch(
       toTaste: [],
       styleId: null,
       versionState: demo.versionState,
-      said: saidOf(judgeFormula(reckoning)),
+      found: recordSafety(judgeFormula(reckoning)),
     }),
     loads: makings.map((making, i) => ({ trialId: `${id}-load-${i + 1}`, making })),
   });

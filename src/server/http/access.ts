@@ -8,6 +8,7 @@ import { Router, type Request, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { eq } from 'drizzle-orm';
 import { signInSchema, type SessionState } from '#contract';
+import { answersWords } from '#words/screens/answers';
 import type { Database } from '../db/client';
 import { secrets } from '../db/schema';
 import { ApiError, parse } from './apiError';
@@ -67,10 +68,7 @@ export const requireAccess =
   (access: Access): RequestHandler =>
   (request, _response, next) => {
     if (!access.isSignedIn(request)) {
-      throw new ApiError(
-        'sign-in',
-        'This kitchen asks for a passcode. What was typed is kept in this browser.',
-      );
+      throw new ApiError('sign-in', answersWords.thisKitchenAsksForA);
     }
     next();
   };
@@ -95,13 +93,13 @@ export function accessRoutes(access: Access | null): Router {
       legacyHeaders: false,
       skipSuccessfulRequests: true,
       handler: () => {
-        throw new ApiError('too-many', 'Too many wrong passcodes. Wait ten minutes, then try again.');
+        throw new ApiError('too-many', answersWords.tooManyWrongPasscodesWait);
       },
     }),
     (request, response) => {
       const { passcode } = parse(signInSchema, request.body, 'Sign-in');
       if (access && !access.accepts(passcode)) {
-        throw new ApiError('wrong-passcode', 'This is not the kitchen’s passcode.');
+        throw new ApiError('wrong-passcode', answersWords.thisIsNotTheKitchen);
       }
       if (access) response.cookie(COOKIE, access.newCookie(), { ...cookie, maxAge: SESSION_DAYS * DAY_MS });
       response.json({ needed: access !== null, signedIn: true } satisfies SessionState);

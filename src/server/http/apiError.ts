@@ -1,3 +1,4 @@
+import { answersWords } from '#words/screens/answers';
 import type { ErrorRequestHandler } from 'express';
 import { z } from 'zod';
 import { ERROR_STATUS, type ErrorBody, type ErrorCode } from '#contract';
@@ -54,36 +55,25 @@ const UNREACHABLE = /^(?:08...|57P0[123]|53300|ECONNREFUSED|ECONNRESET|EPIPE|ENO
 function fromDatabase(error: unknown): ApiError | null {
   const cause = (error as { cause?: unknown } | null)?.cause ?? error;
   const { code = '', message = '' } = (cause ?? {}) as { code?: string; message?: string };
-  if (code === THERE_ALREADY)
-    return new ApiError('exists', 'Something else already has this id, or was written a moment before.');
-  if (MET.has(code))
-    return new ApiError(
-      'unavailable',
-      'Somebody else changed the same at the same moment. What was typed is kept; try again.',
-    );
+  if (code === THERE_ALREADY) return new ApiError('exists', answersWords.somethingElseAlreadyHasThis);
+  if (MET.has(code)) return new ApiError('unavailable', answersWords.somebodyElseChangedTheSame);
   if (
     UNREACHABLE.test(code) ||
     /connection terminated|timeout exceeded when trying to connect/i.test(message)
   )
-    return new ApiError(
-      'unavailable',
-      'The kitchen’s database does not answer just now. What was typed is kept; try again in a moment.',
-    );
+    return new ApiError('unavailable', answersWords.theKitchenSDatabaseDoes);
   return null;
 }
 
 function normalise(error: unknown): ApiError {
   if (error instanceof ApiError) return error;
   const type = (error as { type?: string } | null)?.type;
-  if (type === 'entity.parse.failed') return new ApiError('bad-json', 'The request is not valid JSON.');
+  if (type === 'entity.parse.failed') return new ApiError('bad-json', answersWords.theRequestIsNotValid);
   if (type === 'entity.too.large') {
-    return new ApiError('too-large', 'The request is larger than is taken here. Send less at once.');
+    return new ApiError('too-large', answersWords.theRequestIsLargerThan);
   }
   if (error instanceof URIError || type?.startsWith('encoding') || type?.startsWith('charset')) {
-    return new ApiError('invalid', 'The address or its encoding cannot be read.');
+    return new ApiError('invalid', answersWords.theAddressOrItsEncoding);
   }
-  return (
-    fromDatabase(error) ??
-    new ApiError('internal', 'Something went wrong here. What was typed is kept; try again.')
-  );
+  return fromDatabase(error) ?? new ApiError('internal', answersWords.somethingWentWrongHereWhat);
 }

@@ -1,5 +1,6 @@
 /** Who may talk to the kitchen: only pages it served itself, under the names it was started with. */
 import type { RequestHandler } from 'express';
+import { answersWords } from '#words/screens/answers';
 import { ApiError } from './apiError';
 
 const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS']);
@@ -9,10 +10,7 @@ export const hostGuard =
   (hosts: ReadonlySet<string>): RequestHandler =>
   (request, _response, next) => {
     if (!hosts.has((request.headers.host ?? '').toLowerCase())) {
-      throw new ApiError(
-        'wrong-host',
-        'This address is not one the kitchen answers to. Use the one printed at start.',
-      );
+      throw new ApiError('wrong-host', answersWords.thisAddressIsNotOne);
     }
     next();
   };
@@ -28,11 +26,11 @@ export const originGuard =
     const origin = request.headers.origin;
     const host = origin && URL.canParse(origin) ? new URL(origin).host.toLowerCase() : null;
     if (host === null || !hosts.has(host)) {
-      throw new ApiError('wrong-origin', 'Changes are taken only from the kitchen’s own pages.');
+      throw new ApiError('wrong-origin', answersWords.changesAreTakenOnlyFrom);
     }
     // A backup is the one thing that is no JSON; a form of another page can send neither.
     if (!request.is(['application/json', 'application/gzip'])) {
-      throw new ApiError('not-json', 'Send the request as application/json.');
+      throw new ApiError('not-json', answersWords.sendTheRequestAsApplication);
     }
     next();
   };

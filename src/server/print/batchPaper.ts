@@ -8,6 +8,7 @@ import { sayDay } from '#kitchen/day';
 import { labelOf, pullSheetOf, sheetOf } from '#kitchen/paper';
 import { catalogueWith, type Pantry } from '#kitchen/reading';
 import type { Reader } from '#words/numbers';
+import { labelWords } from '#words/screens/label';
 import type { BatchStore } from '../features/batches/store';
 import type { FormulaStore } from '../features/formulas/store';
 import type { KitchenStore } from '../features/kitchen/store';
@@ -47,14 +48,14 @@ export class BatchPaper {
   }
 
   async pullList(batch: BatchRecord, reader: Reader): Promise<Buffer> {
-    const title = `Pull list, ${batch.formulaName ?? 'Dressing'}, batch ${batch.number}`;
+    const title = labelWords.pullListPartBatchNumber(batch.formulaName ?? labelWords.dressing, batch.number);
     return this.pull([batch], title, sayDay(batch.day, reader));
   }
 
   /** Of all batches of a day that are still to be made. */
   async pullListOfDay(day: string, batches: readonly BatchRecord[], reader: Reader): Promise<Buffer> {
     const numbers = batches.map(({ number }) => number).join(', ');
-    return this.pull(batches, `Pull list, ${sayDay(day, reader)}`, numbers);
+    return this.pull(batches, labelWords.pullListDay(sayDay(day, reader)), numbers);
   }
 
   private async pull(batches: readonly BatchRecord[], title: string, subtitle: string): Promise<Buffer> {

@@ -1,6 +1,7 @@
 /** A batch's paper from the command line: by the running server where there is one, else from the folder itself. */
 import { renameSync, writeFileSync } from 'node:fs';
 import { LABEL_SIZES } from '#core/paper';
+import { labelWords } from '#words/screens/label';
 import { BackupError } from '../backup/format';
 import { atKitchen, type CommandOptions } from '../backup/commandLine';
 import { BatchStore } from '../features/batches/store';
@@ -31,7 +32,7 @@ export async function printToFile(
     async (db) => {
       const batches = new BatchStore(db, options.now, new TrialStore(db, options.now));
       const batch = await batches.get(batchId);
-      if (!batch) throw new BackupError(`There is no batch “${batchId}”. Its id stands in its address.`);
+      if (!batch) throw new BackupError(labelWords.thereIsNoBatchBatchid(batchId));
       const stores = {
         batches,
         kitchen: new KitchenStore(db, options.now),
@@ -45,5 +46,5 @@ export async function printToFile(
   );
   writeFileSync(`${file}.part`, bytes);
   renameSync(`${file}.part`, file);
-  return `${kind} of batch ${batchId} is in ${file} (${Math.ceil(bytes.length / 1024)} kB).`;
+  return labelWords.kindOfBatchBatchidIs(kind, batchId, file, Math.ceil(bytes.length / 1024));
 }

@@ -1,6 +1,7 @@
 /** Labels: everything a container has to say, as large as its size allows. */
 import qrcode from 'qrcode-generator';
 import type { LabelSize, LabelWords } from '#core/paper';
+import { labelWords } from '#words/screens/label';
 import { lineHeightMm, Pages, type TextStyle } from './page';
 
 const MARGIN_MM = 2.5;
@@ -17,8 +18,8 @@ export async function printLabels(
 ): Promise<Buffer> {
   const { sheet } = size;
   const pages = sheet
-    ? new Pages(210, 297, { title: `Labels ${words.batchNumber}`, at })
-    : new Pages(size.widthMm, size.heightMm, { title: `Label ${words.batchNumber}`, at });
+    ? new Pages(210, 297, { title: labelWords.labelsBatchnumber(words.batchNumber), at })
+    : new Pages(size.widthMm, size.heightMm, { title: labelWords.labelBatchnumber(words.batchNumber), at });
   const perPage = sheet ? sheet.columns * sheet.rows : 1;
   for (let i = 0; i < copies; i++) {
     const place = (i + (sheet ? skip : 0)) % perPage;
@@ -57,7 +58,9 @@ function drawLabel(
 
 /** A list that is not complete says so itself. */
 const sayContains = (allergens: string): string =>
-  allergens.startsWith('not complete') ? `Allergens ${allergens}` : `Contains: ${allergens}`;
+  allergens.startsWith('not complete')
+    ? labelWords.allergensAllergens(allergens)
+    : labelWords.containsAllergens(allergens);
 
 /** Draws it where it fits at this size; at the last size in any case, and says where the rest stands. */
 function layOut(
@@ -85,11 +88,11 @@ function layOut(
   };
   put(words.name, name);
   const blocks: readonly Block[] = [
-    { text: `${words.version} · batch ${words.batchNumber}` },
-    { text: `Made ${words.madeAt}` },
-    { text: `Use by ${words.useBy}, ${words.keepAt}`, bold: true },
+    { text: labelWords.versionBatchBatchnumber(words.version, words.batchNumber) },
+    { text: labelWords.madeMadeat(words.madeAt) },
+    { text: labelWords.useByUsebyKeepat(words.useBy, words.keepAt), bold: true },
     {
-      text: words.allergens === '' ? 'No listed allergens known' : sayContains(words.allergens),
+      text: words.allergens === '' ? labelWords.noListedAllergensKnown : sayContains(words.allergens),
       bold: true,
     },
     ...words.cautions.map((text) => ({ text })),
@@ -104,7 +107,7 @@ function layOut(
   }
   const end = fits.at(-1);
   if (cut && end)
-    pages.line('More on the batch sheet.', x, y + end.top + lineHeightMm(size) * 0.78, {
+    pages.line(labelWords.moreOnTheBatchSheet, x, y + end.top + lineHeightMm(size) * 0.78, {
       face: 'bold',
       size,
     });

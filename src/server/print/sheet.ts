@@ -1,5 +1,6 @@
 /** A sheet on A4 that works on paper alone: facts, tables with boxes to tick, lines to sign on. */
 import type { Sheet, SheetTable } from '#core/paper';
+import { labelWords } from '#words/screens/label';
 import { lineHeightMm, Pages, type TextStyle } from './page';
 
 const [WIDTH_MM, HEIGHT_MM] = [210, 297];
@@ -40,7 +41,7 @@ class Pen {
     this.pages.addPage();
     this.page += 1;
     this.y = MARGIN_MM;
-    const foot = `${this.title} · page ${this.page}`;
+    const foot = labelWords.titlePagePage(this.title, this.page);
     this.pages.line(foot, MARGIN_MM, HEIGHT_MM - 8, { ...SMALL, align: 'right' }, INNER_MM);
   }
 

@@ -1,5 +1,6 @@
 /** The jar strip at true size: cut out, taped upright on the jar, filled line by line. */
 import { CHECK_BAR_MM, spreadLabels, type Strip } from '#core/paper';
+import { labelWords } from '#words/screens/label';
 import { Pages, type TextStyle } from './page';
 
 const [WIDTH_MM, HEIGHT_MM] = [210, 297];
@@ -19,13 +20,13 @@ export interface StripWords {
 }
 
 export async function printStrip(strip: Strip, words: StripWords, at: Date): Promise<Buffer> {
-  const pages = new Pages(WIDTH_MM, HEIGHT_MM, { title: `Jar strip: ${words.name}`, at });
+  const pages = new Pages(WIDTH_MM, HEIGHT_MM, { title: labelWords.jarStripName(words.name), at });
   pages.addPage();
   const y = (alongMm: number): number => BOTTOM_MM - alongMm;
   // The strip itself, from where the jar stands to its brim.
   pages.box(LEFT_MM, y(strip.brimMm), STRIP_MM, strip.brimMm);
   pages.rule(LEFT_MM, y(strip.floorMm), LEFT_MM + STRIP_MM, y(strip.floorMm), 0.3, true);
-  pages.line('0 inside floor', LEFT_MM + STRIP_MM + 3, y(strip.floorMm) + 1.2, { size: 7.5 });
+  pages.line(labelWords.n0InsideFloor, LEFT_MM + STRIP_MM + 3, y(strip.floorMm) + 1.2, { size: 7.5 });
   const labels = spreadLabels(
     strip.lines.map(({ alongMm }) => alongMm),
     LABEL_GAP_MM,
@@ -45,21 +46,15 @@ export async function printStrip(strip: Strip, words: StripWords, at: Date): Pro
   };
   put(words.name, { face: 'name', size: 15 });
   put(`${words.version} · ${words.vessel}`, WORDS);
-  put('Print at 100 %, never “fit to page”.', { face: 'bold', size: 10 });
+  put(labelWords.printAt100NeverFit, { face: 'bold', size: 10 });
   top += 6;
   const bar = top;
   pages.rule(NOTES_MM, bar, NOTES_MM + CHECK_BAR_MM, bar, 0.5);
   for (const x of [0, CHECK_BAR_MM]) pages.rule(NOTES_MM + x, bar - 2, NOTES_MM + x, bar + 2, 0.3);
   top += 3;
-  put(`Check: this bar is ${CHECK_BAR_MM} mm long. If it is not, the jar will be wrong.`, WORDS);
-  put(
-    `Cut the strip out and tape it upright on the outside, its lower edge where the jar stands. The floor line counts ${strip.floorMm} mm of glass.`,
-    WORDS,
-  );
-  if (strip.slopes) put('The wall is not straight: press the paper along it.', WORDS);
-  put(
-    'Fill in order, each up to its line. A dashed line is too little to see: use the spoon that stands beside it.',
-    WORDS,
-  );
+  put(labelWords.checkThisBarIsCheckbarmm(CHECK_BAR_MM), WORDS);
+  put(labelWords.cutTheStripOutAnd(strip.floorMm), WORDS);
+  if (strip.slopes) put(labelWords.theWallIsNotStraight, WORDS);
+  put(labelWords.fillInOrderEachUp, WORDS);
   return pages.finish();
 }

@@ -3,7 +3,7 @@ import type { Settings } from '#contract';
 import { sayDuration } from '#words/hold';
 import type { Catalogue, IngredientId } from '#core/ingredient';
 import { standingEvents, stepStates, trialLines, type TrialEvent } from '#core/trial';
-import { SIGHT_WORDS, sayDeed, sayTasting } from '#words/trial';
+import { SIGHT_WORDS, WAY_WORDS, sayDeed, sayTasting } from '#words/trial';
 import { frameWords } from '#words/screens/frame';
 import { useCooksQuery } from '../api/kitchenApi';
 import { formatAmount, formatMoment, formatNumber, inSentence } from '#words/numbers';
@@ -66,7 +66,8 @@ export function useEventWords(
 ): (event: TrialEvent, jar: Pick<Jar, 'making' | 'events'> | null) => ReactNode {
   const amount = (massG: number, id: IngredientId): string =>
     `${formatAmount(massG, 'g', settings)} ${inSentence(catalogue.get(id)?.name ?? id)}`;
-  return (event, jar) => sayEvent(event, jar, amount, settings);
+  const nameOf = (id: IngredientId): string => catalogue.get(id)?.name ?? id;
+  return (event, jar) => sayEvent(event, jar, amount, nameOf, settings);
 }
 
 const SOURCE_WORDS = { simulated: ', simulated', typed: ', typed', device: '' } as const;
@@ -75,6 +76,7 @@ function sayEvent(
   event: TrialEvent,
   jar: Pick<Jar, 'making' | 'events'> | null,
   amount: (massG: number, id: IngredientId) => string,
+  nameOf: (id: IngredientId) => string,
   settings: Settings,
 ): ReactNode {
   const making = makingOf({ making: jar?.making ?? null });
@@ -82,11 +84,12 @@ function sayEvent(
   const stepWords = (stepId: string): string => {
     const step = states.find((state) => state.step.id === stepId)?.step;
     if (!step) return frameWords.aStep;
-    if (step.kind === 'do') return sayDeed(step, making.tool).toLowerCase();
-    return amount(0, step.kind === 'weigh' ? step.line.ingredientId : step.ingredientId).replace(
-      /^\S+ g /,
-      '',
-    );
+    if (step.kind === 'do')
+      return sayDeed(step, making.tool, {
+        nameOf,
+        amount: (massG) => formatAmount(massG, 'g', settings),
+      }).toLowerCase();
+    return inSentence(nameOf(step.kind === 'weigh' ? step.line.ingredientId : step.ingredientId));
   };
   switch (event.kind) {
     case 'tasted':
@@ -125,7 +128,7 @@ function sayEvent(
             )
             .join(', ') ||
             event.note ||
-            frameWords.asItIs}
+            WAY_WORDS[event.way ?? 'as-it-is']}
         </>
       );
     case 'corrected':

@@ -33,7 +33,7 @@ interface RescueSectionProps {
   /** What has happened already; without it the cook chooses. */
   readonly trouble?: Trouble;
   /** A way is taken; without it ways are only read. */
-  readonly onTake?: (way: Rescue, said: readonly string[]) => void;
+  readonly onTake?: (way: Rescue) => void;
 }
 
 const ROOM_C = 21;
@@ -133,7 +133,7 @@ export function RescueSection({
                 <Button
                   className="mt-2 min-h-16 px-5"
                   onClick={() => {
-                    onTake(way, sayAll(way));
+                    onTake(way);
                   }}
                 >
                   {frameWords.doItThisWay}

@@ -1,4 +1,5 @@
 import { raw, Router } from 'express';
+import { answersWords } from '#words/screens/answers';
 import { BackupError, MOST_PACKED_BYTES } from '../../backup/format';
 import { restoreKitchen, saveKitchen, type BackupPlace } from '../../backup/kitchenBackup';
 import type { Database } from '../../db/client';
@@ -28,8 +29,8 @@ export function backupRoutes(
     raw({ type: 'application/gzip', limit: MOST_PACKED_BYTES }),
     async (request, response) => {
       if (!Buffer.isBuffer(request.body) || request.body.length === 0)
-        throw new ApiError('invalid', 'Send the backup file itself, as application/gzip.');
-      if (busy) throw new ApiError('conflict', 'A backup is being restored already. Wait until it is done.');
+        throw new ApiError('invalid', answersWords.sendTheBackupFileItself);
+      if (busy) throw new ApiError('conflict', answersWords.aBackupIsBeingRestored);
       busy = true;
       try {
         const restored = await restoreKitchen(db, place, request.body, now());

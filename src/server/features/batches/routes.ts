@@ -9,6 +9,7 @@ import {
   type InstrumentInfo,
 } from '#contract';
 import { SIGN_WORDS, USE_BY_WORDS } from '#words/batch';
+import { answersWords } from '#words/screens/answers';
 import { ApiError, parse } from '../../http/apiError';
 import { vouchedReading } from '../../http/vouched';
 import type { LiveHub } from '../../live/hub';
@@ -20,28 +21,30 @@ export function batchRoutes(store: BatchStore, hub: LiveHub, instruments: readon
 
   router.get('/batches', async (request, response) => {
     const { day } = request.query;
-    response.json(day === undefined ? await store.latest() : await store.ofDay(parse(daySchema, day, 'Day')));
+    response.json(
+      day === undefined ? await store.latest() : await store.ofDay(parse(daySchema, day, answersWords.day)),
+    );
   });
 
   router.get('/batches/:id', async (request, response) => {
-    const batch = await store.get(parse(trialIdSchema, request.params.id, 'Batch id'));
-    if (!batch) throw new ApiError('not-found', 'There is no such batch.');
+    const batch = await store.get(parse(trialIdSchema, request.params.id, answersWords.batchId));
+    if (!batch) throw new ApiError('not-found', answersWords.thereIsNoSuchBatch);
     response.json(batch);
   });
 
   router.get('/formulas/:id/batches', async (request, response) => {
-    response.json(await store.ofFormula(parse(formulaIdSchema, request.params.id, 'Formula id')));
+    response.json(await store.ofFormula(parse(formulaIdSchema, request.params.id, answersWords.formulaId)));
   });
 
   router.post('/batches', async (request, response) => {
-    const batch = recorded(await store.begin(parse(newBatchSchema, request.body, 'Batch')));
+    const batch = recorded(await store.begin(parse(newBatchSchema, request.body, answersWords.batch)));
     hub.tell({ about: 'trials', formulaId: batch.formulaId });
     response.status(201).json(batch);
   });
 
   router.post('/batches/:id/events', async (request, response) => {
-    const id = parse(trialIdSchema, request.params.id, 'Batch id');
-    const sent = parse(newBatchEventSchema, request.body, 'Event');
+    const id = parse(trialIdSchema, request.params.id, answersWords.batchId);
+    const sent = parse(newBatchEventSchema, request.body, answersWords.event);
     const event =
       sent.event.kind === 'temperature'
         ? { ...sent.event, reading: vouchedReading(sent.event.reading, instruments) }
@@ -52,8 +55,8 @@ export function batchRoutes(store: BatchStore, hub: LiveHub, instruments: readon
   });
 
   router.post('/batches/:id/combine', async (request, response) => {
-    const id = parse(trialIdSchema, request.params.id, 'Batch id');
-    const batch = recorded(await store.combine(id, parse(combineSchema, request.body, 'Batch')));
+    const id = parse(trialIdSchema, request.params.id, answersWords.batchId);
+    const batch = recorded(await store.combine(id, parse(combineSchema, request.body, answersWords.batch)));
     hub.tell({ about: 'trials', formulaId: batch.formulaId });
     response.status(201).json(batch);
   });
@@ -66,18 +69,15 @@ function recorded(outcome: BatchOutcome) {
     case 'recorded':
       return outcome.batch;
     case 'no-version':
-      throw new ApiError('not-found', 'There is no such version to make a batch from. Freeze it first.');
+      throw new ApiError('not-found', answersWords.thereIsNoSuchVersion);
     case 'no-batch':
-      throw new ApiError('not-found', 'There is no such batch.');
+      throw new ApiError('not-found', answersWords.thereIsNoSuchBatch);
     case 'id-taken':
-      throw new ApiError('exists', 'Something else already has this id.');
+      throw new ApiError('exists', answersWords.somethingElseAlreadyHasThisId);
     case 'not-weighed':
-      throw new ApiError('conflict', 'Not every load is weighed out yet. Finish the loads, then combine.');
+      throw new ApiError('conflict', answersWords.notEveryLoadIsWeighed);
     case 'closed':
-      throw new ApiError(
-        'conflict',
-        'This batch is closed: it was combined, recorded or called off already.',
-      );
+      throw new ApiError('conflict', answersWords.thisBatchIsClosedIt);
     case 'unsigned':
       throw new ApiError('conflict', SIGN_WORDS[outcome.problem]);
     case 'use-by':

@@ -1,4 +1,5 @@
 import { asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import { planOfRow, SHAPE } from '#contract';
 import type {
   BatchEventRecord,
   BatchRecord,
@@ -104,7 +105,9 @@ export class BatchStore {
       .from(batches)
       .where(eq(batches.day, day));
     const place = Number(last!.place) + 1;
-    await this.db.insert(batches).values({ id, formulaId, version, day, place, plan, by, createdAt });
+    await this.db
+      .insert(batches)
+      .values({ id, formulaId, version, day, place, plan, shape: SHAPE, by, createdAt });
     await this.db.insert(trials).values(
       loads.map(({ trialId, making }, i) => ({
         id: trialId,
@@ -114,6 +117,7 @@ export class BatchStore {
         styleId: plan.styleId,
         lines: [],
         making,
+        shape: SHAPE,
         by,
         createdAt,
         batch: { batchId: id, role: 'load', load: i + 1, of: loads.length } satisfies TrialBatch,
@@ -171,12 +175,13 @@ export class BatchStore {
       styleId: batch.plan.styleId,
       lines,
       making: null,
+      shape: SHAPE,
       by,
       createdAt,
       batch: { batchId, role: 'whole', load: 0, of: batch.loads.length } satisfies TrialBatch,
     });
     const event: BatchEvent = { kind: 'combined', trialId };
-    await this.db.insert(batchEvents).values({ id: trialId, batchId, event, by, createdAt });
+    await this.db.insert(batchEvents).values({ id: trialId, batchId, event, shape: SHAPE, by, createdAt });
     return { status: 'recorded', batch: (await this.get(batchId))! };
   }
 
@@ -187,7 +192,10 @@ export class BatchStore {
     by: NewBatch['by'],
   ): Promise<BatchOutcome> {
     const createdAt = this.now().toISOString();
-    await this.db.insert(batchEvents).values({ id, batchId, event, by, createdAt }).onConflictDoNothing();
+    await this.db
+      .insert(batchEvents)
+      .values({ id, batchId, event, shape: SHAPE, by, createdAt })
+      .onConflictDoNothing();
     const [row] = await this.db.select().from(batchEvents).where(eq(batchEvents.id, id));
     if (row?.batchId !== batchId) return { status: 'id-taken' };
     return { status: 'recorded', batch: (await this.get(batchId))! };
@@ -211,7 +219,7 @@ export class BatchStore {
       .from(formulas)
       .where(inArray(formulas.id, [...new Set(rows.map(({ formulaId }) => formulaId))]));
     const nameOf = new Map(names.map(({ id, name }) => [id, name]));
-    return rows.map(({ place, createdAt, ...row }): BatchRecord => {
+    return rows.map(({ place, createdAt, shape, ...row }): BatchRecord => {
       const own = jars.filter(({ batch }) => batch?.batchId === row.id);
       const loads = own.filter(isLoad).sort((a, b) => a.batch.load - b.batch.load);
       const log = events
@@ -222,6 +230,7 @@ export class BatchStore {
       );
       return {
         ...row,
+        plan: planOfRow({ shape, plan: row.plan }),
         number: batchNumber(row.day, place),
         formulaName: nameOf.get(row.formulaId) ?? null,
         at: isoTime(createdAt),

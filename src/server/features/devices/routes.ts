@@ -1,5 +1,6 @@
 import { Router } from 'express';
 import { claimSchema, handSchema, tareSchema, trialIdSchema } from '#contract';
+import { answersWords } from '#words/screens/answers';
 import type { Counter } from '../../devices/counter';
 import { ApiError, parse } from '../../http/apiError';
 import { openEventStream } from '../../http/eventStream';
@@ -18,8 +19,8 @@ export function deviceRoutes(counter: Counter): Router {
       trial === undefined
         ? null
         : {
-            trialId: parse(trialIdSchema, trial, 'Jar id'),
-            screenId: parse(trialIdSchema, screen, 'Screen'),
+            trialId: parse(trialIdSchema, trial, answersWords.jarId),
+            screenId: parse(trialIdSchema, screen, answersWords.screen),
           };
     const stream = openEventStream(request, response, () => {
       leave();
@@ -30,11 +31,11 @@ export function deviceRoutes(counter: Counter): Router {
   });
 
   router.post('/devices/scale/claim', (request, response) => {
-    const { takeOver, ...claim } = parse(claimSchema, request.body, 'Claim');
+    const { takeOver, ...claim } = parse(claimSchema, request.body, answersWords.claim);
     if (!counter.take(claim, takeOver)) {
       throw new ApiError(
         'claimed',
-        `The scale is in use: ${counter.claim?.label ?? 'another jar'}. Wait, or take it over.`,
+        answersWords.theScaleIsInUse(counter.claim?.label ?? answersWords.anotherJar),
         counter.claim,
       );
     }
@@ -42,29 +43,26 @@ export function deviceRoutes(counter: Counter): Router {
   });
 
   router.post('/devices/scale/release', (request, response) => {
-    counter.release(parse(tareSchema, request.body, 'Release').trialId);
+    counter.release(parse(tareSchema, request.body, answersWords.release).trialId);
     response.json(counter.answer);
   });
 
   router.post('/devices/scale/tare', (request, response) => {
-    const { trialId } = parse(tareSchema, request.body, 'Tare');
+    const { trialId } = parse(tareSchema, request.body, answersWords.tare);
     switch (counter.tare(trialId)) {
       case 'done':
         response.json(counter.answer);
         return;
       case 'claimed':
-        throw new ApiError('claimed', 'Another jar has the scale. Take it over first.', counter.claim);
+        throw new ApiError('claimed', answersWords.anotherJarHasTheScale, counter.claim);
       case 'no-instrument':
-        throw new ApiError(
-          'no-instrument',
-          'The scale cannot be set to zero now: it is unplugged, or too much lies on it.',
-        );
+        throw new ApiError('no-instrument', answersWords.theScaleCannotBeSet);
     }
   });
 
   router.post('/devices/hand', (request, response) => {
-    if (!counter.byHand(parse(handSchema, request.body, 'Hand'))) {
-      throw new ApiError('no-instrument', 'There are no simulated instruments here.');
+    if (!counter.byHand(parse(handSchema, request.body, answersWords.hand))) {
+      throw new ApiError('no-instrument', answersWords.thereAreNoSimulatedInstruments);
     }
     response.json({ status: 'ok' });
   });

@@ -1,6 +1,7 @@
 import { json, Router } from 'express';
 import { z } from 'zod';
 import { documentJsonSchema, formulaIdSchema, readDocument } from '#contract';
+import { answersWords } from '#words/screens/answers';
 import { ApiError, parse } from '../../http/apiError';
 import type { DocumentStore } from './store';
 
@@ -12,10 +13,10 @@ export function documentRoutes(store: DocumentStore): Router {
   const router = Router();
 
   router.get('/document', async (request, response) => {
-    const { formula } = parse(querySchema, request.query, 'Formula id');
+    const { formula } = parse(querySchema, request.query, answersWords.formulaId);
     const document = await store.write(formula ? [formula] : null);
     if (formula && document.formulas.length === 0)
-      throw new ApiError('not-found', 'This formula is not on the shelf.');
+      throw new ApiError('not-found', answersWords.thisFormulaIsNotOn);
     response.set('Content-Disposition', 'attachment; filename="ygrana.json"');
     response.json(document);
   });

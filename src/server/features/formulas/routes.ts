@@ -8,12 +8,13 @@ import {
   shelfRequestSchema,
 } from '#contract';
 import type { FormulaId } from '#core/formula';
+import { answersWords } from '#words/screens/answers';
 import { ApiError, parse } from '../../http/apiError';
 import type { FormulaStore } from './store';
 
-const idOf = (request: Request): FormulaId => parse(formulaIdSchema, request.params.id, 'Formula id');
-const missing = (): ApiError =>
-  new ApiError('not-found', 'This formula is not on the shelf. It may have been deleted elsewhere.');
+const idOf = (request: Request): FormulaId =>
+  parse(formulaIdSchema, request.params.id, answersWords.formulaId);
+const missing = (): ApiError => new ApiError('not-found', answersWords.thisFormulaIsNotOnThe);
 
 export function formulaRoutes(store: FormulaStore): Router {
   const router = Router();
@@ -27,8 +28,8 @@ export function formulaRoutes(store: FormulaStore): Router {
   });
 
   router.post('/', async (request, response) => {
-    const record = await store.create(parse(newFormulaSchema, request.body, 'Formula'));
-    if (!record) throw new ApiError('exists', 'Another formula already has this id.');
+    const record = await store.create(parse(newFormulaSchema, request.body, answersWords.formula));
+    if (!record) throw new ApiError('exists', answersWords.anotherFormulaAlreadyHasThis);
     response.status(201).json(record);
   });
 
@@ -43,16 +44,16 @@ export function formulaRoutes(store: FormulaStore): Router {
   });
 
   router.post('/:id/changes', async (request, response) => {
-    const outcome = await store.change(idOf(request), parse(changeRequestSchema, request.body, 'Change'));
+    const outcome = await store.change(
+      idOf(request),
+      parse(changeRequestSchema, request.body, answersWords.change),
+    );
     if (outcome.status === 'not-found') throw missing();
     if (outcome.status === 'circle') {
-      throw new ApiError(
-        'circle',
-        'That formula is made with this one, and a formula cannot go into itself. Take the addition out.',
-      );
+      throw new ApiError('circle', answersWords.thatFormulaIsMadeWith);
     }
     if (outcome.status === 'conflict') {
-      throw new ApiError('conflict', 'The same field was changed elsewhere meanwhile. Choose which stays.', {
+      throw new ApiError('conflict', answersWords.theSameFieldWasChanged, {
         conflicts: outcome.conflicts,
         record: outcome.record,
       });
@@ -61,7 +62,7 @@ export function formulaRoutes(store: FormulaStore): Router {
   });
 
   router.post('/:id/shelf', async (request, response) => {
-    const { shelf } = parse(shelfRequestSchema, request.body, 'Place');
+    const { shelf } = parse(shelfRequestSchema, request.body, answersWords.place);
     const record = await store.move(idOf(request), shelf);
     if (!record) throw missing();
     response.json(record);
@@ -74,13 +75,13 @@ export function formulaRoutes(store: FormulaStore): Router {
   });
 
   router.post('/:id/versions', async (request, response) => {
-    const { revision, note, by } = parse(freezeRequestSchema, request.body, 'Freeze');
+    const { revision, note, by } = parse(freezeRequestSchema, request.body, answersWords.freeze);
     const outcome = await store.freeze(idOf(request), revision, note ?? '', by ?? NOBODY);
     switch (outcome.status) {
       case 'not-found':
         throw missing();
       case 'moved-on':
-        throw new ApiError('conflict', 'The formula has moved on since. Look at it again, then freeze.', {
+        throw new ApiError('conflict', answersWords.theFormulaHasMovedOn, {
           record: outcome.record,
         });
       case 'unchanged':

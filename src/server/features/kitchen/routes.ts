@@ -8,6 +8,7 @@ import {
   styleSchema,
   vesselSchema,
 } from '#contract';
+import { answersWords } from '#words/screens/answers';
 import { ApiError, parse } from '../../http/apiError';
 import type { KitchenStore } from './store';
 
@@ -18,7 +19,7 @@ export function kitchenRoutes(store: KitchenStore): Router {
     response.json(await store.settings());
   });
   router.put('/settings', async (request, response) => {
-    response.json(await store.saveSettings(parse(settingsSchema, request.body, 'Settings')));
+    response.json(await store.saveSettings(parse(settingsSchema, request.body, answersWords.settings)));
   });
 
   router.get('/vessels', async (_request, response) => {
@@ -26,9 +27,9 @@ export function kitchenRoutes(store: KitchenStore): Router {
   });
 
   router.put('/vessels/:id', async (request, response) => {
-    const vessel = parse(vesselSchema, request.body, 'Vessel');
+    const vessel = parse(vesselSchema, request.body, answersWords.vessel);
     if (vessel.id !== request.params.id) {
-      throw new ApiError('invalid', 'The vessel’s id is not the one in the address.');
+      throw new ApiError('invalid', answersWords.theVesselSIdIs);
     }
     response.json(await store.saveVessel(vessel));
   });
@@ -39,7 +40,7 @@ export function kitchenRoutes(store: KitchenStore): Router {
   router.put('/styles/:id', async (request, response) => {
     const style = parse(styleSchema, request.body, 'Style');
     if (style.id !== request.params.id) {
-      throw new ApiError('invalid', 'The style’s id is not the one in the address.');
+      throw new ApiError('invalid', answersWords.theStyleSIdIs);
     }
     response.json(await store.saveStyle(style));
   });
@@ -52,9 +53,9 @@ export function kitchenRoutes(store: KitchenStore): Router {
     response.json(await store.cooks());
   });
   router.put('/cooks/:id', async (request, response) => {
-    const cook = parse(cookSchema, request.body, 'Cook');
+    const cook = parse(cookSchema, request.body, answersWords.cook);
     if (cook.id !== request.params.id) {
-      throw new ApiError('invalid', 'The cook’s id is not the one in the address.');
+      throw new ApiError('invalid', answersWords.theCookSIdIs);
     }
     response.json(await store.saveCook(cook));
   });
@@ -63,17 +64,19 @@ export function kitchenRoutes(store: KitchenStore): Router {
     response.json(await store.pantry());
   });
   router.put('/pantry/:id', async (request, response) => {
-    const id = parse(ingredientIdSchema, request.params.id, 'Ingredient id');
-    response.json(await store.savePantry(id, parse(pantryEntrySchema, request.body, 'Pantry entry')));
+    const id = parse(ingredientIdSchema, request.params.id, answersWords.ingredientId);
+    response.json(
+      await store.savePantry(id, parse(pantryEntrySchema, request.body, answersWords.pantryEntry)),
+    );
   });
 
   router.get('/ingredients', async (_request, response) => {
     response.json(await store.ownIngredients());
   });
   router.put('/ingredients/:id', async (request, response) => {
-    const row = parse(ingredientRowSchema, request.body, 'Ingredient');
+    const row = parse(ingredientRowSchema, request.body, answersWords.ingredient);
     if (row.id !== request.params.id) {
-      throw new ApiError('invalid', 'The ingredient’s id is not the one in the address.');
+      throw new ApiError('invalid', answersWords.theIngredientSIdIs);
     }
     response.json(await store.saveIngredient(row));
   });

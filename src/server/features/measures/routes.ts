@@ -1,5 +1,6 @@
 import { Router } from 'express';
 import { newMeasureSchema } from '#contract';
+import { answersWords } from '#words/screens/answers';
 import { ApiError, parse } from '../../http/apiError';
 import type { MeasureStore } from './store';
 
@@ -11,8 +12,8 @@ export function measureRoutes(store: MeasureStore): Router {
   });
 
   router.post('/measures', async (request, response) => {
-    const made = await store.add(parse(newMeasureSchema, request.body, 'Measure'));
-    if (!made) throw new ApiError('exists', 'Another measure already has this id.');
+    const made = await store.add(parse(newMeasureSchema, request.body, answersWords.measure));
+    if (!made) throw new ApiError('exists', answersWords.anotherMeasureAlreadyHasThis);
     response.status(201).json(made);
   });
 

@@ -8,6 +8,7 @@ import {
   trialIdSchema,
   type BatchRecord,
 } from '#contract';
+import { answersWords } from '#words/screens/answers';
 import { ApiError, parse } from '../../http/apiError';
 import { BatchPaper, type PaperStores } from '../../print/batchPaper';
 import { printSheet } from '../../print/sheet';
@@ -18,40 +19,44 @@ export function printRoutes(stores: PaperStores, now: () => Date): Router {
   const router = Router();
   const paper = new BatchPaper(stores, now);
   const batchOf = async (request: Request): Promise<BatchRecord> => {
-    const batch = await stores.batches.get(parse(trialIdSchema, request.params.id, 'Batch id'));
-    if (!batch) throw new ApiError('not-found', 'There is no such batch.');
+    const batch = await stores.batches.get(parse(trialIdSchema, request.params.id, answersWords.batchId));
+    if (!batch) throw new ApiError('not-found', answersWords.thereIsNoSuchBatch);
     return batch;
   };
 
   router.get('/print/batches/:id/sheet', async (request, response) => {
-    const reader = parse(readerQuerySchema, request.query, 'Reader');
+    const reader = parse(readerQuerySchema, request.query, answersWords.reader);
     sendPdf(response, await paper.sheet(await batchOf(request), reader), 'sheet');
   });
 
   router.get('/print/batches/:id/labels', async (request, response) => {
-    const { language, timeZone, ...ask } = parse(labelQuerySchema, request.query, 'Labels');
+    const { language, timeZone, ...ask } = parse(labelQuerySchema, request.query, answersWords.labels);
     sendPdf(response, await paper.labels(await batchOf(request), ask, { language, timeZone }), 'label');
   });
 
   router.get('/print/batches/:id/pull-list', async (request, response) => {
-    const reader = parse(readerQuerySchema, request.query, 'Reader');
+    const reader = parse(readerQuerySchema, request.query, answersWords.reader);
     sendPdf(response, await paper.pullList(await batchOf(request), reader), 'pull-list');
   });
 
   router.get('/print/days/:day/pull-list', async (request, response) => {
-    const reader = parse(readerQuerySchema, request.query, 'Reader');
-    const day = parse(daySchema, request.params.day, 'Day');
+    const reader = parse(readerQuerySchema, request.query, answersWords.reader);
+    const day = parse(daySchema, request.params.day, answersWords.day);
     const open = (await stores.batches.ofDay(day)).filter(({ state }) => OPEN.has(state));
     sendPdf(response, await paper.pullListOfDay(day, open, reader), 'pull-list');
   });
 
   // A formula is printed as it stands on the screen that asks, unsent changes included.
   router.post('/print/sheet', async (request, response) => {
-    sendPdf(response, await printSheet(parse(printSheetSchema, request.body, 'Sheet'), now()), 'sheet');
+    sendPdf(
+      response,
+      await printSheet(parse(printSheetSchema, request.body, answersWords.sheet), now()),
+      'sheet',
+    );
   });
 
   router.post('/print/strip', async (request, response) => {
-    const { strip, words } = parse(printStripSchema, request.body, 'Jar strip');
+    const { strip, words } = parse(printStripSchema, request.body, answersWords.jarStrip);
     sendPdf(response, await printStrip(strip, words, now()), 'strip');
   });
 

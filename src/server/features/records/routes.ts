@@ -1,5 +1,6 @@
 import { json, Router } from 'express';
 import { recordsSchema } from '#contract';
+import { answersWords } from '#words/screens/answers';
 import { parse } from '../../http/apiError';
 import type { LiveHub } from '../../live/hub';
 import type { RecordStore } from './store';
@@ -15,7 +16,7 @@ export function recordRoutes(store: RecordStore, hub: LiveHub): Router {
   });
 
   router.post('/records', json({ limit: RECORDS_LIMIT }), async (request, response) => {
-    const report = await store.add(parse(recordsSchema, request.body, 'Records'));
+    const report = await store.add(parse(recordsSchema, request.body, answersWords.records));
     hub.tell({ about: 'gap' });
     response.status(201).json(report);
   });

@@ -1,5 +1,7 @@
 import { inArray } from 'drizzle-orm';
+import { SHAPE } from '#contract';
 import type { BatchRecord, KitchenRecords, RecordsReport, TrialRecord } from '#contract';
+import { answersWords } from '#words/screens/answers';
 import { lockInside, type Database } from '../../db/client';
 import { batchEvents, batches, trialEvents, trials } from '../../db/schema';
 import type { BatchStore } from '../batches/store';
@@ -51,10 +53,12 @@ export class RecordStore {
       const place = Number(/-(\d+)$/.exec(batch.number)?.[1] ?? 0);
       if (!ids.has(id)) {
         if (place < 1 || places.has(`${day} ${place}`)) {
-          report.refused.push(`Batch ${batch.number}: another one has this number here.`);
+          report.refused.push(answersWords.batchNumberAnotherOneHas(batch.number));
           continue;
         }
-        await tx.insert(batches).values({ id, formulaId, version, day, place, plan, by, createdAt: at });
+        await tx
+          .insert(batches)
+          .values({ id, formulaId, version, day, place, plan, shape: SHAPE, by, createdAt: at });
         ids.add(id);
         places.set(`${day} ${place}`, id);
         report.batchesAdded += 1;
@@ -63,7 +67,14 @@ export class RecordStore {
       for (const logged of batch.events)
         await tx
           .insert(batchEvents)
-          .values({ id: logged.id, batchId: id, event: logged.event, by: logged.by, createdAt: logged.at })
+          .values({
+            id: logged.id,
+            batchId: id,
+            event: logged.event,
+            shape: SHAPE,
+            by: logged.by,
+            createdAt: logged.at,
+          })
           .onConflictDoNothing();
     }
     return brought;
@@ -89,12 +100,12 @@ async function addJars(
     for (const { events, at, ...jar } of some) {
       const there = here.get(jar.id);
       if (there && (there.formulaId !== jar.formulaId || there.version !== jar.version)) {
-        report.refused.push(`Jar ${jar.id}: another one has this id here.`);
+        report.refused.push(answersWords.jarIdAnotherOneHas(jar.id));
         continue;
       }
       if (there) report.same += 1;
       else {
-        await tx.insert(trials).values({ ...jar, createdAt: at });
+        await tx.insert(trials).values({ ...jar, shape: SHAPE, createdAt: at });
         report.jarsAdded += 1;
       }
       if (events.length === 0) continue;
@@ -105,6 +116,7 @@ async function addJars(
             id,
             trialId: jar.id,
             event,
+            shape: SHAPE,
             by,
             happenedAt,
             createdAt: happenedAt,

@@ -2,6 +2,7 @@ import { Router } from 'express';
 import { formulaIdSchema, logQuerySchema, newEventSchema, newTrialSchema, trialIdSchema } from '#contract';
 import type { InstrumentInfo } from '#contract';
 import type { TrialEvent } from '#core/trial';
+import { answersWords } from '#words/screens/answers';
 import { ApiError, parse } from '../../http/apiError';
 import { vouchedReading } from '../../http/vouched';
 import type { LiveHub } from '../../live/hub';
@@ -17,11 +18,11 @@ export function trialRoutes(
   const router = Router();
 
   router.get('/formulas/:id/trials', async (request, response) => {
-    response.json(await store.ofFormula(parse(formulaIdSchema, request.params.id, 'Formula id')));
+    response.json(await store.ofFormula(parse(formulaIdSchema, request.params.id, answersWords.formulaId)));
   });
 
   router.get('/log', async (request, response) => {
-    response.json(await store.log(parse(logQuerySchema, request.query, 'Search')));
+    response.json(await store.log(parse(logQuerySchema, request.query, answersWords.search)));
   });
 
   router.get('/standings', async (_request, response) => {
@@ -33,14 +34,14 @@ export function trialRoutes(
   });
 
   router.post('/trials', async (request, response) => {
-    const trial = recorded(await store.begin(parse(newTrialSchema, request.body, 'Jar')));
+    const trial = recorded(await store.begin(parse(newTrialSchema, request.body, answersWords.jar)));
     hub.tell({ about: 'trials', formulaId: trial.formulaId });
     response.status(201).json(trial);
   });
 
   router.post('/trials/:id/events', async (request, response) => {
-    const id = parse(trialIdSchema, request.params.id, 'Jar id');
-    const sent = parse(newEventSchema, request.body, 'Event');
+    const id = parse(trialIdSchema, request.params.id, answersWords.jarId);
+    const sent = parse(newEventSchema, request.body, answersWords.event);
     const trial = recorded(await store.append(id, { ...sent, event: vouched(sent.event, instruments) }));
     hub.tell({ about: 'trials', formulaId: trial.formulaId });
     response.status(201).json(trial);
@@ -54,11 +55,11 @@ function recorded(outcome: TrialOutcome) {
     case 'recorded':
       return outcome.trial;
     case 'no-version':
-      throw new ApiError('not-found', 'There is no such version to make a jar from. Freeze it first.');
+      throw new ApiError('not-found', answersWords.thereIsNoSuchVersionTo);
     case 'no-trial':
-      throw new ApiError('not-found', 'This jar is not known here. Begin it again.');
+      throw new ApiError('not-found', answersWords.thisJarIsNotKnown);
     case 'id-taken':
-      throw new ApiError('exists', 'Something else already has this id.');
+      throw new ApiError('exists', answersWords.somethingElseAlreadyHasThisId);
   }
 }
 

@@ -1,5 +1,6 @@
 import { and, asc, desc, eq, ilike, inArray, lt, sql } from 'drizzle-orm';
 import type { z } from 'zod';
+import { SHAPE } from '#contract';
 import type {
   LogAnswer,
   logQuerySchema,
@@ -141,7 +142,7 @@ export class TrialStore {
     const createdAt = this.now().toISOString();
     await this.db
       .insert(trials)
-      .values({ ...checked, createdAt })
+      .values({ ...checked, shape: SHAPE, createdAt })
       .onConflictDoNothing();
     const trial = await this.get(id);
     return trial && trial.formulaId === formulaId && trial.version === version
@@ -157,7 +158,7 @@ export class TrialStore {
     const happened = happenedAt !== undefined && happenedAt < now ? happenedAt : now;
     await this.db
       .insert(trialEvents)
-      .values({ id, trialId, event, by, happenedAt: happened, createdAt: now })
+      .values({ id, trialId, event, shape: SHAPE, by, happenedAt: happened, createdAt: now })
       .onConflictDoNothing();
     const [row] = await this.db.select().from(trialEvents).where(eq(trialEvents.id, id));
     if (row?.trialId !== trialId) return { status: 'id-taken' };
@@ -201,7 +202,7 @@ export class TrialStore {
       .orderBy(asc(trialEvents.place));
     const byTrial = new Map<string, EventRow[]>();
     for (const event of events) byTrial.set(event.trialId, [...(byTrial.get(event.trialId) ?? []), event]);
-    return rows.map(({ createdAt, ...row }) => ({
+    return rows.map(({ createdAt, shape: _shape, ...row }) => ({
       ...row,
       at: isoTime(createdAt),
       events: (byTrial.get(row.id) ?? []).map(

@@ -35,7 +35,7 @@ export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: Trial
   const about = { trialId: whole.id, formulaId: batch.formulaId };
   const add = (added: readonly TrialLine[]): void => {
     setBusy(true);
-    void record(about, [{ kind: 'added', lines: added, note: batchRunWords.keptAside }]).finally(() => {
+    void record(about, [{ kind: 'added', lines: added, note: '', way: 'kept-aside' }]).finally(() => {
       setBusy(false);
     });
   };

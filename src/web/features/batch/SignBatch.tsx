@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { BatchRecord } from '#contract';
 import { latestOf, signProblem, tastedRight, keepUntilProblem, type UseBy } from '#core/batch';
 import { SIGN_WORDS, USE_BY_WORDS } from '#words/batch';
+import { saySafetyOfTheDay } from '#words/safety';
 import { batchRunWords } from '#words/screens/batchRun';
 import { useCooksQuery } from '../../api/kitchenApi';
 import { useCookHere } from '../../store/useCook';
@@ -94,7 +95,7 @@ const sayDays = ({ days }: UseBy): string =>
 
 /** Shorter as the kitchen likes; longer only with a reason that is kept. */
 function UseByForm({ batch }: { batch: BatchRecord }) {
-  const { keeping } = batch.plan;
+  const { keeping, safety } = batch.plan;
   const useBy = keepUntilOf(batch);
   const { busy, error, say } = useSay(batch.id);
   const [open, setOpen] = useState(false);
@@ -106,7 +107,10 @@ function UseByForm({ batch }: { batch: BatchRecord }) {
     <div className="grid gap-2">
       <p data-testid="use-by">
         <strong>{batchRunWords.useByDay(sayDay(useBy.day))}</strong>: {sayDays(useBy)},{' '}
-        {useBy.capped ? batchRunWords.reasonInItKeepsNo(useBy.reason) : useBy.reason || keeping.because}.{' '}
+        {useBy.capped
+          ? batchRunWords.reasonInItKeepsNo(useBy.reason)
+          : useBy.reason || saySafetyOfTheDay(safety).because}
+        .{' '}
         {batchRunWords.formAnEstimate(
           keeping.cold ? batchRunWords.at5COrBelow : batchRunWords.closedCoolAndDark,
         )}

@@ -19,7 +19,7 @@ import { Button } from '../../ui/Button';
 import { CautionLines } from '../../ui/CautionLines';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { secondsOf } from '#kitchen/repair';
+import { secondsOf, stepWordsOf } from '#kitchen/repair';
 import { sayClock } from '../../ui/Timers';
 
 const ROOM_PROBLEM = makeWords.n5To60COr;
@@ -190,7 +190,7 @@ export function BeginMaking({
               <li key={step.id} className="flex justify-between gap-3 border-b border-rule py-1.5">
                 <span>
                   {step.kind === 'do'
-                    ? sayDeed(step, tool)
+                    ? sayDeed(step, tool, stepWordsOf(kitchen.catalogue, settings))
                     : kitchen.catalogue.get(
                         step.kind === 'weigh' ? step.line.ingredientId : step.ingredientId,
                       )?.name}

@@ -30,7 +30,7 @@ export function DisputePanel({
       className="card grid content-start gap-4 border-l-4 border-l-acid p-5 sm:p-8"
     >
       <h2 className="font-name text-3xl font-bold">
-        {makeWeighWords.stepnameWhichWeightCounts(stepName(step, catalogue, making))}
+        {makeWeighWords.stepnameWhichWeightCounts(stepName(step, catalogue, making, settings))}
       </h2>
       <p className="text-lg">{makeWeighWords.twoScreensRecordedThisStep}</p>
       <div className="grid gap-4">

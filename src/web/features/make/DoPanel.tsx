@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import { pourPlan } from '#core/emulsion';
 import { sayPour } from '#words/hold';
 import type { DoStep, MakingPlan, TrialEvent } from '#core/trial';
-import { sayDeed } from '#words/trial';
+import { sayDeed, type StepWords } from '#words/trial';
 import { makeWords } from '#words/screens/make';
 import { sayError, useStartTimerMutation, useTimersQuery } from '../../api/kitchenApi';
 import { newId } from '../../store/device';
@@ -15,6 +15,7 @@ interface DoPanelProps {
   readonly step: DoStep;
   readonly making: MakingPlan;
   readonly jar: Jar;
+  readonly words: StepWords;
   readonly onSay: (...events: readonly TrialEvent[]) => void;
   readonly onActions: (actions: StepActions) => void;
 }
@@ -23,10 +24,10 @@ interface DoPanelProps {
 const LONG = 50;
 
 /** Something to do, for a time: the timer runs in the frame while the work goes on. */
-export function DoPanel({ step, making, jar, onSay, onActions }: DoPanelProps) {
+export function DoPanel({ step, making, jar, words, onSay, onActions }: DoPanelProps) {
   const [start, starting] = useStartTimerMutation();
   const timers = useTimersQuery().data?.timers ?? [];
-  const label = sayDeed(step, making.tool);
+  const label = sayDeed(step, making.tool, words);
   const running = timers.some((timer) => timer.trialId === jar.id && timer.label === label);
   const done = (): void => {
     onSay({ kind: 'did', stepId: step.id });

@@ -62,7 +62,7 @@ export function JarNow(props: JarNowProps) {
         <div className="mt-auto border-t border-rule pt-3">
           <p className="text-sm text-quiet">{makeWords.next}</p>
           <p className="font-name text-lg font-semibold">
-            {stepName(next.step, catalogue, making)}
+            {stepName(next.step, catalogue, making, settings)}
             {next.plannedG !== null && `, ${formatAmount(next.plannedG, 'g', settings)}`}
           </p>
         </div>

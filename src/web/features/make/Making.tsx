@@ -8,6 +8,7 @@ import {
   plannedLines,
   standingEvents,
   type PlanReason,
+  type PlanWay,
   type Step,
   type TrialEvent,
 } from '#core/trial';
@@ -33,7 +34,7 @@ import { OtherwisePanel } from './OtherwisePanel';
 import { RepairPanel } from './RepairPanel';
 import { SplitPanel } from './SplitPanel';
 import { StepList } from './StepList';
-import { stepName } from '#kitchen/repair';
+import { stepName, stepWordsOf } from '#kitchen/repair';
 import { TesterPanel } from '../../ui/TesterPanel';
 import { useAwake } from './useAwake';
 import { useScaleClaim } from '../../store/scale';
@@ -92,9 +93,9 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
     targets: Extract<TrialEvent, { kind: 'planned' }>['targets'],
     steps: readonly Step[],
     before: string | null,
-    note: string,
+    way: PlanWay,
   ): void => {
-    say({ kind: 'planned', reason, targets, steps, before, note });
+    say({ kind: 'planned', reason, targets, steps, before, note: '', way });
   };
   const openLoads = useMemo(
     () =>
@@ -104,12 +105,12 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
     [batchMates],
   );
   /** The loads to come make it good: theirs first, so that a failure leaves the question open. */
-  const spread = (reason: PlanReason, loads: readonly SpreadTargets[], note: string): void => {
+  const spread = (reason: PlanReason, loads: readonly SpreadTargets[], way: PlanWay): void => {
     for (const { trialId, targets } of loads) {
-      const event = { kind: 'planned', reason, targets, steps: [], before: null, note } as const;
+      const event = { kind: 'planned', reason, targets, steps: [], before: null, note: '', way } as const;
       void record({ trialId, formulaId: jar.formulaId }, [event]);
     }
-    plan(reason, [], [], null, note);
+    plan(reason, [], [], null, way);
   };
   const standing = standingEvents(jar.events);
   const newest = standing.at(-1);
@@ -199,7 +200,7 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
       return (
         <DonePanel
           state={shown}
-          name={stepName(shown.step, catalogue, making, shown)}
+          name={stepName(shown.step, catalogue, making, settings, shown)}
           settings={settings}
           onSay={say}
           onForward={forward}
@@ -211,6 +212,7 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
         step={shown.step}
         making={making}
         jar={jar}
+        words={stepWordsOf(catalogue, settings)}
         onSay={say}
         onActions={setActions}
       />

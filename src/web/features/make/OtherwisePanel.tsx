@@ -35,8 +35,8 @@ export function OtherwisePanel(props: OtherwisePanelProps) {
   const [words, setWords] = useState('');
   const [weight, setWeight] = useState('');
   const [further, setFurther] = useState('');
-  const planned = stepName(step, catalogue, making);
   const settings = { decimalSign: context.decimalSign };
+  const planned = stepName(step, catalogue, making, settings);
   const found = words.trim().length > 1 ? searchIngredients(words, catalogue, MOST_FOUND) : [];
   const typed = weight.trim() === '' ? scale.takeableG : readDecimal(weight);
   const massG = typed !== null && typed > 0 && typed <= 100_000 ? typed : null;
@@ -195,7 +195,8 @@ function takenBefore({ state, states, scale }: OtherwisePanelProps): readonly Tr
   const theRest: TrialEvent = {
     kind: 'planned',
     reason: 'rescue',
-    note: makeWeighWords.theRest,
+    note: '',
+    way: 'the-rest',
     targets: [{ stepId: step.id, massG: massG + poured }],
     steps: [rest],
     before: after?.step.id ?? null,

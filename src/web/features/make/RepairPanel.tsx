@@ -15,6 +15,7 @@ import {
   type Deviation,
   type MakingPlan,
   type PlanReason,
+  type PlanWay,
   type StepState,
 } from '#core/trial';
 import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
@@ -50,13 +51,13 @@ interface RepairPanelProps {
   readonly formula: Formula;
   /** Loads of the same batch: those still to come can make it good. */
   readonly openLoads: readonly OpenLoad[];
-  readonly onSpread: (reason: PlanReason, loads: readonly SpreadTargets[], note: string) => void;
+  readonly onSpread: (reason: PlanReason, loads: readonly SpreadTargets[], way: PlanWay) => void;
   readonly onPlan: (
     reason: PlanReason,
     targets: Targets['targets'],
     steps: Targets['steps'],
     before: string | null,
-    note: string,
+    way: PlanWay,
   ) => void;
   readonly onUndo: () => void;
 }
@@ -66,7 +67,7 @@ interface Way {
   readonly says: string;
   readonly landing: Landing;
   readonly targets: Targets;
-  readonly note: string;
+  readonly way: PlanWay;
   /** The other loads change instead of this one. */
   readonly loads?: readonly SpreadTargets[];
 }
@@ -149,7 +150,7 @@ export function RepairPanel(props: RepairPanelProps) {
       says: makeWeighWords.combinedTheBatchIsWhat,
       landing: landingOf(deviation, deviation.planned, style),
       targets: NO_TARGETS,
-      note: makeWeighWords.madeGoodInTheOther,
+      way: 'other-loads',
       loads,
     });
   }
@@ -162,7 +163,7 @@ export function RepairPanel(props: RepairPanelProps) {
         targets: [],
         steps: [weighStep({ ...off.state.step.line, massG: -off.byG }, 'topup', newId)],
       },
-      note: makeWeighWords.theRest,
+      way: 'the-rest',
     });
   }
   if (search.status === 'done') {
@@ -172,7 +173,7 @@ export function RepairPanel(props: RepairPanelProps) {
         says: makeWeighWords.mlInAll(ml(composition(withDoses(deviation.expected, doses)).mixedVolumeMl)),
         landing: landingOf(deviation, withDoses(deviation.expected, doses), style),
         targets: asDoses(doses, states, newId),
-        note: 'additions',
+        way: 'additions',
       });
     }
   }
@@ -186,7 +187,7 @@ export function RepairPanel(props: RepairPanelProps) {
       says: makeWeighWords.asNearToThePlan,
       landing: landingOf(deviation, answer.portions, style),
       targets: asFilled(answer, states, newId),
-      note: makeWeighWords.fillTheVessel,
+      way: 'fill-vessel',
     });
   }
   if (rescaled?.status === 'rescale') {
@@ -204,7 +205,7 @@ export function RepairPanel(props: RepairPanelProps) {
       says: more.length > 0 ? makeWeighWords.firstMore(more.join(', ')) : makeWeighWords.theStepsToComeGrow,
       landing: landingOf(deviation, deviation.planned, style),
       targets: asRescaled(rescaled, newId),
-      note: 'rescaled',
+      way: 'rescaled',
     });
   }
   const asIs: Way = {
@@ -212,7 +213,7 @@ export function RepairPanel(props: RepairPanelProps) {
     says: '',
     landing: landingOf(deviation, deviation.expected, style),
     targets: NO_TARGETS,
-    note: makeWeighWords.asItIs,
+    way: 'as-it-is',
   };
   return (
     <section
@@ -222,8 +223,8 @@ export function RepairPanel(props: RepairPanelProps) {
       <h2 className="font-name text-3xl font-bold sm:text-4xl" data-testid="went-otherwise">
         {headline(
           off,
-          stepName(off.state.step, catalogue, making, off.state),
-          stepName(off.state.step, catalogue, making),
+          stepName(off.state.step, catalogue, making, settings, off.state),
+          stepName(off.state.step, catalogue, making, settings),
           grams,
         )}
       </h2>
@@ -252,8 +253,8 @@ export function RepairPanel(props: RepairPanelProps) {
               kind={index === 0 && way !== asIs ? 'main' : 'plain'}
               className="min-h-16 min-w-28 px-5"
               onClick={() => {
-                if (way.loads) onSpread(off.reason, way.loads, way.note);
-                else onPlan(off.reason, way.targets.targets, way.targets.steps, before, way.note);
+                if (way.loads) onSpread(off.reason, way.loads, way.way);
+                else onPlan(off.reason, way.targets.targets, way.targets.steps, before, way.way);
               }}
             >
               {way === asIs ? makeWeighWords.goOn : makeWeighWords.doThis}

@@ -2,7 +2,7 @@ import { emulsionState, holdRequest, USUAL_HEIGHT_M, type Rescue } from '#core/e
 import type { Formula, ReadingContext } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import type { JudgedPortion } from '#core/reckoning';
-import type { PlanReason, Step } from '#core/trial';
+import type { PlanReason, PlanWay, Step } from '#core/trial';
 import type { Vessel } from '#core/vessel';
 import { makeWeighWords } from '#words/screens/makeWeigh';
 import { newId } from '../../store/device';
@@ -26,7 +26,7 @@ interface SplitPanelProps {
     targets: readonly [],
     steps: readonly Step[],
     before: string | null,
-    note: string,
+    way: PlanWay,
   ) => void;
 }
 
@@ -65,8 +65,8 @@ export function SplitPanel({
         <RescueSection
           {...{ request, state, tool: making.tool, portions, kitchen, formula, context, volumeMl }}
           trouble="split"
-          onTake={(way, said) => {
-            onPlan('rescue', [], rescueSteps(way, said), before, 'rescue');
+          onTake={(way) => {
+            onPlan('rescue', [], rescueSteps(way), before, 'rescue');
           }}
         />
       ) : (
@@ -75,7 +75,7 @@ export function SplitPanel({
       <Button
         className="min-h-16 justify-self-start px-6"
         onClick={() => {
-          onPlan('rescue', [], [], before, makeWeighWords.wentOnWithout);
+          onPlan('rescue', [], [], before, 'without-rescue');
         }}
       >
         {makeWeighWords.goOnWithout}
@@ -85,17 +85,18 @@ export function SplitPanel({
 }
 
 /** What is weighed for a rescue, and what is done, in its order. */
-function rescueSteps({ steps }: Rescue, said: readonly string[]): readonly Step[] {
+function rescueSteps({ steps }: Rescue): readonly Step[] {
   const weigh = (ingredientId: IngredientId, massG: number): Step =>
     weighStep({ ingredientId, form: '', massG }, 'add', newId);
   const water = 'water' as IngredientId;
-  return steps.flatMap((step, index): Step[] => {
+  return steps.flatMap((step): Step[] => {
     const deed: Step = {
       kind: 'do',
       id: `do-${newId()}`,
       deed: 'said',
       seconds: null,
-      said: said[index] ?? '',
+      said: '',
+      note: { code: 'rescue', step },
     };
     switch (step.code) {
       case 'new-base':

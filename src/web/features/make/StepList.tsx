@@ -45,7 +45,7 @@ export function StepList({ states, current, making, catalogue, settings, waiting
                 {SIGN[status] || index + 1}
               </span>
               <span className="min-w-0 flex-1 font-semibold [overflow-wrap:anywhere]">
-                {stepName(step, catalogue, making, state)}
+                {stepName(step, catalogue, making, settings, state)}
                 {status === 'left-out' && (
                   <span className="font-normal text-quiet"> {makeWords.leftOut2}</span>
                 )}

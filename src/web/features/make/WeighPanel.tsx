@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Formula, ReadingContext } from '#core/formula';
 import type { Ingredient } from '#core/ingredient';
+import type { DecimalSign } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
 import {
   heldStill,
@@ -23,7 +24,15 @@ import { beep } from '../../ui/sound';
 import type { StepActions } from './stepActions';
 import { PaceBar } from './PaceBar';
 import { ScaleLine } from '../../ui/ScaleLine';
-import { formOf, ingredientIdOf, stepName } from '#kitchen/repair';
+import {
+  formOf,
+  ingredientIdOf,
+  isSaidByHand,
+  isSaidByWeight,
+  stepName,
+  stepSaid,
+  stepWordsOf,
+} from '#kitchen/repair';
 import type { Scale } from '../../store/scale';
 import { WeighBar } from './WeighBar';
 
@@ -65,6 +74,7 @@ export function WeighPanel(props: WeighPanelProps) {
     [wantedG, readabilityG],
   );
   const grams = (value: number): string => formatAmount(value, 'g', settings);
+  const said = stepSaid(step, stepWordsOf(catalogue, settings));
   const seen = takes.at(-1)?.id ?? null;
   const took = (massG: number, reading: Reading): void => {
     beep('taken');
@@ -96,7 +106,7 @@ export function WeighPanel(props: WeighPanelProps) {
     scale.status !== 'none' &&
     scale.status !== 'elsewhere' &&
     window?.weighable !== false &&
-    !isPinch(state, wantedG, readabilityG);
+    !isPinch(state, settings.decimalSign, wantedG, readabilityG);
   const typed = readDecimal(text);
   const typedFits = typed !== null && typed > 0 && typed <= 100_000;
 
@@ -137,7 +147,7 @@ export function WeighPanel(props: WeighPanelProps) {
       return {
         label: makeWeighWords.formPartIsIn(
           spoonArmed ? makeWeighWords.onceMore : '',
-          (step.kind === 'weigh' && step.said) || spoonText || grams(wantedG),
+          (step.kind === 'weigh' && said) || spoonText || grams(wantedG),
         ),
         run: spoonIn,
         tap: () => {
@@ -168,7 +178,7 @@ export function WeighPanel(props: WeighPanelProps) {
       onActions({});
     };
   });
-  const name = ingredient ? stepName(step, catalogue, making) : id;
+  const name = ingredient ? stepName(step, catalogue, making, settings) : id;
   return (
     <section
       aria-label={makeWeighWords.thisStep}
@@ -199,7 +209,7 @@ export function WeighPanel(props: WeighPanelProps) {
           {name}
           {wantedG !== null ? `, ${grams(wantedG)}` : makeWeighWords.toTaste}
         </h2>
-        <p className="mt-1 text-lg text-quiet">{hintFor(props, spoonText)}</p>
+        <p className="mt-1 text-lg text-quiet">{hintFor(props, said, spoonText)}</p>
       </div>
       {onScale && !typing && (
         <WeighBar
@@ -306,23 +316,28 @@ function useSelfTaking({
 }
 
 /** Said in pinches, grinds or spoons, and so little that a scale tells it worse than the cook does. */
-const isPinch = ({ step }: StepState, wantedG: number | null, readabilityG: number): boolean =>
-  step.kind === 'weigh' &&
-  step.said !== '' &&
-  !/\d\s*(?:g|kg|ml|l)$/i.test(step.said) &&
-  wantedG !== null &&
-  wantedG < 10 * readabilityG;
+const isPinch = (
+  { step }: StepState,
+  decimalSign: DecimalSign,
+  wantedG: number | null,
+  readabilityG: number,
+): boolean => wantedG !== null && wantedG < 10 * readabilityG && isSaidByHand(step, decimalSign);
 
 /** "1 tbsp", or "about ¾ tsp" where no spoon fits well. */
 function spoonsFor(massG: number, ingredient: Ingredient, formula: Formula, context: ReadingContext): string {
   return freshAmountText(massG, ingredient, formula, context, true);
 }
 
-function hintFor({ state, making }: WeighPanelProps, spoonText: string | null): string {
+function hintFor(
+  { state, making, kitchen }: WeighPanelProps,
+  stepSays: string,
+  spoonText: string | null,
+): string {
   const { step } = state;
   if (step.kind !== 'weigh') return step.kind === 'to-taste' ? step.said : '';
   const bottle = making.bottles[step.line.ingredientId];
   const honey = step.line.ingredientId === 'honey' ? makeWeighWords.oilTheSpoonFirstSo : '';
-  const said = step.said && !/\bg$/.test(step.said) ? step.said : (spoonText ?? '');
+  const { decimalSign } = kitchen.settings;
+  const said = stepSays && !isSaidByWeight(step, decimalSign) ? stepSays : (spoonText ?? '');
   return [said, honey, bottle].filter(Boolean).join('; ');
 }

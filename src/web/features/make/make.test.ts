@@ -142,7 +142,8 @@ describe('a step’s name', () => {
   it('is the thing with its form, what really went in, or the deed', () => {
     const { states } = after(took('s', 'sugar_white', 3));
     const [vinegar, salt, garlic, , mix] = states;
-    const name = (state: typeof vinegar) => stepName(state!.step, REFERENCE_CATALOGUE, making, state);
+    const name = (state: typeof vinegar) =>
+      stepName(state!.step, REFERENCE_CATALOGUE, making, { decimalSign: 'point' }, state);
     expect(name(vinegar)).toBe('Red wine vinegar 6 %');
     expect(name(salt)).toMatch(/sugar/i);
     expect(name(garlic)).toMatch(/^Garlic.*grated$/);

@@ -141,11 +141,10 @@ describe('tables of the kitchen come back whole', () => {
         mixingVesselId: jar!.vesselId,
         toTaste: [],
         drift: [],
-        allergens: [],
-        cautions: [],
+        safety: { kind: 'said', because: '', allergens: [], cautions: [], onLabel: null },
         cost: null,
         lines: [{ ingredientId: 'vin_cider5' as IngredientId, ...line }],
-        keeping: { days: 4, because: '', cold: true },
+        keeping: { days: 4, cold: true },
         versionState: 'proven',
       },
     };
