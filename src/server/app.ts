@@ -154,6 +154,6 @@ function serveWeb(app: Express, folder: string): void {
   );
   app.use(express.static(folder, { index: false, maxAge: 0 }));
   app.get('/{*any}', (_request, response) => {
-    response.set('Cache-Control', 'no-cache').sendFile(page);
+    response.set('Cache-Control', 'no-cache').sendFile('index.html', { root: folder });
   });
 }

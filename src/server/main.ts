@@ -76,9 +76,7 @@ async function main(): Promise<void> {
     },
     now,
   });
-  console.log(
-    `Ygrana is open at ${kitchen.address} (${((Date.now() - began) / 1000).toFixed(1)} s). Ctrl+C closes it.`,
-  );
+  console.log(runningWords.isOpenAt(kitchen.address, ((Date.now() - began) / 1000).toFixed(1)));
   stopOnSignal(kitchen);
 }
 

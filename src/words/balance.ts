@@ -128,3 +128,10 @@ export const PLAN_WORDS: Readonly<Record<PlanId, string>> = {
   thicken: 'Thicken',
   gum: 'Thicken with a gum, slurried in oil first',
 };
+
+/** What helps besides an addition; common practice. */
+export const ASIDE_WORDS: Readonly<Partial<Record<Complaint, string>>> = {
+  'harsh-garlic': 'Next time leave the garlic 10 minutes in the acid before the oil, or blanch it.',
+  bitter: 'Next time blend a neutral oil and fold the extra-virgin in by hand.',
+  'too-hot': 'It grows hotter as it rests. Taste again in ten minutes.',
+};

@@ -1,5 +1,5 @@
 /** The measures in a cook's words, with the numbers trade people use. Rendered here and nowhere else. */
-import type { PalateKey, Verdict, VerdictReason } from '#core/palate';
+import type { PalateKey, Style, Verdict, VerdictReason } from '#core/palate';
 
 export interface MeasureWords {
   readonly title: string;
@@ -71,3 +71,28 @@ export function sayVerdict(verdict: Verdict, styleName: string): string {
   if (verdict.reasons.length === 0) return `Inside every window of “${styleName}”.`;
   return `${verdict.score} of 100 in “${styleName}”: ${sayWhy(verdict)}.`;
 }
+
+/** What a style that ships with the application is like. */
+const STYLE_SAYS: Readonly<Record<string, string>> = {
+  classic_3_1: 'Oil leads, a clean sharp edge.',
+  sharp_2_1: 'More vinegar; mustard or a little sweetness holds it.',
+  brisk_1_5_1: 'Lively, with a sweetener against it.',
+  equal_mild: 'Sweet or weak vinegars carry as much acid as oil.',
+  lemon_oil: 'Citrus only, sharp and short-lived.',
+  sweet_fruit: 'Fruit, honey or sugar to the fore.',
+  creamy_yoghurt: 'Cold, light, little oil.',
+  mayo_buttermilk: 'Herbs and alliums in a pourable cream.',
+  mayo_pink: 'Sweet-sour and thick, with pickle.',
+  mayo_blue: 'Soured cream, mayonnaise and blue cheese.',
+  mayo_mustard: 'Light mayonnaise, sweet and hot.',
+  yolk_built: 'Much oil beaten into pasteurised yolk.',
+  tahini: 'Sesame paste loosened with acid and water.',
+  herb_in_oil: 'Leaves blended into oil and citrus.',
+  avocado_green: 'Thick, green, for the same day.',
+  herb_mayonnaise: 'Leaves, anchovy and yoghurt in mayonnaise.',
+  light_soy: 'Salt from soy sauce, hardly any oil.',
+  light_tofu: 'Body without cream.',
+  light_thickened: 'Half the oil, body from a trace of gum.',
+};
+/** In its maker's words, or in those of the house. */
+export const sayStyle = ({ id, says }: Pick<Style, 'id' | 'says'>): string => says || (STYLE_SAYS[id] ?? '');

@@ -1,5 +1,5 @@
 /** Dishes, when they are dressed, and what thins a dressing in the bowl. Common practice. */
-import type { DishKind, Moment, WaterSource } from '#core/service';
+import type { DayTask, DishKind, Moment, TaskStep, WaterSource } from '#core/service';
 
 /** A kind of dish. */
 export const DISH_NAMES: Readonly<Record<DishKind, string>> = {
@@ -52,3 +52,18 @@ export const WATER_ADVICE: Readonly<Record<WaterSource, string>> = {
   cabbage: 'Salt and knead it first, pour off, then dress.',
   fruit: 'Add it at the table; hold back a third of the dressing.',
 };
+
+const TASK_WORDS: Readonly<Record<TaskStep, string>> = {
+  'fetch-things': 'fetch what it needs',
+  'fetch-dressing': 'take it out of the fridge',
+  weigh: 'weigh out',
+  mix: 'mix',
+  rest: 'rests',
+  'stand-out': 'stands out of the cold',
+  dress: 'shake and dress',
+  drink: 'drinks its dressing',
+  finish: 'the other half, and salt again',
+};
+/** "Green salad: shake and dress"; a side job by its own name. */
+export const sayTask = ({ name, step }: Pick<DayTask, 'name' | 'step'>): string =>
+  step === null ? name : `${name}: ${TASK_WORDS[step]}`;

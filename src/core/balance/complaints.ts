@@ -165,10 +165,3 @@ export const PLANS: Readonly<Record<Complaint, readonly PlanSpec[]>> = {
     cover('bitter'),
   ],
 };
-
-/** What helps besides an addition; common practice. */
-export const ASIDE: Readonly<Partial<Record<Complaint, string>>> = {
-  'harsh-garlic': 'Next time leave the garlic 10 minutes in the acid before the oil, or blanch it.',
-  bitter: 'Next time blend a neutral oil and fold the extra-virgin in by hand.',
-  'too-hot': 'It grows hotter as it rests. Taste again in ten minutes.',
-};

@@ -1,5 +1,5 @@
 export { candidatesFor, ROLES, rolesOf, type CandidateContext, type Role } from './candidates';
-export { ASIDE, COMPLAINTS, type Complaint, type Severity } from './complaints';
+export { COMPLAINTS, type Complaint, type Severity } from './complaints';
 export { effectOf, stateOf, type Effect, type State } from './effect';
 export type { Dilution, Impossible } from './impossible';
 export { type MayAdd } from './program';

@@ -5,7 +5,6 @@
 export const STYLE_RECIPES = {
   classic_3_1: {
     name: 'Classic, 3 : 1',
-    says: 'Oil leads, a clean sharp edge.',
     recipes: [
       'olive_ev 90ml, vin_redwine6 30ml, salt_table 0.25tsp, black_pepper 0.3g',
       'olive_ev 90ml, vin_sherry7 30ml, salt_table 1.5g, mustard_dijon 5g',
@@ -16,7 +15,6 @@ export const STYLE_RECIPES = {
   },
   sharp_2_1: {
     name: 'Sharp, 2 : 1',
-    says: 'More vinegar; mustard or a little sweetness holds it.',
     recipes: [
       'olive_ev 80ml, vin_redwine6 40ml, mustard_dijon 8g, salt_table 1.8g, garlic 2g',
       'olive_ev 80ml, vin_cider5 40ml, honey 8g, mustard_grain 8g, salt_table 1.6g',
@@ -26,7 +24,6 @@ export const STYLE_RECIPES = {
   },
   brisk_1_5_1: {
     name: 'Brisk, 1½ : 1',
-    says: 'Lively, with a sweetener against it.',
     recipes: [
       'olive_ev 75ml, vin_cider5 50ml, maple 10g, mustard_dijon 10g, salt_table 2g',
       'grapeseed 75ml, vin_rice42 50ml, honey 10g, ginger 6g, soy_sauce 8g, salt_table 0.8g',
@@ -36,7 +33,6 @@ export const STYLE_RECIPES = {
   },
   equal_mild: {
     name: 'Mild vinegar, 1 : 1',
-    says: 'Sweet or weak vinegars carry as much acid as oil.',
     recipes: [
       'olive_ev 60ml, vin_balsamic_fruit 60ml, salt_table 0.8g',
       'olive_ev 60ml, vin_balsamic_fruit 55ml, mustard_dijon 6g, salt_table 0.8g',
@@ -46,7 +42,6 @@ export const STYLE_RECIPES = {
   },
   lemon_oil: {
     name: 'Lemon and oil',
-    says: 'Citrus only, sharp and short-lived.',
     recipes: [
       'olive_ev 90ml, lemon_juice 30ml, salt_table 1.5g',
       'olive_ev 80ml, lemon_juice 40ml, garlic 2g, salt_table 1.8g, oregano_dry 0.5g',
@@ -56,7 +51,6 @@ export const STYLE_RECIPES = {
   },
   sweet_fruit: {
     name: 'Sweet or fruity',
-    says: 'Fruit, honey or sugar to the fore.',
     recipes: [
       'sunflower 120ml, vin_white5 60ml, sugar_white 60g, poppy_seed 8g, mustard_powder 2g, salt_table 3g, onion_red 10g',
       'olive_light 90ml, vin_raspberry 45ml, raspberry_puree 50g, honey 25g, salt_table 1.8g',
@@ -67,7 +61,6 @@ export const STYLE_RECIPES = {
   },
   creamy_yoghurt: {
     name: 'Yoghurt',
-    says: 'Cold, light, little oil.',
     recipes: [
       'yoghurt_whole 200g, lemon_juice 15ml, olive_ev 22ml, salt_table 2g, garlic 2g, dill 6g',
       'yoghurt_greek 150g, lemon_juice 20ml, olive_ev 20ml, water 30g, salt_table 2.2g, mint 5g',
@@ -77,29 +70,24 @@ export const STYLE_RECIPES = {
   },
   mayo_buttermilk: {
     name: 'Mayonnaise and buttermilk',
-    says: 'Herbs and alliums in a pourable cream.',
     recipes: [
       'mayo_full 120g, buttermilk 100g, vin_white5 10ml, salt_table 1.4g, garlic_powder 1g, onion_powder 1g, dill 4g, chives 4g',
     ],
   },
   mayo_pink: {
     name: 'Mayonnaise and tomato',
-    says: 'Sweet-sour and thick, with pickle.',
     recipes: ['mayo_full 120g, ketchup 45g, gherkin 30g, vin_white5 8ml, paprika 1g, salt_table 0.5g'],
   },
   mayo_blue: {
     name: 'Blue cheese',
-    says: 'Soured cream, mayonnaise and blue cheese.',
     recipes: ['mayo_full 100g, soured_cream 60g, lemon_juice 15ml, blue_cheese 50g, milk 30g'],
   },
   mayo_mustard: {
     name: 'Mayonnaise, honey and mustard',
-    says: 'Light mayonnaise, sweet and hot.',
     recipes: ['mayo_light 150g, lemon_juice 12ml, mustard_dijon 8g, honey 12g'],
   },
   yolk_built: {
     name: 'Built on yolk',
-    says: 'Much oil beaten into pasteurised yolk.',
     recipes: [
       'egg_yolk_past 34g, olive_light 160ml, lemon_juice 30ml, anchovy 16g, parmesan 25g, garlic 4g, mustard_dijon 6g, water 10g',
       'egg_yolk_past 17g, olive_light 120ml, vin_whitewine6 15ml, lemon_juice 10ml, mustard_dijon 10g, anchovy 8g, parmesan 15g, garlic 3g, salt_table 0.5g',
@@ -109,7 +97,6 @@ export const STYLE_RECIPES = {
   },
   tahini: {
     name: 'Tahini',
-    says: 'Sesame paste loosened with acid and water.',
     recipes: [
       'tahini 60g, lemon_juice 45ml, water 60g, garlic 3g, salt_table 2g',
       'tahini 90g, lemon_juice 45ml, water 75g, garlic 3g, salt_table 2.5g, cumin 0.6g',
@@ -119,12 +106,10 @@ export const STYLE_RECIPES = {
   },
   herb_in_oil: {
     name: 'Herbs in oil',
-    says: 'Leaves blended into oil and citrus.',
     recipes: ['cilantro 50g, lime_juice 45ml, olive_ev 120ml, honey 10g, garlic 4g, salt_table 2.2g'],
   },
   avocado_green: {
     name: 'Avocado',
-    says: 'Thick, green, for the same day.',
     recipes: [
       'cilantro 40g, avocado 80g, lime_juice 40ml, olive_ev 60ml, garlic 4g, salt_table 2.5g, water 40g, jalapeno 10g',
       'avocado 136g, lime_juice 35ml, yoghurt_whole 80g, cilantro 20g, salt_table 2.5g, water 30g',
@@ -132,26 +117,22 @@ export const STYLE_RECIPES = {
   },
   herb_mayonnaise: {
     name: 'Herb mayonnaise',
-    says: 'Leaves, anchovy and yoghurt in mayonnaise.',
     recipes: [
       'parsley 30g, basil 15g, tarragon 5g, mayo_full 60g, yoghurt_whole 100g, lemon_juice 20ml, anchovy 4g, salt_table 1.4g, scallion 15g',
     ],
   },
   light_soy: {
     name: 'Soy and citrus, light',
-    says: 'Salt from soy sauce, hardly any oil.',
     recipes: ['sesame_toasted 10ml, vin_rice42 40ml, soy_sauce 20g, orange_juice 40ml, ginger 5g, honey 10g'],
   },
   light_tofu: {
     name: 'Silken tofu, light',
-    says: 'Body without cream.',
     recipes: [
       'olive_ev 30ml, lemon_juice 30ml, tofu_silken 80g, mustard_dijon 8g, salt_table 1.6g, garlic 2g',
     ],
   },
   light_thickened: {
     name: 'Light, thickened',
-    says: 'Half the oil, body from a trace of gum.',
     recipes: [
       'olive_ev 30ml, vin_cider5 30ml, water 40g, mustard_dijon 10g, honey 10g, salt_table 1.3g, xanthan 0.2g',
       'olive_ev 30ml, vin_balsamic 45ml, water 25g, mustard_grain 10g, salt_table 1.2g, xanthan 0.2g',
@@ -161,7 +142,6 @@ export const STYLE_RECIPES = {
 
 export interface StyleRecipes {
   readonly name: string;
-  readonly says: string;
   /** "olive_ev 90ml, salt_table 0.25tsp": ingredient id, amount. */
   readonly recipes: readonly string[];
 }

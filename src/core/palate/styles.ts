@@ -86,8 +86,8 @@ export const STYLES: readonly Style[] = STYLE_IDS.map((id): Style => {
     ratio: !WITHOUT_RATIO.has(id),
   });
   const school = SCHOOL_RATIOS[id];
-  const { name, says } = STYLE_RECIPES[id];
-  return { id, name, says, windows: school ? { ...computed, ratio: school } : computed };
+  const { name } = STYLE_RECIPES[id];
+  return { id, name, says: '', windows: school ? { ...computed, ratio: school } : computed };
 });
 
 /** How far from a ratio that the cook set still counts as it. */

@@ -92,7 +92,7 @@ export function madeIngredient(
     traits: [],
     keepsOpened: false,
     strength: '',
-    shelfNote: 'Its keeping time begins when it is made.',
+    shelfNote: '',
     isAcidLiquid: false,
     proteinBufferMmolPerPhPerG:
       parts.protein > 0

@@ -9,10 +9,11 @@ import type { SafetyState } from './state';
 
 /** By upper pH band, the upper water activity to which food is not TCS. */
 const TABLE_B = [
-  { name: 'below 4.2', notTcsUpTo: 1 },
-  { name: '4.2 to 4.6', notTcsUpTo: 0.92 },
-  { name: 'above 4.6 to 5.0', notTcsUpTo: 0.9 },
-  { name: 'above 5.0, or not known', notTcsUpTo: 0.88 },
+  // Below 4.2; 4.2 to 4.6; above 4.6 to 5.0; above 5.0, or not known.
+  { notTcsUpTo: 1 },
+  { notTcsUpTo: 0.92 },
+  { notTcsUpTo: 0.9 },
+  { notTcsUpTo: 0.88 },
 ] as const;
 
 export const PH_LINES = {

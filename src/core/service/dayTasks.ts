@@ -37,8 +37,25 @@ export interface SideJob {
   readonly beforeMinutes: number;
 }
 
+/** What is done with a dish's dressing, one after the other. */
+export const TASK_STEPS = [
+  'fetch-things',
+  'fetch-dressing',
+  'weigh',
+  'mix',
+  'rest',
+  'stand-out',
+  'dress',
+  'drink',
+  'finish',
+] as const;
+export type TaskStep = (typeof TASK_STEPS)[number];
+
 export interface DayTask extends Task {
+  /** The dish's, or the side job's. */
   readonly name: string;
+  /** Null: a side job. */
+  readonly step: TaskStep | null;
   readonly serviceId: string;
 }
 
@@ -66,6 +83,7 @@ export function dayTasks(
     tasks.push({
       id: job.id,
       name: job.name,
+      step: null,
       serviceId: service.id,
       seconds: job.minutes * MIN,
       handsOn: job.handsOn,
@@ -82,51 +100,33 @@ function tasksOf(
   dish: PlannedDish,
   shortenable: Shortenable[],
 ): DayTask[] {
-  const chain: { step: string; name: string; seconds: number; handsOn: boolean; tool?: string | null }[] = [];
-  chain.push({
-    step: 'fetch',
-    name: dish.fresh ? 'fetch what it needs' : 'take it out of the fridge',
-    seconds: FETCH_S,
-    handsOn: true,
-  });
+  const chain: { id: string; step: TaskStep; seconds: number; handsOn: boolean; tool?: string | null }[] = [];
+  const add = (step: TaskStep, seconds: number, handsOn = true, tool: string | null = null): void => {
+    // Either fetching is the same task of the plan.
+    chain.push({ id: step.startsWith('fetch') ? 'fetch' : step, step, seconds, handsOn, tool });
+  };
+  add(dish.fresh ? 'fetch-things' : 'fetch-dressing', FETCH_S);
   if (dish.fresh) {
-    chain.push({ step: 'weigh', name: 'weigh out', seconds: WEIGH_S, handsOn: true });
-    chain.push({ step: 'mix', name: 'mix', seconds: MIX_S, handsOn: true, tool: dish.tool });
-    if (dish.restS > 0) chain.push({ step: 'rest', name: 'rests', seconds: dish.restS, handsOn: false });
-  } else if (dish.standOutS > 0) {
-    chain.push({
-      step: 'stand-out',
-      name: 'stands out of the cold',
-      seconds: dish.standOutS,
-      handsOn: false,
-    });
-  }
+    add('weigh', WEIGH_S);
+    add('mix', MIX_S, true, dish.tool);
+    if (dish.restS > 0) add('rest', dish.restS, false);
+  } else if (dish.standOutS > 0) add('stand-out', dish.standOutS, false);
   const { firstS, lastMl } = dressingTimes(dish.kind, 1, dish.moment);
-  chain.push({
-    step: 'dress',
-    name: 'shake and dress',
-    seconds: SHAKE_S + dressS(dish.covers),
-    handsOn: true,
-  });
-  if (firstS > 0) chain.push({ step: 'drink', name: 'drinks its dressing', seconds: firstS, handsOn: false });
-  if (lastMl > 0)
-    chain.push({
-      step: 'finish',
-      name: 'the other half, and salt again',
-      seconds: dressS(dish.covers),
-      handsOn: true,
-    });
-  return chain.map(({ step, name, seconds, handsOn, tool = null }, i): DayTask => {
-    const id = `${serviceId}.${dish.id}.${step}`;
+  add('dress', SHAKE_S + dressS(dish.covers));
+  if (firstS > 0) add('drink', firstS, false);
+  if (lastMl > 0) add('finish', dressS(dish.covers));
+  return chain.map(({ id: place, step, seconds, handsOn, tool = null }, i): DayTask => {
+    const id = `${serviceId}.${dish.id}.${place}`;
     if (step === 'rest') shortenable.push({ taskId: id, leastS: seconds * LEAST_REST });
     return {
       id,
-      name: `${dish.name}: ${name}`,
+      name: dish.name,
+      step,
       serviceId,
       seconds,
       handsOn,
       tool,
-      after: i === 0 ? [] : [`${serviceId}.${dish.id}.${chain[i - 1]!.step}`],
+      after: i === 0 ? [] : [`${serviceId}.${dish.id}.${chain[i - 1]!.id}`],
       dueS: i === chain.length - 1 ? atS : null,
     };
   });

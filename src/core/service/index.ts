@@ -34,5 +34,13 @@ export { waysOut, type Running, type Shortenable, type WayOut } from './waysOut'
 export { forecastDay, type Forecast, type Late } from './slip';
 export { weekBatches, type DayNeed, type WeekBatch } from './weekBatches';
 export { scheduleBackwards, type Placed, type Schedule, type Task } from './schedule';
-export { dayTasks, type DayTask, type PlannedDish, type PlannedService, type SideJob } from './dayTasks';
+export {
+  dayTasks,
+  TASK_STEPS,
+  type DayTask,
+  type TaskStep,
+  type PlannedDish,
+  type PlannedService,
+  type SideJob,
+} from './dayTasks';
 export type { Crew } from './lanes';

@@ -170,6 +170,6 @@ export function wayBackStyle(deviation: Deviation, style: Style | null): Style {
       high: Math.max(window?.high ?? value + step, value + step / 2),
     };
   }
-  const plain = { id: 'as-planned', name: 'as planned', says: 'Back to what was planned.' };
+  const plain = { id: 'as-planned', name: '', says: '' };
   return { ...(style ?? plain), windows: windows as Windows };
 }

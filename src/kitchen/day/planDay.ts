@@ -27,6 +27,7 @@ import {
   type WayOut,
 } from '#core/service';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
+import { sayTask } from '#words/service';
 import { atWorkWords } from '#words/screens/atWork';
 import { secondsOfDay } from './clock';
 
@@ -102,23 +103,7 @@ export function planDay(
   now: Date,
   wants: { readonly ways: boolean } = { ways: true },
 ): DayPlan {
-  const { tasks, shortenable } = dayTasks(
-    content.services.map(({ id, name, at, covers, dishes }) => ({
-      id,
-      name,
-      atS: at * 60,
-      dishes: dishes.map((dish) => ({
-        id: dish.id,
-        kind: dish.kind,
-        moment: dish.moment,
-        covers,
-        fresh: dish.fresh,
-        name: nameOf(dish.formulaId),
-        ...(asked.get(dish.formulaId) ?? NOTHING_ASKED),
-      })),
-    })),
-    content.jobs,
-  );
+  const { tasks, shortenable } = tasksOf(content, nameOf, asked);
   const hours = hoursOf(day, content, now);
   const open = tasks.filter(({ id }) => content.done[id] === undefined);
   const openIds = new Set(open.map(({ id }) => id));
@@ -186,4 +171,30 @@ export function planDay(
     slack: slackOf(planned, hours),
     proven: schedule.proven,
   };
+}
+
+/** The tasks of the day, each by the name that stands on the list. */
+function tasksOf(
+  content: PlanContent,
+  nameOf: (formulaId: string) => string,
+  asked: ReadonlyMap<string, Asked>,
+): ReturnType<typeof dayTasks> {
+  const { tasks, shortenable } = dayTasks(
+    content.services.map(({ id, name, at, covers, dishes }) => ({
+      id,
+      name,
+      atS: at * 60,
+      dishes: dishes.map((dish) => ({
+        id: dish.id,
+        kind: dish.kind,
+        moment: dish.moment,
+        covers,
+        fresh: dish.fresh,
+        name: nameOf(dish.formulaId),
+        ...(asked.get(dish.formulaId) ?? NOTHING_ASKED),
+      })),
+    })),
+    content.jobs,
+  );
+  return { tasks: tasks.map((task) => ({ ...task, name: sayTask(task) })), shortenable };
 }

@@ -1,6 +1,6 @@
 /** Asks the search worker. An answer to a question that was dropped is dropped too. */
-import type { Progress } from '#core/balance';
 import { frameWords } from '#words/screens/frame';
+import type { Progress } from '#core/balance';
 import type { Answers, FromWorker, Kind, Questions, ToWorker } from './protocol';
 
 export interface Port {
@@ -65,7 +65,7 @@ export class Searcher {
         // A broken worker is replaced at the next question.
         this.port = null;
         for (const { reject } of this.waiting.values())
-          reject(new Error('The search broke off. Try once more.'));
+          reject(new Error(frameWords.theSearchBrokeOff));
         this.waiting.clear();
       },
     );

@@ -151,4 +151,5 @@ export const frameWords = {
   thisPageCouldNotBe: 'This page could not be shown',
   whatWasTypedIsKept: 'What was typed is kept in this browser. Load the page again.',
   loadAgain: 'Load again',
+  theSearchBrokeOff: 'The search broke off. Try once more.',
 };

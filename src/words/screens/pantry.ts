@@ -166,4 +166,5 @@ export const pantryWords = {
   keepsInTheCupboard: 'keeps in the cupboard',
   keeps: 'Keeps',
   binding: 'Binding',
+  priceAndPackGoTogether: 'Price and pack go together.',
 };

@@ -57,4 +57,6 @@ export const runningWords = {
   printIsNoPaperThere: (print: string, papers: string) => `“${print}” is no paper. There are ${papers}.`,
   sayWhichBatchAndInto: 'Say which batch, and into which file: --batch, --out.',
   portIsTextItMust: (text: string) => `PORT is “${text}”; it must be a whole number from 0 to 65535.`,
+  isOpenAt: (address: string, seconds: string) =>
+    `Ygrana is open at ${address} (${seconds} s). Ctrl+C closes it.`,
 };

@@ -13,6 +13,7 @@ import { MEASURE_WORDS, sayReason, sayVerdict, sayWhy } from '#words/palate';
 import type { Judgement } from '#core/reckoning';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import type { ShelfRecord } from '#contract';
+import { sayStyle } from '#words/palate';
 import { composeBalanceWords } from '#words/screens/composeBalance';
 import { sayError, useDropStyleMutation, useFormulasQuery, useSaveStyleMutation } from '../../api/kitchenApi';
 import { readDecimal } from '../../readDecimal';
@@ -109,7 +110,9 @@ function ChooseStyle({
                 )}
               </span>
               <span className="font-name font-semibold">{empty ? '' : verdict.score}</span>
-              <span className="col-span-full text-sm text-quiet">{empty ? style.says : sayWhy(verdict)}</span>
+              <span className="col-span-full text-sm text-quiet">
+                {empty ? sayStyle(style) : sayWhy(verdict)}
+              </span>
             </button>
             <Button
               kind="quiet"

@@ -1,6 +1,5 @@
 import { useMemo, useState } from 'react';
 import {
-  ASIDE,
   candidatesFor,
   COMPLAINTS,
   withDoses,
@@ -10,7 +9,7 @@ import {
   type RemedyRequest,
   type Severity,
 } from '#core/balance';
-import { PLAN_WORDS, COMPLAINT_WORDS, sayDoses, sayImpossible } from '#words/balance';
+import { ASIDE_WORDS, PLAN_WORDS, COMPLAINT_WORDS, sayDoses, sayImpossible } from '#words/balance';
 import { costOf } from '#core/composition';
 import type { AdditionId, Formula, ReadingContext, VesselId } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
@@ -158,7 +157,7 @@ function Answer({
   onTake: (remedy: Remedy) => void;
 }) {
   const { remedies, impossible, complaint, meaningless, alreadyMet } = answer;
-  const aside = ASIDE[complaint];
+  const aside = ASIDE_WORDS[complaint];
   return (
     <div className="grid gap-3">
       {meaningless && <p>{composeBalanceWords.nothingInThisJarMakes}</p>}

@@ -214,7 +214,7 @@ function readDraft(
     !problems.has('price') &&
     !problems.has('pack')
   ) {
-    problems.set(candidate.price === null ? 'price' : 'pack', 'Price and pack go together.');
+    problems.set(candidate.price === null ? 'price' : 'pack', pantryWords.priceAndPackGoTogether);
   }
   return { entry: problems.size === 0 && checked.success ? checked.data : null, problems };
 }

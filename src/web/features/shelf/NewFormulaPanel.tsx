@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { STYLE_IDS, STYLE_RECIPES, type StyleId } from '#core/palate';
+import { sayStyle } from '#words/palate';
 import { shelfWords } from '#words/screens/shelf';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
@@ -66,7 +67,7 @@ export function NewFormulaPanel({
               }}
             >
               <span className="block font-semibold">{STYLE_RECIPES[style].name}</span>
-              <span className="block text-sm text-quiet">{STYLE_RECIPES[style].says}</span>
+              <span className="block text-sm text-quiet">{sayStyle({ id: style, says: '' })}</span>
             </button>
           </li>
         ))}

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
-import { ASIDE, candidatesFor, withDoses, type Remedy, type RemedyRequest } from '#core/balance';
-import { PLAN_WORDS, COMPLAINT_WORDS, sayDoses, sayImpossible } from '#words/balance';
+import { candidatesFor, withDoses, type Remedy, type RemedyRequest } from '#core/balance';
+import { ASIDE_WORDS, PLAN_WORDS, COMPLAINT_WORDS, sayDoses, sayImpossible } from '#words/balance';
 import type { HoldRequest } from '#core/emulsion';
 import { sayHoldMove } from '#words/hold';
 import type { Formula, ReadingContext } from '#core/formula';
@@ -146,7 +146,9 @@ export function Mends({
           {search.answer.meaningless && (
             <p className="text-sm text-quiet">{tasteWords.nothingInThisJarMakes}</p>
           )}
-          {ASIDE[current.complaint] && <p className="mt-2 text-sm text-quiet">{ASIDE[current.complaint]}</p>}
+          {ASIDE_WORDS[current.complaint] && (
+            <p className="mt-2 text-sm text-quiet">{ASIDE_WORDS[current.complaint]}</p>
+          )}
         </>
       )}
       <p className="mt-3 border-t border-rule pt-2 text-sm text-quiet">
