@@ -18,8 +18,9 @@ export interface DemoServer {
 export function startDemo(
   env: Record<string, string> = {},
   data = mkdtempSync(join(tmpdir(), 'ygrana-demo-')),
+  program = 'dist/main.js',
 ): Promise<DemoServer> {
-  const child = spawn(process.execPath, ['dist/main.js', '--demo', '--data', data], {
+  const child = spawn(process.execPath, [program, '--demo', '--data', data], {
     env: { ...process.env, PORT: '0', ...env },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
@@ -28,7 +29,7 @@ export function startDemo(
       reject(new Error('The server ended before it was open.'));
     });
     child.stdout.on('data', (chunk: Buffer) => {
-      const address = /open at (\S+)/.exec(chunk.toString())?.[1];
+      const address = /(http:\S+)/.exec(chunk.toString())?.[1];
       if (!address) return;
       const endBy = (signal: NodeJS.Signals) => (): Promise<void> =>
         new Promise((done) => {

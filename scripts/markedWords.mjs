@@ -36,9 +36,11 @@ function withEdits(text, edits) {
   let out = '';
   let at = 0;
   for (const [start, end] of edits.sort((a, b) => a[0] - b[0])) {
-    // An escape such as \n stays what it is.
-    const inner = text.slice(start, end).replace(/(\\.)|([aeiouAEIOU])/g, (_, escape, vowel) => escape ?? MARKS[vowel]);
-    out += text.slice(at, start) + inner;
+    // An abbreviation such as UTC is no word; an escape such as \n stays what it is.
+    const piece = text.slice(start, end);
+    const mark = (_, escape, vowel) => escape ?? MARKS[vowel];
+    out +=
+      text.slice(at, start) + (/\p{Ll}/u.test(piece) ? piece.replace(/(\\.)|([aeiouAEIOU])/g, mark) : piece);
     at = end;
   }
   return out + text.slice(at);
@@ -49,8 +51,10 @@ function isWording(node, checker) {
   if (ts.isTemplateHead(node) || ts.isTemplateMiddleOrTemplateTail(node)) return true;
   if (!ts.isStringLiteral(node) && !ts.isNoSubstitutionTemplateLiteral(node)) return false;
   const { parent } = node;
+  if (ts.isTaggedTemplateExpression(parent)) return false;
   if (ts.isPropertyAssignment(parent) && parent.name === node) return false;
-  if (ts.isElementAccessExpression(parent) || ts.isCaseClause(parent) || ts.isLiteralTypeNode(parent)) return false;
+  if (ts.isElementAccessExpression(parent) || ts.isCaseClause(parent) || ts.isLiteralTypeNode(parent))
+    return false;
   if (ts.isBinaryExpression(parent) && /^[!=]==?$|^in$/.test(parent.operatorToken.getText())) return false;
   const type = checker.getContextualType(node);
   const parts = !type ? [] : type.isUnion() ? type.types : [type];

@@ -4,6 +4,8 @@ export {
   batchRecordSchema,
   OPERATIONS,
   openApiDocument,
+  type ApiWords,
+  type GroupName,
   trialRecordSchema,
   type Operation,
   type Restored,

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { openApiDocument } from '#contract';
+import { API_WORDS } from '#words/api';
 import { runningWords } from '#words/screens/running';
 import type { Database } from './db/client';
 import type { BackupPlace } from './backup/kitchenBackup';
@@ -103,7 +104,7 @@ export function createApp(deps: AppDependencies): Express {
     response.json({ status: 'ok' });
   });
   api.get('/openapi.json', (_request, response) => {
-    response.json(openApiDocument());
+    response.json(openApiDocument(API_WORDS));
   });
   api.use('/session', accessRoutes(deps.access));
   if (deps.access) api.use(requireAccess(deps.access));

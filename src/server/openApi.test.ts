@@ -2,6 +2,7 @@ import { Validator } from '@seriousme/openapi-schema-validator';
 import type { IRouter } from 'express';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { OPERATIONS, openApiDocument } from '#contract';
+import { API_WORDS } from '#words/api';
 import { createApp } from './app';
 import { openDatabase } from './db/client';
 import type { RunningKitchen } from './start';
@@ -30,18 +31,20 @@ const routesOf = (stack: readonly Layer[]): readonly string[] =>
 
 describe('the description of the API', () => {
   it('is valid OpenAPI 3.1, as a validator sees it, and is what the kitchen serves', async () => {
-    const result = await new Validator().validate(openApiDocument() as Parameters<Validator['validate']>[0]);
+    const result = await new Validator().validate(
+      openApiDocument(API_WORDS) as Parameters<Validator['validate']>[0],
+    );
     expect([result.valid, result.errors]).toEqual([true, undefined]);
     const response = await fetch(`${kitchen.address}/api/openapi.json`);
     expect(response.headers.get('content-type')).toContain('application/json');
-    expect(await response.json()).toEqual(JSON.parse(JSON.stringify(openApiDocument())));
+    expect(await response.json()).toEqual(JSON.parse(JSON.stringify(openApiDocument(API_WORDS))));
   });
 
   it('names each operation once, and every reference leads somewhere', () => {
-    const text = JSON.stringify(openApiDocument());
+    const text = JSON.stringify(openApiDocument(API_WORDS));
     const ids = [...text.matchAll(/"operationId":"(\w+)"/g)].map(([, id]) => id);
     expect(new Set(ids).size).toBe(OPERATIONS.length);
-    const { components } = openApiDocument() as { components: { schemas: object } };
+    const { components } = openApiDocument(API_WORDS) as { components: { schemas: object } };
     for (const [, name] of text.matchAll(/"#\/components\/schemas\/([^"/]+)"/g))
       expect(Object.keys(components.schemas)).toContain(name);
   });
@@ -85,7 +88,9 @@ describe('the description of the API', () => {
         headers: { origin: kitchen.address, 'content-type': bodyType ?? 'application/json' },
         ...(body ? { body: bodyType ? 'no backup' : '{}' } : {}),
       });
-      const { paths } = openApiDocument() as { paths: Record<string, Record<string, { responses: object }>> };
+      const { paths } = openApiDocument(API_WORDS) as {
+        paths: Record<string, Record<string, { responses: object }>>;
+      };
       expect(Object.keys(paths[path]![method]!.responses)).toContain(String(response.status));
       if (status.includes(response.status)) {
         expect(response.headers.get('content-type')).toContain(answerType ?? 'application/json');

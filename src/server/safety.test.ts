@@ -302,7 +302,9 @@ describe('batches', () => {
       'Raw egg: not for young, old, pregnant or ill guests',
       'Honey: not under 12 months',
     ]);
-    expect(label.allergens).toMatch(/^not complete \(“60 g almond butter”\), eggs, probably nuts \(almond\)/);
+    expect(label.allergens).toMatch(
+      /^Allergens not complete \(“60 g almond butter”\), eggs, probably nuts \(almond\)/,
+    );
     expect(label.useBy).toContain('27');
   });
 });

@@ -1,12 +1,10 @@
 /** Batches in a cook's words. Rendered here and nowhere else. */
-import { TOOL_VALUES } from '#core/emulsion';
-import { sayDuration } from './hold';
+import { TOOL_WORDS, sayDuration } from './hold';
 import type { Tool } from '#core/formula';
 import {
   type SignProblem,
   type BatchState,
   type TemperatureAt,
-  pluralOf,
   COOLING_LIMITS,
   type Cooling,
   type WayToCool,
@@ -21,7 +19,7 @@ import {
 export type SaySize = (amount: number, unit: 'ml' | 'g') => string;
 
 export function sayBatchProblem(problem: BatchProblem, tool: Tool, say: SaySize): string {
-  const name = TOOL_VALUES[tool].name.toLowerCase();
+  const name = TOOL_WORDS[tool].toLowerCase();
   switch (problem.code) {
     case 'nothing-in-it':
       return 'There is nothing in it to scale. Go back to Compose and add something.';
@@ -95,11 +93,25 @@ export const USE_BY_WORDS: Readonly<Record<UseByProblem, string>> = {
   'reason-missing': 'Longer than the cautions say: type the reason. It is kept with the batch.',
 };
 
+const THINGS: Readonly<Record<string, readonly [one: string, more: string]>> = {
+  head: ['head', 'heads'],
+  bunch: ['bunch', 'bunches'],
+  egg: ['egg', 'eggs'],
+  fillet: ['fillet', 'fillets'],
+};
+const E_ENDING = /(?:ch|sh|s|x)$/;
+/** "lemons", "heads", "limes to grate": what is bought, so many of it. */
+export function sayThings(unit: string, count: number): string {
+  const [name, ...toDo] = unit.split(' ');
+  const [one, more] = THINGS[unit] ?? [name!, `${name}${E_ENDING.test(name!) ? 'es' : 's'}`];
+  return `${count === 1 ? one : more}${toDo.length > 0 ? ' to grate' : ''}`;
+}
+
 /** "8 (7 to 10) lemons", "2 litres" is left to the caller. */
 export function sayCounted({ unit, count }: Pick<PullLine, 'unit' | 'count'>): string | null {
   if (unit.kind !== 'counted' || !count) return null;
   const spread = count.low < count.high ? ` (${count.low} to ${count.high})` : '';
-  return `${count.nominal}${spread} ${pluralOf(unit.unit, count.nominal)}`;
+  return `${count.nominal}${spread} ${sayThings(unit.unit, count.nominal)}`;
 }
 
 export function sayCooling(cooling: Cooling): string {

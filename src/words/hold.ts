@@ -2,7 +2,6 @@
 import type { EmulsifierKind } from '#core/ingredient';
 import type { Tool } from '#core/formula';
 import {
-  TOOL_VALUES,
   type Hold,
   type HoldClass,
   type LimitedBy,
@@ -13,6 +12,18 @@ import {
   type ThicknessClass,
   type Trouble,
 } from '#core/emulsion';
+
+export const TOOL_WORDS: Readonly<Record<Tool, string>> = {
+  fork: 'Fork',
+  shake: 'Jar, shaken',
+  whisk: 'Hand whisk',
+  frother: 'Frother',
+  mortar: 'Mortar',
+  processor: 'Food processor',
+  blender: 'Blender',
+  stick: 'Stick blender',
+  'stick-pro': 'Large stick blender',
+};
 
 const [MINUTE, HOUR, DAY] = [60, 3600, 86_400];
 const FRACTIONS: readonly (readonly [number, string])[] = [
@@ -141,7 +152,7 @@ export function sayPour(plan: PourPlan, tool: Tool): string {
   const stages = plan.stages.map(({ pace, volumeMl, seconds, toMlPerMin }) => {
     return `${Math.max(1, Math.round(volumeMl / 5) * 5)} ml ${PACE_WORDS[pace]} (${sayPace(seconds)}, up to ${Math.round(toMlPerMin / 5) * 5 || Math.round(toMlPerMin)} ml a minute)`;
   });
-  return `Oil with the ${TOOL_VALUES[tool].name.toLowerCase()}: ${stages.join(', then ')}; ${sayPace(plan.totalS)} in all.`;
+  return `Oil with the ${TOOL_WORDS[tool].toLowerCase()}: ${stages.join(', then ')}; ${sayPace(plan.totalS)} in all.`;
 }
 
 const sayPace = (seconds: number): string =>

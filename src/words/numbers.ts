@@ -62,8 +62,56 @@ export interface Reader {
   readonly language?: string | undefined;
   /** IANA, such as "Europe/Berlin". */
   readonly timeZone?: string | undefined;
+  /** Left out: as the language has it. */
+  readonly hours?: 12 | 24 | undefined;
 }
+let reading: Reader = {};
+/** A page has one reader: what it says is said to them unless another is named. */
+export function readAs(reader: Reader): void {
+  reading = reader;
+}
+export const readerHere = (): Reader => reading;
+
+const clockOf = ({ hours }: Reader): { readonly hour12?: boolean } =>
+  hours === undefined ? {} : { hour12: hours === 12 };
 
 /** "25 Nov 2026, 14:05", in the reader's language and by the reader's clock. */
-export const formatMoment = (iso: string, { language, timeZone }: Reader = {}): string =>
-  new Date(iso).toLocaleString(language, { dateStyle: 'medium', timeStyle: 'short', timeZone });
+export const formatMoment = (iso: string, reader: Reader = reading): string =>
+  new Date(iso).toLocaleString(reader.language, {
+    dateStyle: 'medium',
+    timeStyle: 'short',
+    timeZone: reader.timeZone,
+    ...clockOf(reader),
+  });
+
+/** "14:05" of a moment, by the reader's clock. */
+export const formatClock = (moment: Date, reader: Reader = reading): string =>
+  moment.toLocaleTimeString(reader.language, {
+    timeStyle: 'short',
+    timeZone: reader.timeZone,
+    ...clockOf(reader),
+  });
+
+/** "14:05" or "2:05 pm" of a time of day. @param minutes from midnight, 0 to 1439 */
+export function formatTimeOfDay(minutes: number, reader: Reader = reading): string {
+  const { language } = reader;
+  const usual = new Intl.DateTimeFormat(language, { hour: 'numeric', ...clockOf(reader) }).resolvedOptions();
+  const [hour, rest] = [Math.floor(minutes / 60), String(minutes % 60).padStart(2, '0')];
+  return usual.hour12 === true ? `${hour % 12 || 12}:${rest} ${hour < 12 ? 'am' : 'pm'}` : `${hour}:${rest}`;
+}
+
+/** "Thu 26 November 2026". @param day YYYY-MM-DD */
+export const formatDay = (day: string, { language }: Reader = reading): string =>
+  new Date(`${day}T12:00:00Z`).toLocaleDateString(language, {
+    timeZone: 'UTC',
+    weekday: 'short',
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+  });
+
+/** "Mon 7". @param day YYYY-MM-DD */
+export function formatWeekday(day: string, { language }: Reader = reading): string {
+  const noon = new Date(`${day}T12:00:00Z`);
+  return `${noon.toLocaleDateString(language, { weekday: 'short', timeZone: 'UTC' })} ${noon.getUTCDate()}`;
+}

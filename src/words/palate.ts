@@ -55,7 +55,7 @@ export function sayReason({ measure, direction, value, low, high, moveBy, growth
   const grown =
     growth === null ? '' : `, which by dilution alone makes the batch ${Math.ceil(growth * 100)} % larger`;
   const shown = `${sayMeasure(measure, value)} ${unit}`.trim();
-  return `${title} ${shown} is ${direction}: window ${sayMeasure(measure, low)} to ${sayMeasure(measure, high)}, ${verb} it by ${sayMeasure(measure, moveBy)}${grown}.`;
+  return `${title} ${shown} is ${direction === 'high' ? 'high' : 'low'}: window ${sayMeasure(measure, low)} to ${sayMeasure(measure, high)}, ${verb} it by ${sayMeasure(measure, moveBy)}${grown}.`;
 }
 
 /** "Inside every window", or in up to three words what is outside, weightiest first. */

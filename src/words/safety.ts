@@ -309,15 +309,36 @@ export function sayKeeping(keeping: Keeping): string {
 export function saySafetyOfTheDay(safety: SafetyOfTheDay): {
   readonly because: string;
   readonly allergens: readonly string[];
+  /** The list as a label says it. */
+  readonly contains: string;
   readonly cautions: readonly string[];
   readonly onLabel: readonly string[];
 } {
-  if (safety.kind === 'said')
-    return { ...safety, onLabel: (safety.onLabel ?? safety.cautions).slice(0, MOST_ON_A_LABEL) };
+  if (safety.kind === 'said') {
+    const { because, allergens, cautions } = safety;
+    // An open list began so in the words of that day.
+    const isComplete = !allergens.some((words) => words.startsWith(OPEN_LIST_OF_SHAPE_1));
+    return {
+      because,
+      allergens,
+      contains: sayContains(allergens, isComplete),
+      cautions,
+      onLabel: (safety.onLabel ?? cautions).slice(0, MOST_ON_A_LABEL),
+    };
+  }
+  const allergens = sayAllergenNames(safety.allergens);
   return {
     because: sayLimit(safety),
-    allergens: sayAllergenNames(safety.allergens),
+    allergens,
+    contains: sayContains(allergens, safety.allergens.missing.length === 0),
     cautions: safety.cautions.map((caution) => sayCaution(caution).what),
     onLabel: labelCautions(safety.cautions),
   };
 }
+
+const OPEN_LIST_OF_SHAPE_1 = String.raw`not complete`;
+const sayContains = (allergens: readonly string[], isComplete: boolean): string => {
+  const list = allergens.join(', ');
+  if (!isComplete) return `Allergens ${list}`;
+  return list === '' ? 'No listed allergens known' : `Contains: ${list}`;
+};

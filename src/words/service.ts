@@ -1,5 +1,5 @@
 /** Dishes, when they are dressed, and what thins a dressing in the bowl. Common practice. */
-import type { DayTask, DishKind, Moment, TaskStep, WaterSource } from '#core/service';
+import type { DayTask, Dressed, DishKind, Moment, TaskStep, WaterSource } from '#core/service';
 
 /** A kind of dish. */
 export const DISH_NAMES: Readonly<Record<DishKind, string>> = {
@@ -67,3 +67,9 @@ const TASK_WORDS: Readonly<Record<TaskStep, string>> = {
 /** "Green salad: shake and dress"; a side job by its own name. */
 export const sayTask = ({ name, step }: Pick<DayTask, 'name' | 'step'>): string =>
   step === null ? name : `${name}: ${TASK_WORDS[step]}`;
+
+export const DRESSED_WORDS: Readonly<Record<Dressed, string>> = {
+  lightly: 'lightly',
+  normally: 'normally',
+  well: 'well',
+};

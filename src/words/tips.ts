@@ -1,6 +1,6 @@
 /** Making and rescue steps as sentences: what to do, with the number. */
-import { TOOL_VALUES, type MakingTip, type RescueStep } from '#core/emulsion';
-import { sayDuration, sayPour } from './hold';
+import { type MakingTip, type RescueStep } from '#core/emulsion';
+import { TOOL_WORDS, sayDuration, sayPour } from './hold';
 import type { Ingredient, IngredientId } from '#core/ingredient';
 import { inSentence } from './numbers';
 
@@ -31,9 +31,9 @@ export function sayTip(tip: MakingTip): string {
     case 'pour':
       return sayPour(tip.plan, tip.tool);
     case 'too-little-for-tool':
-      return `Too little for the ${TOOL_VALUES[tip.tool].name.toLowerCase()}: it needs ${tip.limitMl} ml.`;
+      return `Too little for the ${TOOL_WORDS[tip.tool].toLowerCase()}: it needs ${tip.limitMl} ml.`;
     case 'too-much-for-tool':
-      return `Too much for the ${TOOL_VALUES[tip.tool].name.toLowerCase()}: work in portions of up to ${tip.limitMl} ml.`;
+      return `Too much for the ${TOOL_WORDS[tip.tool].toLowerCase()}: work in portions of up to ${tip.limitMl} ml.`;
     case 'too-full-to-shake':
       return `Too full to shake well: above ${Math.round(tip.mostMl)} ml it hardly moves. Take a larger jar.`;
     case 'blender-bitter':

@@ -1,6 +1,6 @@
 /** Tastings and jars in a cook's words. Rendered here and nowhere else. */
+import { TOOL_WORDS } from './hold';
 import { COMPLAINT_WORDS } from './balance';
-import { TOOL_VALUES } from '#core/emulsion';
 import type { Tool } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import {
@@ -95,9 +95,9 @@ export function sayDeed({ deed, said, note }: DoStep, tool: Tool, words: StepWor
     case 'whisk-base':
       return tool === 'whisk' || tool === 'fork' || tool === 'shake'
         ? 'Whisk the base smooth'
-        : `Mix the base smooth: ${TOOL_VALUES[tool].name.toLowerCase()}`;
+        : `Mix the base smooth: ${TOOL_WORDS[tool].toLowerCase()}`;
     case 'mix':
-      return tool === 'shake' ? 'Close and shake' : `Mix: ${TOOL_VALUES[tool].name.toLowerCase()}`;
+      return tool === 'shake' ? 'Close and shake' : `Mix: ${TOOL_WORDS[tool].toLowerCase()}`;
     case 'said':
       return 'As written';
   }

@@ -1,4 +1,5 @@
 /** Where working changes stand. */
+import type { VersionState } from '#core/trial';
 import { sameContent, type Formula, type FrozenVersion } from '#core/formula';
 
 /** "v3", "v3 + changes", or "not frozen yet". */
@@ -10,3 +11,9 @@ export function sayStanding(base: number | null, changed: boolean): string {
 /** Where the working state stands against the version it grew from. */
 export const sayVersion = (working: Formula, base: FrozenVersion | null): string =>
   sayStanding(base?.number ?? null, base !== null && !sameContent(base.formula, working));
+
+export const VERSION_STATE_WORDS: Readonly<Record<VersionState, string>> = {
+  draft: 'draft',
+  tried: 'tried',
+  proven: 'proven',
+};

@@ -1,3 +1,3 @@
-export { OPERATIONS, type Operation } from './operations';
-export { openApiDocument } from './openApi';
+export { OPERATIONS, type GroupName, type Operation } from './operations';
+export { openApiDocument, type ApiWords } from './openApi';
 export { batchRecordSchema, trialRecordSchema, type Restored } from './answers';

@@ -1,7 +1,7 @@
 /** The API as an OpenAPI 3.1 document (https://spec.openapis.org/oas/v3.1.1), made from the schemas that check it. */
 import { z } from 'zod';
 import * as answers from './answers';
-import { OPERATIONS, type Operation } from './operations';
+import { OPERATIONS, type GroupName, type Operation } from './operations';
 import { newBatchSchema } from '../batch';
 import { documentSchema } from '../document';
 import { ERROR_STATUS, type ErrorCode } from '../errors';
@@ -91,27 +91,20 @@ function refusals({ method, refuses = [] }: Operation): Json {
   );
 }
 
-function described(operation: Operation, schemas: Readonly<Record<string, Json>>): Json {
-  const {
-    method,
-    path,
-    says,
-    group,
-    bodyType = 'application/json',
-    answerType = 'application/json',
-  } = operation;
+function described(operation: Operation, schemas: Readonly<Record<string, Json>>, words: ApiWords): Json {
+  const { method, path, group, bodyType = 'application/json', answerType = 'application/json' } = operation;
   const body = schemas[keyOf(operation, 'body')];
   const answer = schemas[keyOf(operation, 'answer')];
   const good = {
-    description: 'Done',
+    description: words.done,
     content: {
       [answerType]: { schema: answer ?? (answerType === 'application/json' ? {} : { type: 'string' }) },
     },
   };
   return {
     operationId: `${method}${path.replaceAll(/[/{}.-]+(\w)?/g, (_all, letter?: string) => (letter ?? '').toUpperCase())}`,
-    tags: [group],
-    summary: says,
+    tags: [words.group(group)],
+    summary: words.operation(operation),
     parameters: parametersOf(operation, schemas[keyOf(operation, 'query')]),
     ...(body ? { requestBody: { required: true, content: { [bodyType]: { schema: body } } } } : {}),
     responses: {
@@ -124,21 +117,28 @@ function described(operation: Operation, schemas: Readonly<Record<string, Json>>
 /** The first number goes up when what was understood before is no longer. */
 const API_VERSION = '1.0.0';
 
-export function openApiDocument(): Json {
+/** What the document says to whoever reads it. */
+export interface ApiWords {
+  readonly about: string;
+  readonly done: string;
+  readonly group: (name: GroupName) => string;
+  readonly operation: (operation: Pick<Operation, 'method' | 'path'>) => string;
+}
+
+export function openApiDocument(words: ApiWords): Json {
   const schemas = madeSchemas();
   const paths: Record<string, Record<string, Json>> = {};
   for (const operation of OPERATIONS)
-    (paths[operation.path] ??= {})[operation.method] = described(operation, schemas);
+    (paths[operation.path] ??= {})[operation.method] = described(operation, schemas, words);
   return {
     openapi: '3.1.1',
     info: {
       title: 'Ygrana',
       version: API_VERSION,
-      description:
-        'Masses in g, volumes in ml, times in s unless the name says otherwise. A request that changes something needs the header Origin with the kitchen’s own address. Where a passcode is set, give it at /session and send the cookie back. What is made gets its id from you: letters, digits, - and _; the same sent again is no second one.',
+      description: words.about,
     },
     servers: [{ url: '/api' }],
-    tags: [...new Set(OPERATIONS.map(({ group }) => group))].map((name) => ({ name })),
+    tags: [...new Set(OPERATIONS.map(({ group }) => group))].map((name) => ({ name: words.group(name) })),
     security: [{}, { session: [] }],
     paths,
     components: {

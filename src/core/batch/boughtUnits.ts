@@ -9,7 +9,7 @@ import { range, type Range } from '#core/quantity';
 export type BoughtUnit =
   | {
       readonly kind: 'counted';
-      /** As it is said for one. */
+      /** What one is called: "head", "lemon", "lime to grate". */
       readonly unit: string;
       /** Edible grams of one. */
       readonly massG: Range;
@@ -66,10 +66,3 @@ export function countNeeded(neededG: number, massG: Range): { nominal: number; l
   const count = (each: number): number => Math.ceil(neededG / each - 1e-9);
   return { nominal: count(massG.nominal), low: count(massG.high), high: count(massG.low) };
 }
-
-const E_ENDING = /(?:ch|sh|s|x)$/;
-export const pluralOf = (unit: string, count: number): string => {
-  if (count === 1) return unit;
-  const [first, ...rest] = unit.split(' ');
-  return [`${first}${E_ENDING.test(first!) ? 'es' : 's'}`, ...rest].join(' ');
-};

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { boughtUnitOf, pluralOf } from './boughtUnits';
+import { boughtUnitOf } from './boughtUnits';
 import { coolingOf } from './cooling';
 import { pullListOf, type StockFacts } from './pullList';
-import { sayCooling, sayCounted } from '#words/batch';
+import { sayCooling, sayCounted, sayThings } from '#words/batch';
 import { thing } from './testing';
 import { keepUntil, keepUntilProblem } from './useBy';
 import type { IngredientId } from '#core/ingredient';
@@ -36,7 +36,7 @@ describe('the pull list', () => {
     expect(gramsOf('shallot')[0]).toBe('shallot');
     expect(gramsOf('olive_ev')).toEqual(['litres']);
     expect(gramsOf('salt_table')).toEqual(['grams']);
-    expect([pluralOf('radish', 2), pluralOf('lemon', 1), pluralOf('lime to grate', 3)]).toEqual([
+    expect([sayThings('radish', 2), sayThings('lemon', 1), sayThings('lime to grate', 3)]).toEqual([
       'radishes',
       'lemon',
       'limes to grate',

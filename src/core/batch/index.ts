@@ -17,7 +17,7 @@ export {
   type SignProblem,
   type TemperatureAt,
 } from './batchRecord';
-export { boughtUnitOf, countNeeded, pluralOf, type BoughtUnit } from './boughtUnits';
+export { boughtUnitOf, countNeeded, type BoughtUnit } from './boughtUnits';
 export { coolingOf, COOLING_LIMITS, type Cooling, type CoolingSetting, type WayToCool } from './cooling';
 export {
   heldBackOf,

@@ -2,7 +2,6 @@
 import type { Tool } from '#core/formula';
 
 export interface ToolValues {
-  readonly name: string;
   /** Sauter mean diameter after `referenceS`, m. */
   readonly dropM: number;
   readonly referenceS: number;
@@ -24,7 +23,6 @@ export interface ToolValues {
 }
 
 const tool = (
-  name: string,
   um: number,
   referenceS: number,
   exponent: number,
@@ -36,7 +34,6 @@ const tool = (
   effort: ToolValues['effort'],
   shearsHard = false,
 ): ToolValues => ({
-  name,
   dropM: um * 1e-6,
   referenceS,
   exponent,
@@ -51,13 +48,13 @@ const tool = (
 });
 
 export const TOOL_VALUES: Readonly<Record<Tool, ToolValues>> = {
-  fork: tool('Fork', 300, 30, 0.3, 150, 0.6, [150, 600], 300, [30, 500], 'light'),
-  shake: tool('Jar, shaken', 90, 30, 0.3, 50, 0.6, [50, 250], null, [50, 500], 'some'),
-  whisk: tool('Hand whisk', 55, 60, 0.35, 15, 0.55, [15, 80], 125, [50, 600], 'hard'),
-  frother: tool('Frother', 35, 30, 0.35, 12, 0.55, [15, 60], 60, [60, 200], 'light'),
-  mortar: tool('Mortar', 30, 120, 0.35, 12, 0.6, [12, 50], 150, [30, 250], 'hard'),
-  processor: tool('Food processor', 16, 60, 0.35, 6, 0.5, [8, 30], 30, [250, 1200], 'machine', true),
-  blender: tool('Blender', 9, 45, 0.35, 3, 0.5, [4, 20], 22, [200, 1000], 'machine', true),
-  stick: tool('Stick blender', 8, 30, 0.35, 3, 0.5, [3, 15], 15, [100, 1500], 'machine', true),
-  'stick-pro': tool('Large stick blender', 8, 30, 0.35, 3, 0.5, [3, 15], 15, [3000, 25_000], 'machine', true),
+  fork: tool(300, 30, 0.3, 150, 0.6, [150, 600], 300, [30, 500], 'light'),
+  shake: tool(90, 30, 0.3, 50, 0.6, [50, 250], null, [50, 500], 'some'),
+  whisk: tool(55, 60, 0.35, 15, 0.55, [15, 80], 125, [50, 600], 'hard'),
+  frother: tool(35, 30, 0.35, 12, 0.55, [15, 60], 60, [60, 200], 'light'),
+  mortar: tool(30, 120, 0.35, 12, 0.6, [12, 50], 150, [30, 250], 'hard'),
+  processor: tool(16, 60, 0.35, 6, 0.5, [8, 30], 30, [250, 1200], 'machine', true),
+  blender: tool(9, 45, 0.35, 3, 0.5, [4, 20], 22, [200, 1000], 'machine', true),
+  stick: tool(8, 30, 0.35, 3, 0.5, [3, 15], 15, [100, 1500], 'machine', true),
+  'stick-pro': tool(8, 30, 0.35, 3, 0.5, [3, 15], 15, [3000, 25_000], 'machine', true),
 };

@@ -2,7 +2,6 @@
 
 export interface LabelSize {
   readonly id: string;
-  readonly name: string;
   readonly widthMm: number;
   readonly heightMm: number;
   /** On a sheet of A4; null: one label is the page, for a roll. */
@@ -19,21 +18,19 @@ export interface LabelSize {
 export const LABEL_SIZES: readonly LabelSize[] = [
   {
     id: 'a4-8',
-    name: '99.1 × 67.7 mm, 8 on A4',
     widthMm: 99.1,
     heightMm: 67.7,
     sheet: { columns: 2, rows: 4, leftMm: 4.65, topMm: 13.1, stepXMm: 101.6, stepYMm: 67.7 },
   },
   {
     id: 'a4-21',
-    name: '63.5 × 38.1 mm, 21 on A4',
     widthMm: 63.5,
     heightMm: 38.1,
     sheet: { columns: 3, rows: 7, leftMm: 7.2, topMm: 15.1, stepXMm: 66, stepYMm: 38.1 },
   },
-  { id: 'roll-100', name: '100 × 62 mm, roll', widthMm: 100, heightMm: 62, sheet: null },
-  { id: 'roll-60', name: '60 × 40 mm, roll', widthMm: 60, heightMm: 40, sheet: null },
-  { id: 'roll-62', name: '62 × 40 mm, roll', widthMm: 62, heightMm: 40, sheet: null },
+  { id: 'roll-100', widthMm: 100, heightMm: 62, sheet: null },
+  { id: 'roll-60', widthMm: 60, heightMm: 40, sheet: null },
+  { id: 'roll-62', widthMm: 62, heightMm: 40, sheet: null },
 ];
 export const LABEL_SIZE_IDS = LABEL_SIZES.map(({ id }) => id);
 export const labelSizeOf = (id: string): LabelSize | null =>

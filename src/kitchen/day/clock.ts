@@ -2,6 +2,7 @@
  * Times of a day as a kitchen writes them: by the clock on the wall. On the two days a year that the clock
  * changes a service at 12:00 is at 12:00, whatever hours lie between it and midnight.
  */
+import { formatTimeOfDay } from '#words/numbers';
 import { atWorkWords } from '#words/screens/atWork';
 import { DateTime } from 'luxon';
 
@@ -9,7 +10,7 @@ import { DateTime } from 'luxon';
 export function sayTime(seconds: number): string {
   const minutes = Math.round(seconds / 60);
   const inDay = ((minutes % 1440) + 1440) % 1440;
-  const text = `${Math.floor(inDay / 60)}:${String(inDay % 60).padStart(2, '0')}`;
+  const text = formatTimeOfDay(inDay);
   const days = Math.floor(minutes / 1440);
   return days === 0
     ? text
@@ -18,11 +19,14 @@ export function sayTime(seconds: number): string {
       : atWorkWords.textTheDayAfter(text);
 }
 
-/** Minutes from midnight out of "9:30", "0930", "9"; null where it is none. */
+/** Minutes from midnight out of "9:30", "0930", "9", "2:30 pm"; null where it is none. */
 export function readTime(text: string): number | null {
-  const found = /^(\d{1,2})(?:[:.h]?(\d{2}))?$/.exec(text.trim());
+  const found = /^(\d{1,2})(?:[:.h]?(\d{2}))?\s*(?:([ap])\.?\s?m\.?)?$/i.exec(text.trim());
   if (!found) return null;
-  const [hours, minutes] = [Number(found[1]), Number(found[2] ?? 0)];
+  const [typed, minutes] = [Number(found[1]), Number(found[2] ?? 0)];
+  const half = found[3]?.toLowerCase();
+  if (half && (typed < 1 || typed > 12)) return null;
+  const hours = half ? (typed % 12) + (half === 'p' ? 12 : 0) : typed;
   return hours < 24 && minutes < 60 ? hours * 60 + minutes : null;
 }
 

@@ -1,3 +1,3 @@
 export { momentOf, readTime, sayTime, secondsOfDay } from './clock';
-export { daysAfter, mondayOf, sayDay, today } from './days';
+export { daysAfter, mondayOf, today } from './days';
 export { askedBy, hoursOf, planDay, type Asked, type DayPlan } from './planDay';

@@ -1,4 +1,5 @@
 /** A day worked backwards from its services, and forwards from now: without React, so that a week is seven of these. */
+import { TOOL_WORDS } from '#words/hold';
 import type { PlanContent, ShelfRecord } from '#contract';
 import {
   emulsionState,
@@ -79,7 +80,7 @@ export function askedBy({ formula }: ShelfRecord, kitchen: Kitchen): Asked {
   const sets = tips.find((tip) => tip.code === 'oil-sets');
   const machine = TOOL_VALUES[tool].effort === 'machine';
   return {
-    tool: machine ? TOOL_VALUES[tool].name : null,
+    tool: machine ? TOOL_WORDS[tool] : null,
     standOutS: sets?.code === 'oil-sets' ? sets.standOutS : 0,
     // Raw onion and garlic want their rest.
     restS: tips.some(({ code }) => code === 'steep-in-acid') ? REST_S : 0,

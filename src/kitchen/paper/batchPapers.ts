@@ -1,9 +1,9 @@
 /** A batch as paper: sheet, label, pull list. Words only; the server sets them. */
+import { formatDay } from '#words/numbers';
 import type { BatchRecord, Settings } from '#contract';
 import { latestOf, keepUntil, type PullList, type UseBy } from '#core/batch';
 import { ROUNDING_WORDS, SCHOOL_WORDS } from '#words/batch';
-import { TOOL_VALUES } from '#core/emulsion';
-import { sayDuration } from '#words/hold';
+import { TOOL_WORDS, sayDuration } from '#words/hold';
 import type { Catalogue } from '#core/ingredient';
 import type { LabelWords, Sheet, SheetTable } from '#core/paper';
 import type { Step } from '#core/trial';
@@ -21,7 +21,7 @@ import {
 } from '#words/numbers';
 import { paperWords } from '#words/screens/paper';
 import { sayNeeded, sayShort } from './pullWords';
-import { sayDay, today } from '#kitchen/day';
+import { today } from '#kitchen/day';
 
 interface Around {
   readonly batch: BatchRecord;
@@ -54,10 +54,10 @@ export function labelOf({
   return {
     name: batch.formulaName ?? paperWords.dressing,
     version: `v${batch.version}`,
-    madeAt: batch.whole ? formatMoment(batch.whole.at, reader) : `${sayDay(batch.day, reader)} (planned)`,
-    useBy: sayDay(useBy.day, reader),
+    madeAt: batch.whole ? formatMoment(batch.whole.at, reader) : `${formatDay(batch.day, reader)} (planned)`,
+    useBy: formatDay(useBy.day, reader),
     keepAt: keepAt(batch),
-    allergens: said.allergens.join(', '),
+    allergens: said.contains,
     cautions: said.onLabel,
     batchNumber: batch.number,
     kitchen: settings.kitchenName,
@@ -105,17 +105,17 @@ export function sheetOf({ batch, catalogue, settings, vessels, reader = {} }: Ar
       settings.kitchenName,
     ),
     facts: [
-      [paperWords.day, sayDay(batch.day, reader)],
+      [paperWords.day, formatDay(batch.day, reader)],
       [paperWords.madeBy, ''],
-      [paperWords.tool, TOOL_VALUES[plan.tool].name],
+      [paperWords.tool, TOOL_WORDS[plan.tool]],
       [paperWords.begunAt, ''],
       [paperWords.measured, ROUNDING_WORDS[plan.rounding]],
-      ['Ingredients, °C', ''],
+      [paperWords.ingredientsC, ''],
       [paperWords.seasonings, SCHOOL_WORDS[plan.school]],
       ['Mixed, °C', ''],
       [paperWords.keptIn, plan.storage ? `${plan.storage.count} × ${vesselName(plan.storage.vesselId)}` : ''],
       [paperWords.at5CAt, ''],
-      [paperWords.useBy, paperWords.dayIfMadeOnThe(sayDay(keepUntilOf(batch, reader).day, reader))],
+      [paperWords.useBy, paperWords.dayIfMadeOnThe(formatDay(keepUntilOf(batch, reader).day, reader))],
       [paperWords.phMeasured, ''],
     ],
     tables: [

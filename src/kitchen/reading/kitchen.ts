@@ -12,10 +12,13 @@ import {
   type IngredientId,
   type OwnMeasures,
 } from '#core/ingredient';
+import type { DecimalSign } from '#core/quantity';
 import { DEFAULT_VESSEL_ID, STARTING_VESSELS, type Vessel } from '#core/vessel';
 
 export interface Kitchen {
   readonly settings: Settings;
+  /** How amounts that are kept are read, where a device writes its numbers otherwise than the kitchen. */
+  readonly readAmountsWith?: DecimalSign;
   readonly vessels: readonly Vessel[];
   /** With the values of the bottles in use, and versions that may go into other formulas. */
   readonly catalogue: Catalogue;
@@ -54,11 +57,11 @@ export function vesselOf(formula: Formula, vessels: readonly Vessel[]): Vessel {
 
 export function contextFor(
   formula: Formula,
-  kitchen: Pick<Kitchen, 'catalogue' | 'settings' | 'own'>,
+  kitchen: Pick<Kitchen, 'catalogue' | 'settings' | 'own' | 'readAmountsWith'>,
 ): ReadingContext {
   return {
     catalogue: kitchen.catalogue,
-    decimalSign: kitchen.settings.decimalSign,
+    decimalSign: kitchen.readAmountsWith ?? kitchen.settings.decimalSign,
     measuring: {
       spoons: formula.spoons,
       partVolumeMl: formula.partVolumeMl,

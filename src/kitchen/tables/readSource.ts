@@ -39,9 +39,9 @@ export function sourceOf(text: string): Source {
       kind: 'text',
       text: [
         name,
-        tablesWords.ingredients,
+        'Ingredients:',
         ...ingredients,
-        ...(instructions.length > 0 ? [tablesWords.method, ...instructions] : []),
+        ...(instructions.length > 0 ? ['Method:', ...instructions] : []),
       ].join('\n'),
     };
   }

@@ -141,7 +141,7 @@ function readFormulas(rows: readonly Cells[]): TableReading {
   const lines = rows
     .filter(({ amount, ingredient }) => amount || ingredient)
     .map(({ amount, ingredient, form }) => `${amount} ${ingredient}${form ? `, ${form}` : ''}`);
-  return { kind: 'text', text: [nameOf(keys[0] ?? ''), tablesWords.ingredients, ...lines].join('\n') };
+  return { kind: 'text', text: [nameOf(keys[0] ?? ''), 'Ingredients:', ...lines].join('\n') };
 }
 
 function readStock(rows: readonly Cells[]): TableReading {

@@ -1,10 +1,10 @@
 /** The paper of a batch by its id: what the kitchen holds, in words, set as PDF. */
+import { formatDay } from '#words/numbers';
 import type { BatchRecord } from '#contract';
 import { labelSizeOf } from '#core/paper';
 import { measuringWith, type Catalogue } from '#core/ingredient';
 import { withMade } from '#core/reckoning';
 import { pullOfBatches } from '#kitchen/batch';
-import { sayDay } from '#kitchen/day';
 import { labelOf, pullSheetOf, sheetOf } from '#kitchen/paper';
 import { catalogueWith, type Pantry } from '#kitchen/reading';
 import type { Reader } from '#words/numbers';
@@ -49,13 +49,13 @@ export class BatchPaper {
 
   async pullList(batch: BatchRecord, reader: Reader): Promise<Buffer> {
     const title = labelWords.pullListPartBatchNumber(batch.formulaName ?? labelWords.dressing, batch.number);
-    return this.pull([batch], title, sayDay(batch.day, reader));
+    return this.pull([batch], title, formatDay(batch.day, reader));
   }
 
   /** Of all batches of a day that are still to be made. */
   async pullListOfDay(day: string, batches: readonly BatchRecord[], reader: Reader): Promise<Buffer> {
     const numbers = batches.map(({ number }) => number).join(', ');
-    return this.pull(batches, labelWords.pullListDay(sayDay(day, reader)), numbers);
+    return this.pull(batches, labelWords.pullListDay(formatDay(day, reader)), numbers);
   }
 
   private async pull(batches: readonly BatchRecord[], title: string, subtitle: string): Promise<Buffer> {

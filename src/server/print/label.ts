@@ -56,12 +56,6 @@ function drawLabel(
   drawCode(pages, words.batchNumber, x + widthMm - MARGIN_MM - codeMm, y + MARGIN_MM, codeMm);
 }
 
-/** A list that is not complete says so itself. */
-const sayContains = (allergens: string): string =>
-  allergens.startsWith('not complete')
-    ? labelWords.allergensAllergens(allergens)
-    : labelWords.containsAllergens(allergens);
-
 /** Draws it where it fits at this size; at the last size in any case, and says where the rest stands. */
 function layOut(
   pages: Pages,
@@ -92,7 +86,7 @@ function layOut(
     { text: labelWords.madeMadeat(words.madeAt) },
     { text: labelWords.useByUsebyKeepat(words.useBy, words.keepAt), bold: true },
     {
-      text: words.allergens === '' ? labelWords.noListedAllergensKnown : sayContains(words.allergens),
+      text: words.allergens,
       bold: true,
     },
     ...words.cautions.map((text) => ({ text })),

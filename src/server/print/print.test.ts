@@ -134,7 +134,7 @@ describe('labels on paper', () => {
         'Honey',
         'nuts (walnut)',
       ])
-        expect(text, `${size.name}: ${said}`).toContain(said);
+        expect(text, `${size.id}: ${said}`).toContain(said);
       const page = await (await open(pdf)).getPage(1);
       const [, , width] = page.view;
       expect(width! * MM_PER_PT).toBeCloseTo(size.sheet ? 210 : size.widthMm, 1);

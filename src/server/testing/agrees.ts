@@ -1,6 +1,7 @@
 /** Holds every exchange of the API suite to the published description: what is not in it may not be answered. */
 import { Ajv2020, type ValidateFunction } from 'ajv/dist/2020.js';
 import { openApiDocument } from '#contract';
+import { API_WORDS } from '#words/api';
 
 interface Described {
   readonly requestBody?: { readonly content: Readonly<Record<string, { readonly schema: object }>> };
@@ -30,7 +31,7 @@ function check(schema: object, value: unknown, what: string): void {
 
 /** A path without braces goes before one with. */
 function operationOf(method: string, path: string): Described | null {
-  document ??= openApiDocument() as unknown as Document;
+  document ??= openApiDocument(API_WORDS) as unknown as Document;
   const fits = Object.keys(document.paths)
     .filter((known) => new RegExp(`^${known.replaceAll(/\{\w+\}/g, '[^/]+')}$`).test(path))
     .sort((a, b) => a.split('{').length - b.split('{').length);

@@ -4,6 +4,7 @@ import { DEFAULT_SETTINGS } from '#contract';
 import { withMade } from '#core/reckoning';
 import { STARTING_VESSELS } from '#core/vessel';
 import { catalogueWith, contextFor, type Kitchen, type Pantry } from '#kitchen/reading';
+import { useHere } from './here';
 import { useOwnMeasures } from './ownMeasures';
 import {
   useMadeQuery,
@@ -16,7 +17,12 @@ import {
 const EMPTY_PANTRY: Pantry = {};
 
 export function useKitchen(): Kitchen {
-  const settings = useSettingsQuery().data ?? DEFAULT_SETTINGS;
+  const kept = useSettingsQuery().data ?? DEFAULT_SETTINGS;
+  const { decimalSign } = useHere();
+  const settings = useMemo(
+    () => (decimalSign === null ? kept : { ...kept, decimalSign }),
+    [kept, decimalSign],
+  );
   const vessels = useVesselsQuery().data ?? STARTING_VESSELS;
   const own = useOwnIngredientsQuery().data;
   const pantry = usePantryQuery().data ?? EMPTY_PANTRY;
@@ -26,12 +32,12 @@ export function useKitchen(): Kitchen {
   const catalogue = useMemo(
     () =>
       withMade(plain, versions ?? [], (formula, catalogue) =>
-        contextFor(formula, { catalogue, settings, own: measures }),
+        contextFor(formula, { catalogue, settings: kept, own: measures }),
       ),
-    [plain, versions, settings, measures],
+    [plain, versions, kept, measures],
   );
   return useMemo(
-    () => ({ settings, vessels, catalogue, pantry, own: measures }),
-    [settings, vessels, catalogue, pantry, measures],
+    () => ({ settings, readAmountsWith: kept.decimalSign, vessels, catalogue, pantry, own: measures }),
+    [settings, kept.decimalSign, vessels, catalogue, pantry, measures],
   );
 }

@@ -1,4 +1,5 @@
 /** Paper from the server: asked for, then opened where the browser can show it, or saved. */
+import { readerHere } from '#words/numbers';
 import { useState } from 'react';
 import type { ErrorBody, PrintSheet, PrintStrip } from '#contract';
 import { frameWords } from '#words/screens/frame';
@@ -52,12 +53,12 @@ export function usePaper(): Printing {
         fileName,
       ),
     printHeld: (path, fileName, query = {}) =>
-      ask(`${path}?${new URLSearchParams({ ...readerHere(), ...query }).toString()}`, {}, fileName),
+      ask(`${path}?${new URLSearchParams({ ...askingFor(), ...query }).toString()}`, {}, fileName),
   };
 }
 
 /** Dates on paper follow the device that asks for it. */
-function readerHere(): Record<string, string> {
+function askingFor(): Record<string, string> {
   const { locale, timeZone } = new Intl.DateTimeFormat().resolvedOptions();
-  return { language: locale, timeZone };
+  return { language: readerHere().language ?? locale, timeZone };
 }

@@ -1,3 +1,4 @@
+import { sayInstrument } from '#words/instruments';
 import { useState } from 'react';
 import type { Instrument, Settings } from '#contract';
 import { isKind, measuredPh, standingEvents, type Reading, type TrialEvent } from '#core/trial';
@@ -63,7 +64,7 @@ function Probes({ settings, onSay }: Omit<MeasuredProps, 'jar'>) {
     return {
       value: shows?.status === 'ok' && shows.stable ? shows.value : null,
       reading: { source: info.source, deviceId: info.id },
-      name: info.name,
+      name: sayInstrument(info),
     };
   };
   return (

@@ -1,3 +1,4 @@
+import { sayInstrument } from '#words/instruments';
 import type { NumberStyle } from '#words/numbers';
 import { frameWords } from '#words/screens/frame';
 import { Button } from './Button';
@@ -50,6 +51,8 @@ function sayScale({ status, holder, info }: Scale, weighable: boolean, step: str
     case 'other-screen':
       return frameWords.anotherScreenOfThisMaking;
     case 'ready':
-      return weighable ? frameWords.nameStepsOfStep(info!.name, step) : frameWords.tooLittleForStepsOf(step);
+      return weighable
+        ? frameWords.nameStepsOfStep(sayInstrument(info!), step)
+        : frameWords.tooLittleForStepsOf(step);
   }
 }

@@ -9,9 +9,9 @@ import { Chips } from './Chips';
 import { Field } from './Field';
 
 const RATES = [
-  { value: '0.4', label: 'drops' },
-  { value: '3', label: 'thread' },
-  { value: '15', label: 'stream' },
+  { value: '0.4', label: frameWords.drops },
+  { value: '3', label: frameWords.thread },
+  { value: '15', label: frameWords.stream },
 ] as const;
 /** Well within what the server waits for. */
 const RENEW_MS = 600;

@@ -64,8 +64,7 @@ export class Searcher {
       () => {
         // A broken worker is replaced at the next question.
         this.port = null;
-        for (const { reject } of this.waiting.values())
-          reject(new Error(frameWords.theSearchBrokeOff));
+        for (const { reject } of this.waiting.values()) reject(new Error(frameWords.theSearchBrokeOff));
         this.waiting.clear();
       },
     );

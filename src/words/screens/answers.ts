@@ -75,7 +75,6 @@ export const answersWords = {
   settings: 'Settings',
   vessel: 'Vessel',
   theVesselSIdIs: 'The vessel’s id is not the one in the address.',
-  style: 'Style',
   theStyleSIdIs: 'The style’s id is not the one in the address.',
   cook: 'Cook',
   theCookSIdIs: 'The cook’s id is not the one in the address.',

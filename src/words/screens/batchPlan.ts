@@ -129,4 +129,7 @@ export const batchPlanWords = {
   ordered: 'Ordered',
   addTheOrder: 'Add the order',
   planThisBatch: 'Plan this batch',
+  inLitres: 'litres',
+  inKilograms: 'kilograms',
+  inPortions: 'portions',
 };

@@ -213,4 +213,13 @@ export const composeWords = {
     'Nothing in the jar. Acid and salt go first, oil last: type “30 ml red wine vinegar” below and press Enter. A list can be pasted whole.',
   countOptionalAdditions: 'Count optional additions',
   theFormula: 'the formula',
+  undo2: 'undo',
+  redo2: 'redo',
+  name2: 'name',
+  optionalCounted: 'optional',
+  howToMoveByKey: 'Space takes it up, the arrow keys move it, Space puts it down, Escape puts it back.',
+  takenUp: (place: number) => `Taken up: place ${place}.`,
+  nowAt: (place: number) => `Now at place ${place}.`,
+  putDownAt: (place: number) => `Put down at place ${place}.`,
+  putBack: 'Put back where it was.',
 };

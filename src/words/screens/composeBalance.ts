@@ -149,4 +149,5 @@ export const composeBalanceWords = {
   titleShownWhoBringsIt: (title: string, shown: string) =>
     `${title}: ${shown}. Who brings it, and how it is reckoned`,
   allCautionsAllergensAndWhy: 'All cautions, allergens and why',
+  clearly: 'clearly',
 };

@@ -50,4 +50,6 @@ export const composeHoldWords = {
   timeAfterMixing: 'Time after mixing',
   mixed: 'mixed',
   n14Days: '14 days',
+  room: 'room',
+  fridge: 'fridge',
 };

@@ -15,4 +15,11 @@ export const drawingWords = {
   titleOverTheMakingsSays: (title: string, says: string) => `${title} over the makings. ${says}.`,
   windowFrom: 'window from',
   windowTo: 'window to',
+  oil: 'oil',
+  acid: 'acid',
+  salt: 'salt',
+  sweet: 'sweet',
+  aroma: 'aroma',
+  body: 'body',
+  water: 'water',
 };

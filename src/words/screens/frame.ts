@@ -140,7 +140,6 @@ export const frameWords = {
   addedLines: (lines: string) => `Added ${lines}`,
   doneStepwords: (stepWords: string) => `Done: ${stepWords}`,
   leftOutStepwords: (stepWords: string) => `Left out: ${stepWords}`,
-  asItIs: 'as it is',
   correctionTheEntryStruckOut: 'Correction: the entry struck out above does not count',
   settledWhichWeightCountsStepwords: (stepWords: string) => `Settled which weight counts: ${stepWords}`,
   shaken: 'Shaken',
@@ -152,4 +151,7 @@ export const frameWords = {
   whatWasTypedIsKept: 'What was typed is kept in this browser. Load the page again.',
   loadAgain: 'Load again',
   theSearchBrokeOff: 'The search broke off. Try once more.',
+  drops: 'drops',
+  thread: 'thread',
+  stream: 'stream',
 };

@@ -2,12 +2,9 @@
 export const labelWords = {
   labelsBatchnumber: (batchNumber: string) => `Labels ${batchNumber}`,
   labelBatchnumber: (batchNumber: string) => `Label ${batchNumber}`,
-  allergensAllergens: (allergens: string) => `Allergens ${allergens}`,
-  containsAllergens: (allergens: string) => `Contains: ${allergens}`,
   versionBatchBatchnumber: (version: string, batchNumber: string) => `${version} · batch ${batchNumber}`,
   madeMadeat: (madeAt: string) => `Made ${madeAt}`,
   useByUsebyKeepat: (useBy: string, keepAt: string) => `Use by ${useBy}, ${keepAt}`,
-  noListedAllergensKnown: 'No listed allergens known',
   moreOnTheBatchSheet: 'More on the batch sheet.',
   titlePagePage: (title: string, page: number) => `${title} · page ${page}`,
   dressing: 'Dressing',

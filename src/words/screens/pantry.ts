@@ -45,10 +45,6 @@ export const pantryWords = {
   lacticAcid: 'Lactic acid',
   malicAcid: 'Malic acid',
   tartaricAcid: 'Tartaric acid',
-  publishedAsRecalledToBe: 'published, as recalled: to be confirmed against the source',
-  commonPractice: 'common practice',
-  fromMemory: 'from memory',
-  cerealsContainingGluten: 'cereals containing gluten',
   everything: 'Everything',
   onHand: 'On hand',
   ourOwn: 'Our own',
@@ -167,4 +163,7 @@ export const pantryWords = {
   keeps: 'Keeps',
   binding: 'Binding',
   priceAndPackGoTogether: 'Price and pack go together.',
+  acidity: 'Acidity, %',
+  n100Ml: '100 ml',
+  nameOurs: (name: string) => `${name} (ours)`,
 };

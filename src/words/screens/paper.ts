@@ -68,4 +68,5 @@ export const paperWords = {
   keeps: 'Keeps',
   weighs: 'Weighs',
   ifYouLike: 'if you like',
+  ingredientsC: 'Ingredients, °C',
 };

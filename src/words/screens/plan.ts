@@ -148,4 +148,6 @@ export const planWords = {
   onOneEmptyDay: 'on one empty day',
   onLengthEmptyDays: (length: number) => `on ${length} empty days`,
   asLastWeekForm: (form: string) => `As last week, ${form}`,
+  waiting: 'waiting',
+  work2: 'work',
 };

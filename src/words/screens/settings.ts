@@ -80,4 +80,13 @@ export const settingsWords = {
   thisKitchenAsksVisitorsFor: 'This kitchen asks visitors for a passcode; this device has given it.',
   signOutOnThisDevice: 'Sign out on this device',
   notDoneError: (error: string) => `Not done. ${error}`,
+  fold: 'fold',
+  onThisDevice: 'On this device',
+  keptAtOnceAndOnlyHere: 'Kept at once, and only here. What is typed is read either way.',
+  numbersHere: 'Numbers',
+  datesHere: 'Dates',
+  clockHere: 'Clock',
+  asTheKitchen: (example: string) => `As the kitchen: ${example}`,
+  asTheBrowser: (example: string) => `As the browser: ${example}`,
+  asTheDates: (example: string) => `As the dates: ${example}`,
 };

@@ -103,4 +103,5 @@ export const shareWords = {
   method: 'Method',
   address: 'Address',
   whatItDoes: 'What it does',
+  tables: { formulas: 'Formulas', log: 'Log', batches: 'Batches' },
 };

@@ -75,4 +75,7 @@ export const shelfWords = {
   showTheWholeShelf: 'Show the whole shelf',
   theShelfIsEmptyPress: 'The shelf is empty. Press',
   andTypeTheFirstAddition: 'and type the first addition as you would say it: “30 ml cider vinegar”.',
+  nameCopy: (name: string) => `${name} (copy)`,
+  keepsDays: (days: number, cold: boolean) => `${days} ${days === 1 ? 'day' : 'days'}${cold ? ' cold' : ''}`,
+  countFormulas: (count: number) => `${count} ${count === 1 ? 'formula' : 'formulas'}`,
 };

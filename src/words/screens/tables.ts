@@ -8,7 +8,6 @@ export const tablesWords = {
     `${where}: its record is cut off or was changed. Save the table anew.`,
   changedInTheTableChanged: (changed: string) =>
     `Changed in the table: ${changed}. Leave the rows of one changed formula in it; they become a draft.`,
-  ingredients: 'Ingredients:',
   aRow: 'A row',
   whereColumnTextIsNo: (where: string, column: string, text: string) =>
     `${where}: ${column} “${text}” is no number.`,
@@ -17,7 +16,6 @@ export const tablesWords = {
   batchNumber: (number: string) => `Batch ${number}`,
   thisBeginsLikeJsonAnd: 'This begins like JSON and is not whole: copy all of it, or choose the file.',
   thereIsNoRecipeIn: 'There is no recipe in it that a program can read. Copy the words of the page instead.',
-  method: 'Method:',
   formulasBroughtIn: 'formulas brought in',
   setBesideOthersOfTheir: 'set beside others of their id',
   hereAlready: 'here already',

@@ -78,4 +78,6 @@ export const tasteWords = {
   noJarOfThisYet: 'No jar of this yet',
   aTastingBelongsToA: 'A tasting belongs to a jar: what went into it is kept, and what you add to mend it.',
   anotherJar: 'Another jar',
+  andClearly: ', clearly',
+  justRight: 'right',
 };

@@ -40,4 +40,8 @@ export const versionsWords = {
   fat: 'Fat',
   salt: 'Salt',
   sugars: 'Sugars',
+  undo: 'undo',
+  nowFormula: (formula: string) => `now (${formula})`,
+  from: 'from',
+  to: 'to',
 };

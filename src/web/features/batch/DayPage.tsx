@@ -1,12 +1,12 @@
+import { TOOL_WORDS } from '#words/hold';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { daySchema, type BatchRecord } from '#contract';
 import { latestOf } from '#core/batch';
 import { STATE_WORDS } from '#words/batch';
-import { TOOL_VALUES } from '#core/emulsion';
 import { batchRunWords } from '#words/screens/batchRun';
 import { useBatchesQuery } from '../../api/kitchenApi';
-import { formatMoney, formatVolume } from '#words/numbers';
+import { formatDay, formatMoney, formatVolume } from '#words/numbers';
 import { useKitchen } from '../../store/kitchen';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -15,7 +15,7 @@ import { Orders } from './Orders';
 import { keepUntilOf } from '#kitchen/paper';
 import { PullTable } from './PullTable';
 import { pullOfBatches } from '#kitchen/batch';
-import { sayDay, today } from '#kitchen/day';
+import { today } from '#kitchen/day';
 import { usePaper } from '../../store/usePaper';
 
 /** The batches of a day beside each other, with one pull list for all of them. */
@@ -48,7 +48,7 @@ function Day({ all }: { all: readonly BatchRecord[] }) {
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap items-end gap-4">
-        <h1 className="font-name text-2xl font-bold">{batchRunWords.batchesDay(sayDay(day))}</h1>
+        <h1 className="font-name text-2xl font-bold">{batchRunWords.batchesDay(formatDay(day))}</h1>
         <Field
           label={batchRunWords.day2}
           type="date"
@@ -160,8 +160,8 @@ function DayRow({ batch }: { batch: BatchRecord }) {
       </td>
       <td className="pr-3 whitespace-nowrap">{formatVolume(plan.yieldMl, settings)}</td>
       <td className="pr-3">{batch.loads.length}</td>
-      <td className="pr-3">{TOOL_VALUES[plan.tool].name}</td>
-      <td className="pr-3 whitespace-nowrap">{sayDay(keepUntilOf(batch).day)}</td>
+      <td className="pr-3">{TOOL_WORDS[plan.tool]}</td>
+      <td className="pr-3 whitespace-nowrap">{formatDay(keepUntilOf(batch).day)}</td>
       <td className="pr-3">
         {STATE_WORDS[state]}
         {signed && batchRunWords.bySigned(signed)}

@@ -1,8 +1,7 @@
 import type { BatchLoad, BatchPlan, BatchRequest } from '#core/batch';
 import { sayCooling, sayWayToCool } from '#words/batch';
 import { mixedVolumeMlPerG } from '#core/composition';
-import { TOOL_VALUES } from '#core/emulsion';
-import { sayDuration } from '#words/hold';
+import { TOOL_WORDS, sayDuration } from '#words/hold';
 import type { Settings } from '#contract';
 import { batchRunWords } from '#words/screens/batchRun';
 import { Jar, type JarPart } from '../../drawing/Jar';
@@ -38,7 +37,7 @@ export function LoadsAside({
   const { mixingVessel, tool, cooling } = request;
   const volume = (ml: number): string => formatVolume(ml, settings);
   const [first, last] = [loads[0]!, loads.at(-1)!];
-  const toolName = TOOL_VALUES[tool].name;
+  const toolName = TOOL_WORDS[tool];
   // Full loads and a rest differ; equal ones are told once.
   const distinct =
     last === first || Math.abs(last.volumeMl - first.volumeMl) < 1

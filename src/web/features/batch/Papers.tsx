@@ -1,3 +1,4 @@
+import { sayLabelSize } from '#words/labels';
 import { useState } from 'react';
 import type { BatchRecord } from '#contract';
 import { MOST_LABELS } from '#contract';
@@ -51,7 +52,7 @@ export function Papers({ batch }: { batch: BatchRecord }) {
           <Choice
             label={batchRunWords.labelSize}
             value={size}
-            options={LABEL_SIZES.map(({ id, name }) => ({ value: id, label: name }))}
+            options={LABEL_SIZES.map((one) => ({ value: one.id, label: sayLabelSize(one) }))}
             onChange={setSize}
             className="font-normal"
           />

@@ -1,7 +1,8 @@
+import { VERSION_STATE_WORDS } from '#words/version';
+import { TOOL_WORDS } from '#words/hold';
 import type { VersionRecord } from '#contract';
 import { hasOwnVessel, LOADS_AS, ROUNDINGS, SCHOOLS, type BatchLine, type BatchRequest } from '#core/batch';
 import { ROUNDING_WORDS, SCHOOL_WORDS } from '#words/batch';
-import { TOOL_VALUES } from '#core/emulsion';
 import { TOOLS } from '#core/formula';
 import type { VersionState } from '#core/trial';
 import type { Kitchen } from '#kitchen/reading';
@@ -55,7 +56,7 @@ export function PlanFields(props: PlanFieldsProps) {
           value={String(version.number)}
           options={versions.map(({ number, state }) => ({
             value: String(number),
-            label: `v${number}, ${state}`,
+            label: `v${number}, ${VERSION_STATE_WORDS[state]}`,
           }))}
           onChange={(value) => {
             setDraft({ version: Number(value) });
@@ -161,12 +162,12 @@ export function PlanFields(props: PlanFieldsProps) {
               value: USUAL,
               label:
                 request && draft.tool === null
-                  ? batchPlanWords.nameBySize(TOOL_VALUES[request.tool].name)
+                  ? batchPlanWords.nameBySize(TOOL_WORDS[request.tool])
                   : batchPlanWords.bySize,
             },
             ...TOOLS.filter((tool) => draft.tool !== null || tool !== request?.tool).map((value) => ({
               value,
-              label: TOOL_VALUES[value].name,
+              label: TOOL_WORDS[value],
             })),
           ]}
           onChange={(tool) => {

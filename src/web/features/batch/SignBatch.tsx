@@ -1,3 +1,4 @@
+import { formatDay } from '#words/numbers';
 import { useState } from 'react';
 import type { BatchRecord } from '#contract';
 import { latestOf, signProblem, tastedRight, keepUntilProblem, type UseBy } from '#core/batch';
@@ -9,7 +10,6 @@ import { useCookHere } from '../../store/useCook';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { keepUntilOf } from '#kitchen/paper';
-import { sayDay } from '#kitchen/day';
 import { useSay } from './useSay';
 
 /** Verdict, use by, and who records it. A record that is signed is only ever added to. */
@@ -106,7 +106,7 @@ function UseByForm({ batch }: { batch: BatchRecord }) {
   return (
     <div className="grid gap-2">
       <p data-testid="use-by">
-        <strong>{batchRunWords.useByDay(sayDay(useBy.day))}</strong>: {sayDays(useBy)},{' '}
+        <strong>{batchRunWords.useByDay(formatDay(useBy.day))}</strong>: {sayDays(useBy)},{' '}
         {useBy.capped
           ? batchRunWords.reasonInItKeepsNo(useBy.reason)
           : useBy.reason || saySafetyOfTheDay(safety).because}

@@ -17,9 +17,9 @@ import { readDecimal } from '../../readDecimal';
 export const TARGET_KINDS = ['volume', 'mass', 'portions', 'jars', 'on-hand'] as const;
 export type TargetKind = (typeof TARGET_KINDS)[number];
 export const TARGET_WORDS: Readonly<Record<TargetKind, string>> = {
-  volume: 'litres',
-  mass: 'kilograms',
-  portions: 'portions',
+  volume: batchPlanWords.inLitres,
+  mass: batchPlanWords.inKilograms,
+  portions: batchPlanWords.inPortions,
   jars: batchPlanWords.jarsOfASize,
   'on-hand': batchPlanWords.whatIsOnHand,
 };

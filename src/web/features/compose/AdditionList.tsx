@@ -6,6 +6,7 @@ import {
   useSensor,
   useSensors,
   type DragEndEvent,
+  type UniqueIdentifier,
 } from '@dnd-kit/core';
 import {
   arrayMove,
@@ -47,9 +48,24 @@ export function AdditionList({ reckoning, settings, spoons, actions, selection, 
     const to = Math.max(1, order.indexOf(over.id as AdditionId));
     onDrop(active.id as AdditionId, arrayMove(order, from, to));
   };
+  const placeOf = (id: UniqueIdentifier): number =>
+    order.filter((entry) => rowOf.has(entry as AdditionId)).indexOf(id as AdditionId) + 1;
   const rowOf = new Map(reckoning.additions.map((reckoned) => [reckoned.addition.id, reckoned]));
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={onDragEnd}
+      accessibility={{
+        screenReaderInstructions: { draggable: composeWords.howToMoveByKey },
+        announcements: {
+          onDragStart: ({ active }) => composeWords.takenUp(placeOf(active.id)),
+          onDragOver: ({ over }) => (over ? composeWords.nowAt(placeOf(over.id)) : undefined),
+          onDragEnd: ({ over }) => (over ? composeWords.putDownAt(placeOf(over.id)) : composeWords.putBack),
+          onDragCancel: () => composeWords.putBack,
+        },
+      }}
+    >
       <SortableContext items={order} strategy={verticalListSortingStrategy}>
         <ol aria-label={composeWords.additionsInOrder}>
           {order.map((entry) => {

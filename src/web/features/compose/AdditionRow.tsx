@@ -217,7 +217,7 @@ export function AdditionRow({ reckoned, settings, spoons, actions, selected }: A
 
 function SubLine({ addition, counted }: { addition: Addition; counted: boolean }) {
   const words = [
-    addition.optional ? (counted ? 'optional' : composeWords.optionalLeftOut) : '',
+    addition.optional ? (counted ? composeWords.optionalCounted : composeWords.optionalLeftOut) : '',
     addition.form,
     addition.note,
   ].filter(Boolean);

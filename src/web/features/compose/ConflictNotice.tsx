@@ -9,7 +9,7 @@ const FIELD_NAMES: Partial<Record<string, string>> = {
   ingredientText: 'ingredient',
   rank: 'place',
   vesselId: 'vessel',
-  name: 'name',
+  name: composeWords.name2,
   basedOnVersion: composeWords.versionItGrowsFrom,
 };
 

@@ -1,3 +1,4 @@
+import { TOOL_WORDS } from '#words/hold';
 import { useMemo, useState } from 'react';
 import {
   byGain,
@@ -5,7 +6,6 @@ import {
   makingTips,
   oilState,
   solidFraction,
-  TOOL_VALUES,
   usualSeconds,
   withChange,
   type Change,
@@ -127,7 +127,7 @@ export function HoldPanel(props: HoldPanelProps) {
           <Choice
             label={composeHoldWords.tool}
             value={mixed.tool}
-            options={TOOLS.map((tool) => ({ value: tool, label: TOOL_VALUES[tool].name }))}
+            options={TOOLS.map((tool) => ({ value: tool, label: TOOL_WORDS[tool] }))}
             onChange={(tool) => {
               setSecondsText(String(usualSeconds(tool)));
               onEdit({ ...formula, tool, mixSeconds: null });
@@ -257,7 +257,7 @@ function Changes({
   const say = (change: Change): string => {
     switch (change.kind) {
       case 'tool':
-        return `${TOOL_VALUES[change.tool].name}, ${change.seconds} s`;
+        return `${TOOL_WORDS[change.tool]}, ${change.seconds} s`;
       case 'mix-longer':
         return composeHoldWords.mixForSecondsS(change.seconds);
       case 'colder':

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { TOOL_VALUES, usualSeconds, type HoldRequest } from '#core/emulsion';
-import { sayDuration } from '#words/hold';
+import { TOOL_WORDS, sayDuration } from '#words/hold';
 import { TOOLS, type Tool } from '#core/formula';
 import { composeHoldWords } from '#words/screens/composeHold';
 import { Button } from '../../ui/Button';
@@ -52,7 +52,8 @@ export function HoldTools({
           {TOOLS.map((tool, i) => {
             const reading = holds[i];
             const found = reading?.status === 'known' ? reading.hold : null;
-            const { leastMl, mostMl, effort, name } = TOOL_VALUES[tool];
+            const { leastMl, mostMl, effort } = TOOL_VALUES[tool];
+            const name = TOOL_WORDS[tool];
             const fits = volumeMl >= leastMl && volumeMl <= mostMl;
             return (
               <tr key={tool} className={`border-t border-rule ${tool === chosen ? 'bg-tape-soft' : ''}`}>

@@ -25,8 +25,8 @@ interface JarInTimeProps {
 
 const DAY_S = 86_400;
 const PLACES = [
-  { value: String(ROOM_C), label: 'room' },
-  { value: String(COLD_C), label: 'fridge' },
+  { value: String(ROOM_C), label: composeHoldWords.room },
+  { value: String(COLD_C), label: composeHoldWords.fridge },
 ];
 
 /** The jar as it goes in, and at any time after mixing; only this part is drawn again while it is scrubbed. */

@@ -44,7 +44,7 @@ interface WaysPanelProps {
 
 const SEVERITIES = [
   { value: '1', label: composeBalanceWords.aLittle },
-  { value: '2', label: 'clearly' },
+  { value: '2', label: composeBalanceWords.clearly },
 ] as const;
 
 /** Ways into the band by adding: each with what it moves, before it is taken. */

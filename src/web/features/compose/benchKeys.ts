@@ -45,8 +45,8 @@ const KEYS: readonly (Omit<Shortcut, 'run'> & { readonly act: BenchAct })[] = [
   { act: 'hold', keys: ['h'], does: composeWords.howToMakeItHold },
   { act: 'vessel', keys: ['v'], does: composeWords.makeAVesselOfYour },
   { act: 'letGo', keys: ['Escape'], does: composeWords.letTheSelectionGo },
-  { act: 'undo', keys: ['mod+z'], does: 'undo', inFields: true },
-  { act: 'redo', keys: ['mod+shift+z', 'mod+y'], does: 'redo', inFields: true },
+  { act: 'undo', keys: ['mod+z'], does: composeWords.undo2, inFields: true },
+  { act: 'redo', keys: ['mod+shift+z', 'mod+y'], does: composeWords.redo2, inFields: true },
   { act: 'keys', keys: ['?'], does: composeWords.theseKeys },
 ];
 

@@ -1,3 +1,4 @@
+import { VERSION_STATE_WORDS } from '#words/version';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { standingOf, versionState } from '#core/trial';
@@ -35,7 +36,7 @@ export function Lineage({ working, jars }: { working: WorkingFormula; jars: read
               className="border-t border-rule py-1"
               style={{ paddingLeft: `${depth * 18}px` }}
             >
-              <strong>v{version.number}</strong> {state}
+              <strong>v{version.number}</strong> {VERSION_STATE_WORDS[state]}
               {made > 0 && logWords.rightAsMadeRightOf(right, made)}
               {branches && version.parent !== null && logWords.branchedFromVParent(version.parent)}
               {version.note && <span className="text-quiet">: {version.note}</span>}

@@ -1,5 +1,6 @@
+import { TOOL_WORDS } from '#words/hold';
 import { useMemo, useState } from 'react';
-import { usualSeconds, usualTool, TOOL_VALUES } from '#core/emulsion';
+import { usualSeconds, usualTool } from '#core/emulsion';
 import { TOOLS, type Tool } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
@@ -126,7 +127,7 @@ export function BeginMaking({
             <Choice
               label={makeWords.tool}
               value={tool}
-              options={TOOLS.map((value) => ({ value, label: TOOL_VALUES[value].name }))}
+              options={TOOLS.map((value) => ({ value, label: TOOL_WORDS[value] }))}
               onChange={setTool}
               className="font-normal"
             />

@@ -1,3 +1,4 @@
+import { TAG_WORDS } from '#words/tags';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { OwnIngredient } from '#contract';
@@ -18,7 +19,7 @@ import { Loading } from '../../ui/PageState';
 import { EntryForm } from './EntryForm';
 import { LabelForm } from './LabelForm';
 import { copiedRow, RowForm } from './RowForm';
-import { CATEGORY_WORDS, COMPONENT_WORDS, HAZARD_WORDS, TAG_WORDS } from './words';
+import { CATEGORY_WORDS, COMPONENT_WORDS, HAZARD_WORDS } from './words';
 
 const NEW = 'new';
 

@@ -27,7 +27,7 @@ const FIGURES = [
   { key: 'sugarsG', label: pantryWords.ofItSugarsG, needed: true },
   { key: 'proteinG', label: pantryWords.proteinG, needed: true },
   { key: 'saltG', label: pantryWords.saltG, needed: true },
-  { key: 'acidityGPer100Ml', label: 'Acidity, %', needed: false },
+  { key: 'acidityGPer100Ml', label: pantryWords.acidity, needed: false },
   { key: 'densityGPerMl', label: pantryWords.gPerMlIfKnown, needed: false },
   { key: 'ph', label: pantryWords.phIfKnown, needed: false },
 ] as const;
@@ -125,7 +125,7 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
               value={per}
               options={[
                 { value: '100 g', label: '100 g' },
-                { value: '100 ml', label: '100 ml' },
+                { value: '100 ml', label: pantryWords.n100Ml },
               ]}
               onChange={setPer}
             />

@@ -21,7 +21,7 @@ import { COMPONENT_WORDS, HAZARD_WORDS } from './words';
 export function copiedRow(ingredient: Ingredient, id: string): OwnIngredient {
   return {
     id: id as IngredientId,
-    name: `${ingredient.name} (ours)`.slice(0, 120),
+    name: pantryWords.nameOurs(ingredient.name).slice(0, 120),
     aliases: [],
     category: ingredient.category,
     spoonDensityGPerMl: ingredient.spoonDensityGPerMl,

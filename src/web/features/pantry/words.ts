@@ -1,6 +1,6 @@
 /** Kitchen words for what the ingredient record holds. */
 import { pantryWords } from '#words/screens/pantry';
-import type { Category, Composition, Hazard, Tag } from '#core/ingredient';
+import type { Category, Composition, Hazard } from '#core/ingredient';
 
 export const CATEGORY_WORDS: Record<Category, string> = {
   oil: pantryWords.oil,
@@ -61,23 +61,8 @@ export const COMPONENT_WORDS: Record<keyof Composition, string> = {
   tartaric: pantryWords.tartaricAcid,
 };
 
-export const TAG_WORDS: Record<Tag, string> = {
-  published: pantryWords.publishedAsRecalledToBe,
-  'common practice': pantryWords.commonPractice,
-  'from memory': pantryWords.fromMemory,
-  estimate: 'estimate',
-};
-
 /** The EU's list of 14 (Regulation (EU) 1169/2011, Annex II), in short words. */
 export const ALLERGENS = [
-  ...([
-    pantryWords.cerealsContainingGluten,
-    'crustaceans',
-    'eggs',
-    'fish',
-    'peanuts',
-    'soy',
-    'milk',
-  ] as const),
+  ...(['cereals containing gluten', 'crustaceans', 'eggs', 'fish', 'peanuts', 'soy', 'milk'] as const),
   ...(['nuts', 'celery', 'mustard', 'sesame', 'sulphites', 'lupin', 'molluscs'] as const),
 ] as const;

@@ -118,8 +118,8 @@ export function JobForm({
           label={planWords.workOrWaiting}
           value={handsOn ? 'work' : 'waiting'}
           options={[
-            { value: 'waiting', label: 'waiting' },
-            { value: 'work', label: 'work' },
+            { value: 'waiting', label: planWords.waiting },
+            { value: 'work', label: planWords.work2 },
           ]}
           onChange={(value) => {
             setHandsOn(value === 'work');

@@ -5,8 +5,8 @@ import { sayDuration } from '#words/hold';
 import { weekBatches } from '#core/service';
 import { planWords } from '#words/screens/plan';
 import { sayError, useFormulasQuery, usePlanWeekQuery, useSavePlanMutation } from '../../api/kitchenApi';
-import { daysAfter, mondayOf, sayDay, today } from '#kitchen/day';
-import { formatVolume } from '#words/numbers';
+import { daysAfter, mondayOf, today } from '#kitchen/day';
+import { formatWeekday, formatDay, formatVolume } from '#words/numbers';
 import { newId } from '../../store/device';
 import type { Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../store/kitchen';
@@ -36,12 +36,6 @@ export function WeekPage() {
 
 const NO_SHELF: readonly ShelfRecord[] = [];
 
-/** "Mon 7". */
-function shortDay(day: string): string {
-  const noon = new Date(`${day}T12:00:00`);
-  return `${noon.toLocaleDateString(undefined, { weekday: 'short' })} ${noon.getDate()}`;
-}
-
 function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
   const kitchen = useKitchen();
   const shelf = useFormulasQuery().data ?? NO_SHELF;
@@ -56,7 +50,7 @@ function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-        <h1 className="font-name text-2xl font-bold">{planWords.weekOfFrom(sayDay(from))}</h1>
+        <h1 className="font-name text-2xl font-bold">{planWords.weekOfFrom(formatDay(from))}</h1>
         {[
           [daysAfter(from, -7), planWords.theWeekBefore],
           [mondayOf(today()), planWords.thisWeek],
@@ -135,7 +129,7 @@ function DayRow({ plan: { day, content }, kitchen, asked, nameOf, now }: DayRowP
           to={`/plan?day=${day}`}
           className="inline-flex min-h-6 items-center font-semibold text-bottle underline"
         >
-          {shortDay(day)}
+          {formatWeekday(day)}
         </Link>
         {day === today(now) && <span className="font-normal text-quiet">{planWords.today}</span>}
       </th>
@@ -220,13 +214,13 @@ function WeekBatches({
       <ul data-testid="week-batches">
         {batches.map(({ formulaId, day, volumeMl, serves }, i) => (
           <li key={`${formulaId} ${day}`} className="border-t border-rule py-1.5">
-            <strong>{shortDay(daysAfter(from, day))}</strong> {nameOf(formulaId)}:{' '}
+            <strong>{formatWeekday(daysAfter(from, day))}</strong> {nameOf(formulaId)}:{' '}
             {formatVolume(volumeMl, kitchen.settings)}
             {(serves.length > 1 || serves[0] !== day) && (
               <>
                 {' '}
                 {planWords.forServesKeeps(
-                  serves.map((served) => shortDay(daysAfter(from, served))).join(', '),
+                  serves.map((served) => formatWeekday(daysAfter(from, served))).join(', '),
                 )}{' '}
                 {asked.get(formulaId)?.keepingDays} {planWords.days}
               </>

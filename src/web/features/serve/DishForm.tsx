@@ -6,7 +6,7 @@ import { Field } from '../../ui/Field';
 import { IconButton } from '../../ui/Button';
 import { X } from 'lucide-react';
 import type { Dish } from './dish';
-import { DISH_NAMES, TIMING_WORDS, WATER_NAMES } from '#words/service';
+import { DRESSED_WORDS, DISH_NAMES, TIMING_WORDS, WATER_NAMES } from '#words/service';
 
 const NONE = 'none';
 
@@ -49,7 +49,7 @@ export function DishForm({ dish }: { dish: Dish }) {
       <Chips
         label={serveWords.howWellDressed}
         value={dressed}
-        options={DRESSED.map((value) => ({ value, label: value }))}
+        options={DRESSED.map((value) => ({ value, label: DRESSED_WORDS[value] }))}
         onChange={(value) => {
           set({ dressed: value });
         }}

@@ -1,3 +1,5 @@
+import { TAG_WORDS } from '#words/tags';
+import { DRESSED_WORDS } from '#words/service';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { VersionRecord } from '#contract';
@@ -53,7 +55,7 @@ export function HowMuch({ dish, own, kitchen, version, formulaId, volumeMl, mass
         {serveWords.formatmassForDishgDressedDressed(
           formatMass(need.ml * density, settings),
           formatMass(dishG, settings),
-          dressed,
+          DRESSED_WORDS[dressed],
         )}
       </p>
       <p>
@@ -69,7 +71,7 @@ export function HowMuch({ dish, own, kitchen, version, formulaId, volumeMl, mass
       <p className="text-sm text-quiet">
         {serveWords.mlper100gofMlPer100G(
           formatNumber(mlPer100GOf(kind, dressed, own), 0, settings),
-          DISHES[kind].tag,
+          TAG_WORDS[DISHES[kind].tag],
         )}
         {mine > 0 && serveWords.drawnTowardsMineOfThis(mine)}.
       </p>

@@ -16,7 +16,7 @@ import { CautionLines } from '../../ui/CautionLines';
 import { coldClockOf, dressingFor, dressingTimes, MOMENTS, TIMING, type DressedEntry } from '#core/service';
 import { tipsFor } from '#core/trial';
 import { sayError, useStartTimerMutation } from '../../api/kitchenApi';
-import { formatAmount } from '#words/numbers';
+import { formatClock, formatAmount } from '#words/numbers';
 import { newId } from '../../store/device';
 import { vesselOf, type Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
@@ -155,9 +155,7 @@ function ColdClock({ formulaId, name }: { formulaId: FormulaId; name: string }) 
             .then(
               () => {
                 const until = new Date(clock().throwAwayAtMs);
-                setSaid(
-                  serveWords.outSinceNowThrowIt(until.toLocaleTimeString(undefined, { timeStyle: 'short' })),
-                );
+                setSaid(serveWords.outSinceNowThrowIt(formatClock(until)));
               },
               () => undefined,
             );

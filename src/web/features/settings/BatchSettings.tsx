@@ -56,7 +56,7 @@ const ROWS: readonly Row[] = [
   {
     path: 'batch.holdBack.fromFold',
     label: settingsWords.heldBackFromMoreThan,
-    unit: 'fold',
+    unit: settingsWords.fold,
     read: (batch) => batch.holdBack.fromFold,
     write: (batch, value) => ({ ...batch, holdBack: { ...batch.holdBack, fromFold: value } }),
   },

@@ -12,6 +12,7 @@ import {
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { BackupPart } from './BackupPart';
+import { ThisDevice } from './ThisDevice';
 import { BatchSettings } from './BatchSettings';
 import { Complaint, NumberField } from './NumberField';
 import { Loading, Trouble } from '../../ui/PageState';
@@ -22,6 +23,7 @@ export function SettingsPage() {
     return (
       <>
         <SettingsForm saved={data} />
+        <ThisDevice kitchenSign={data.decimalSign} />
         <BackupPart />
         <SignOut />
       </>
@@ -42,6 +44,11 @@ const SPOON_NAMES: Record<SpoonSystem, string> = {
 };
 
 type MeasureKind = 'volumeMl' | 'massG';
+const BOUND_WORDS = {
+  nominal: settingsWords.usual,
+  low: settingsWords.low,
+  high: settingsWords.high,
+} as const;
 const SMALL_MEASURES: readonly { kind: MeasureKind; name: string; label: string; unit: string }[] = [
   { kind: 'volumeMl', name: 'pinch', label: settingsWords.aPinch, unit: 'ml' },
   { kind: 'volumeMl', name: 'dash', label: settingsWords.aDash, unit: 'ml' },
@@ -206,7 +213,7 @@ function SettingsForm({ saved }: { saved: Settings }) {
                   <NumberField
                     key={bound}
                     value={range[bound]}
-                    label={`${label}, ${bound === 'nominal' ? 'usual' : bound}, ${unit}`}
+                    label={`${label}, ${BOUND_WORDS[bound]}, ${unit}`}
                     invalid={problem !== undefined}
                     onChange={(value) => {
                       setMeasure(kind, name, bound, value);

@@ -20,6 +20,9 @@ import {
   logRows,
 } from '#kitchen/tables';
 
+const TABLE_NAMES = ['formulas', 'log', 'batches'] as const;
+type TableName = (typeof TABLE_NAMES)[number];
+
 /** The kitchen as tables for a spreadsheet. */
 export function TablesPart() {
   const kitchen = useKitchen();
@@ -31,7 +34,7 @@ export function TablesPart() {
     saveText(toCsv(rows), `${name}.csv`, 'text/csv');
   };
   const fetchAndSave = async (
-    name: string,
+    name: TableName,
     make: () => Promise<readonly (readonly string[])[]>,
   ): Promise<void> => {
     setBusy(name);
@@ -39,14 +42,14 @@ export function TablesPart() {
     try {
       save(name, await make());
     } catch {
-      setError(shareWords.theNameCouldNotBe(name));
+      setError(shareWords.theNameCouldNotBe(shareWords.tables[name].toLowerCase()));
     } finally {
       setBusy(null);
     }
   };
   const nameOf = (cookId: string | null): string => cooks.find(({ id }) => id === cookId)?.name ?? '';
   const document = () => fetched<KitchenDocument>('/api/document');
-  const tables: Readonly<Record<string, () => Promise<readonly (readonly string[])[]>>> = {
+  const tables: Readonly<Record<TableName, () => Promise<readonly (readonly string[])[]>>> = {
     formulas: async () => [
       FORMULA_HEADER,
       ...(await document()).formulas.flatMap((entry) => {
@@ -66,7 +69,10 @@ export function TablesPart() {
     ],
   };
   return (
-    <section aria-label="Tables" className="card mx-auto mt-3 grid max-w-3xl gap-3 p-5">
+    <section
+      aria-label={shareWords.tablesForASpreadsheet}
+      className="card mx-auto mt-3 grid max-w-3xl gap-3 p-5"
+    >
       <h1 className="font-name text-lg font-bold">{shareWords.tablesForASpreadsheet}</h1>
       <div className="flex flex-wrap gap-3">
         <Button
@@ -80,9 +86,11 @@ export function TablesPart() {
         >
           {shareWords.ingredients}
         </Button>
-        {Object.entries(tables).map(([name, make]) => (
-          <Button key={name} disabled={busy !== null} onClick={() => void fetchAndSave(name, make)}>
-            {busy === name ? shareWords.fetchingTheName(name) : `${name[0]!.toUpperCase()}${name.slice(1)}`}
+        {TABLE_NAMES.map((name) => (
+          <Button key={name} disabled={busy !== null} onClick={() => void fetchAndSave(name, tables[name])}>
+            {busy === name
+              ? shareWords.fetchingTheName(shareWords.tables[name].toLowerCase())
+              : shareWords.tables[name]}
           </Button>
         ))}
       </div>

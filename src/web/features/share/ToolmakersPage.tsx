@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { OPERATIONS } from '#contract';
+import { API_WORDS } from '#words/api';
 import { shareWords } from '#words/screens/share';
 import { Field } from '../../ui/Field';
 
@@ -7,8 +8,10 @@ import { Field } from '../../ui/Field';
 export function ToolmakersPage() {
   const [word, setWord] = useState('');
   const wanted = word.trim().toLowerCase();
-  const shown = OPERATIONS.filter(({ method, path, says, group }) =>
-    `${method} ${path} ${says} ${group}`.toLowerCase().includes(wanted),
+  const shown = OPERATIONS.filter((one) =>
+    `${one.method} ${one.path} ${API_WORDS.operation(one)} ${API_WORDS.group(one.group)}`
+      .toLowerCase()
+      .includes(wanted),
   );
   const groups = [...new Set(shown.map(({ group }) => group))];
   return (
@@ -27,7 +30,7 @@ export function ToolmakersPage() {
       {shown.length === 0 && <p role="status">{shareWords.nothingHereHasWordTry(word.trim())}</p>}
       {groups.map((group) => (
         <table key={group} className="w-full table-fixed text-left">
-          <caption className="pb-1 text-left font-semibold">{group}</caption>
+          <caption className="pb-1 text-left font-semibold">{API_WORDS.group(group)}</caption>
           <colgroup>
             <col className="w-16" />
             <col className="w-2/5" />
@@ -43,14 +46,14 @@ export function ToolmakersPage() {
           <tbody>
             {shown
               .filter((operation) => operation.group === group)
-              .map(({ method, path, says, query }) => (
+              .map(({ method, path, query }) => (
                 <tr key={`${method} ${path}`} className="border-t border-rule align-top">
                   <td className="py-1 font-semibold uppercase">{method}</td>
                   <td className="py-1 pr-3 break-words">
                     <code>{path}</code>
-                    {query && <span className="text-quiet"> ?{Object.keys(query.shape).join(', ')}</span>}
+                    {query && <code className="text-quiet"> ?{Object.keys(query.shape).join(', ')}</code>}
                   </td>
-                  <td className="py-1">{says}</td>
+                  <td className="py-1">{API_WORDS.operation({ method, path })}</td>
                 </tr>
               ))}
           </tbody>

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { Link } from 'react-router';
 import type { Shelf, ShelfRecord } from '#contract';
-import { sayStanding } from '#words/version';
+import { VERSION_STATE_WORDS, sayStanding } from '#words/version';
 import { brimHeightMm } from '#core/vessel';
 import { shelfWords } from '#words/screens/shelf';
 import { Jar } from '../../drawing/Jar';
@@ -76,9 +76,8 @@ export const ShelfJar = memo(function ShelfJar({
           </span>
           <span className="text-sm text-quiet">
             {sayStanding(formula.basedOnVersion, record.changed)}
-            {(state === 'tried' || state === 'proven') && ` ${state}`}
-            {reckoning.portions.length > 0 &&
-              ` · ${keeping.days} ${keeping.days === 1 ? 'day' : 'days'}${keeping.cold ? ' cold' : ''}`}
+            {(state === 'tried' || state === 'proven') && ` ${VERSION_STATE_WORDS[state]}`}
+            {reckoning.portions.length > 0 && ` · ${shelfWords.keepsDays(keeping.days, keeping.cold)}`}
             {rawEgg && <strong className="text-acid-ink"> {shelfWords.rawEgg}</strong>}
           </span>
           {unread > 0 && (

@@ -100,7 +100,7 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
       setPanel({ rename: record });
     },
     duplicate: (record) => {
-      make({ ...record.formula, name: `${record.formula.name} (copy)`.slice(0, 120) }, false);
+      make({ ...record.formula, name: shelfWords.nameCopy(record.formula.name).slice(0, 120) }, false);
     },
     move: (record, to) => {
       void move({ id: record.id, shelf: to });
@@ -254,8 +254,7 @@ function sayCount(
   pending: number,
 ): string {
   const here = records.filter(({ shelf }) => shelf === filter.place).length;
-  const count =
-    shown === here ? `${here} ${here === 1 ? 'formula' : 'formulas'}` : shelfWords.shownOfHere(shown, here);
+  const count = shown === here ? shelfWords.countFormulas(here) : shelfWords.shownOfHere(shown, here);
   return pending > 0 ? shelfWords.countPendingStillToBe(count, pending) : count;
 }
 

@@ -16,10 +16,10 @@ const FILL: Record<TasteRow, string> = {
   bitter: 'has-checked:bg-water-ink',
 };
 
-const DEGREE = ['', tasteWords.aLittle, ', clearly'] as const;
+const DEGREE = ['', tasteWords.aLittle, tasteWords.andClearly] as const;
 const sayValue = (row: TasteRow, value: TasteValue): string => {
   const [low, high] = ROW_WORDS[row];
-  if (value === 0) return row === 'bitter' ? low : 'right';
+  if (value === 0) return row === 'bitter' ? low : tasteWords.justRight;
   return `${value < 0 ? low : high}${DEGREE[Math.abs(value)]}`;
 };
 

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { VersionRecord } from '#contract';
 import { restoredFrom, sameContent, type Formula, type FormulaId } from '#core/formula';
-import { sayVersion } from '#words/version';
+import { VERSION_STATE_WORDS, sayVersion } from '#words/version';
 import { describeChange, namedByIngredient, sayChange } from '#words/changes';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { standingOf, versionState, type Standing } from '#core/trial';
@@ -56,7 +56,7 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
   const [params, setParams] = useSearchParams();
   const { id, formula, baseVersion } = working;
   const undo = (): void => void dispatch(undone(id));
-  useShortcuts([{ keys: ['mod+z'], does: 'undo', run: undo }]);
+  useShortcuts([{ keys: ['mod+z'], does: versionsWords.undo, run: undo }]);
   const rows = useMemo(() => lineageOf(versions), [versions]);
   const { jars } = useJars(id);
   const changed = baseVersion === null || !sameContent(baseVersion.formula, formula);
@@ -74,7 +74,7 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
   };
   const nameOf = (key: string): string =>
     key === WORKING
-      ? `now (${sayVersion(formula, baseVersion)})`
+      ? versionsWords.nowFormula(sayVersion(formula, baseVersion))
       : key.startsWith(OTHER)
         ? stateOf(key).name
         : `v${key}`;
@@ -133,7 +133,7 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
             <h2 className="font-name mr-2 text-lg font-bold">{versionsWords.whatChanged}</h2>
             {(['from', 'to'] as const).map((side) => (
               <span key={side} className="flex items-center gap-2">
-                {side}
+                {side === 'from' ? versionsWords.from : versionsWords.to}
                 <Choice
                   label={side === 'from' ? versionsWords.compareFrom : versionsWords.compareTo}
                   value={side === 'from' ? from : to}
@@ -168,7 +168,7 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
 /** "tried, right once of 2 makings": the kitchen's own count. */
 function sayState(standings: readonly Standing[], provenAfter: number): string {
   const { state, right, made } = versionState(standings, provenAfter);
-  if (state === 'draft') return 'draft';
+  if (state === 'draft') return VERSION_STATE_WORDS.draft;
   const makings = made === 1 ? versionsWords.madeOnce : versionsWords.madeMadeTimes(made);
   const count =
     right === 0 ? versionsWords.notRightAsMadeYet : versionsWords.rightAsMadeRightOf(right, provenAfter);

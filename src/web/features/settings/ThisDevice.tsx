@@ -1,0 +1,78 @@
+import { DEFAULT_SETTINGS } from '#contract';
+import { formatMoment, formatTimeOfDay } from '#words/numbers';
+import { settingsWords } from '#words/screens/settings';
+import { choose, useHere } from '../../store/here';
+import { Choice } from '../../ui/Choice';
+
+const LANGUAGES = ['en-GB', 'en-US', 'de-DE', 'fr-FR', 'sv-SE'] as const;
+const EXAMPLE = '2026-11-27T14:05:00';
+const [FIVE_PAST_TWO_MIN, UNCHOSEN] = [14 * 60 + 5, ''] as const;
+
+/** How this device writes numbers, dates and times; nothing of it reaches the kitchen or another screen. */
+export function ThisDevice({
+  kitchenSign = DEFAULT_SETTINGS.decimalSign,
+}: {
+  kitchenSign?: 'point' | 'comma';
+}) {
+  const here = useHere();
+  return (
+    <section
+      data-testid="this-device"
+      aria-label={settingsWords.onThisDevice}
+      className="card mx-auto mt-3 grid max-w-3xl gap-3 p-5"
+    >
+      <h2 className="font-name text-lg font-bold">{settingsWords.onThisDevice}</h2>
+      <p className="text-sm text-quiet">{settingsWords.keptAtOnceAndOnlyHere}</p>
+      <div className="grid gap-4 sm:grid-cols-3">
+        <div className="grid content-start gap-1">
+          <span className="font-semibold">{settingsWords.numbersHere}</span>
+          <Choice
+            label={settingsWords.numbersHere}
+            value={here.decimalSign ?? UNCHOSEN}
+            options={[
+              { value: UNCHOSEN, label: settingsWords.asTheKitchen(kitchenSign === 'comma' ? '1,5' : '1.5') },
+              { value: 'point', label: '1.5' },
+              { value: 'comma', label: '1,5' },
+            ]}
+            onChange={(sign) => {
+              choose({ decimalSign: sign === UNCHOSEN ? null : (sign as 'point' | 'comma') });
+            }}
+          />
+        </div>
+        <div className="grid content-start gap-1">
+          <span className="font-semibold">{settingsWords.datesHere}</span>
+          <Choice
+            label={settingsWords.datesHere}
+            value={here.dates ?? UNCHOSEN}
+            options={[
+              { value: UNCHOSEN, label: settingsWords.asTheBrowser(dateIn(undefined)) },
+              ...LANGUAGES.map((language) => ({ value: language as string, label: dateIn(language) })),
+            ]}
+            onChange={(language) => {
+              choose({ dates: language === UNCHOSEN ? null : language });
+            }}
+          />
+        </div>
+        <div className="grid content-start gap-1">
+          <span className="font-semibold">{settingsWords.clockHere}</span>
+          <Choice
+            label={settingsWords.clockHere}
+            value={String(here.hours ?? UNCHOSEN)}
+            options={[
+              { value: UNCHOSEN, label: settingsWords.asTheDates(timeIn(here.dates ?? undefined)) },
+              { value: '24', label: timeIn(undefined, 24) },
+              { value: '12', label: timeIn(undefined, 12) },
+            ]}
+            onChange={(hours) => {
+              choose({ hours: hours === UNCHOSEN ? null : hours === '12' ? 12 : 24 });
+            }}
+          />
+        </div>
+      </div>
+    </section>
+  );
+}
+
+const dateIn = (language: string | undefined): string => formatMoment(EXAMPLE, { language });
+const timeIn = (language: string | undefined, hours?: 12 | 24): string =>
+  formatTimeOfDay(FIVE_PAST_TWO_MIN, { language, hours });

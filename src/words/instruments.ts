@@ -1,0 +1,12 @@
+/** The instruments at the counter by name. */
+import type { InstrumentInfo } from '#contract';
+
+const NAMES: Readonly<Record<InstrumentInfo['instrument'], string>> = {
+  scale: 'scale',
+  thermometer: 'thermometer',
+  'ph-meter': 'pH meter',
+};
+
+/** "Simulated scale"; a real one by its maker's name. */
+export const sayInstrument = ({ instrument, source, name }: InstrumentInfo): string =>
+  source === 'simulated' ? `Simulated ${NAMES[instrument]}` : name;
