@@ -91,6 +91,32 @@ export default {
       from: { path: '^src/web/' },
       to: { path: '^src/server/' },
     },
+    // ui <- form <- sync and data <- parts <- features
+    {
+      name: 'ui-knows-no-domain',
+      comment: 'Words of its own it may say; anything about a kitchen belongs into parts.',
+      severity: 'error',
+      from: { path: '^src/web/ui/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^src/', pathNot: '^src/(web/ui/|words/(screens/frame|numbers)\\.ts$)' },
+    },
+    {
+      name: 'form-stands-on-ui-and-contract',
+      severity: 'error',
+      from: { path: '^src/web/form/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^src/(web|kitchen|server|cli)/', pathNot: '^src/web/(ui|form)/' },
+    },
+    {
+      name: 'data-and-sync-show-nothing',
+      severity: 'error',
+      from: { path: '^src/web/(data|sync)/' },
+      to: { path: '^src/web/', pathNot: '^src/web/(data|sync|workers)/|^src/web/ui/saveFile\\.ts$' },
+    },
+    {
+      name: 'parts-know-no-feature',
+      severity: 'error',
+      from: { path: '^src/web/parts/' },
+      to: { path: '^src/web/(features|routes)' },
+    },
     {
       name: 'features-are-islands',
       severity: 'error',
@@ -107,7 +133,7 @@ export default {
     {
       name: 'charts-in-one-place',
       severity: 'error',
-      from: { path: '^src/web/', pathNot: '^src/web/chart/' },
+      from: { path: '^src/web/', pathNot: '^src/web/parts/chart/' },
       to: { path: '^node_modules/(chart.js|react-chartjs-2)' },
     },
     {

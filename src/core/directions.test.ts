@@ -15,7 +15,7 @@ describe('what the core may not do', () => {
   it.each([
     ["import { useState } from 'react';\nexport const a = useState;"],
     ["import { readFileSync } from 'node:fs';\nexport const a = readFileSync;"],
-    ["import { store } from '../../web/store/store';\nexport const a = store;"],
+    ["import { store } from '../../web/sync/store';\nexport const a = store;"],
     ["import { x } from '#core/numeric/root';\nexport const a = x;"],
     ['export const a = Date.now();'],
     ['export const a = new Date();'],

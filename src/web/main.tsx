@@ -5,7 +5,7 @@ import { RouterProvider } from 'react-router';
 import './withoutEval';
 import './styles.css';
 import { router } from './routes';
-import { store } from './store/store';
+import { store } from './sync/store';
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

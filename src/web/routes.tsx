@@ -1,6 +1,6 @@
 import { createBrowserRouter, Link, useRouteError } from 'react-router';
 import { frameWords } from '#words/screens/frame';
-import { Frame } from './ui/Frame';
+import { Frame } from './parts/Frame';
 
 /** Each place is fetched when it is first entered, so that the shelf opens fast. */
 export const router = createBrowserRouter([

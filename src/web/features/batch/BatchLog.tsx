@@ -4,12 +4,12 @@ import { standingBatchEvents } from '#core/batch';
 import { TEMPERATURE_WORDS } from '#words/batch';
 import type { Catalogue } from '#core/ingredient';
 import { batchRunWords } from '#words/screens/batchRun';
-import { useCooksQuery } from '../../api/kitchenApi';
+import { useCooksQuery } from '../../data/kitchenApi';
 import { formatMoment, formatNumber, inSentence, type NumberStyle } from '#words/numbers';
-import { useKitchen } from '../../store/kitchen';
+import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
-import { JarLog } from '../../ui/JarLog';
+import { JarLog } from '../../parts/JarLog';
 import { useSay } from './useSay';
 
 const NOTHING_WAITS: ReadonlySet<string> = new Set();

@@ -10,17 +10,17 @@ import {
   useFreezeMutation,
   useStandingsQuery,
   useVersionsQuery,
-} from '../../api/kitchenApi';
+} from '../../data/kitchenApi';
 import { formatVolume } from '#words/numbers';
 import { usualVersion } from '#kitchen/batch';
-import { byNow } from '../../store/device';
-import { useKitchen } from '../../store/kitchen';
-import { useAppDispatch } from '../../store/store';
-import { useWorking } from '../../store/useWorking';
-import { versionFrozen, type WorkingFormula } from '../../store/workingSlice';
+import { byNow } from '../../sync/device';
+import { useKitchen } from '../../data/kitchen';
+import { useAppDispatch } from '../../sync/store';
+import { useWorking } from '../../sync/useWorking';
+import { versionFrozen, type WorkingFormula } from '../../sync/workingSlice';
 import { Button } from '../../ui/Button';
-import { FormulaPending, NameTape } from '../../ui/FormulaPage';
-import { FormulaStages } from '../../ui/FormulaStages';
+import { FormulaPending, NameTape } from '../../parts/FormulaPage';
+import { FormulaStages } from '../../parts/FormulaStages';
 import { BatchPlanner } from './BatchPlanner';
 import { useBatchDraft } from './draft';
 import { JarStrip } from './JarStrip';

@@ -5,18 +5,18 @@ import { daySchema, type BatchRecord } from '#contract';
 import { latestOf } from '#core/batch';
 import { STATE_WORDS } from '#words/batch';
 import { batchRunWords } from '#words/screens/batchRun';
-import { useBatchesQuery } from '../../api/kitchenApi';
+import { useBatchesQuery } from '../../data/kitchenApi';
 import { formatDay, formatMoney, formatVolume } from '#words/numbers';
-import { useKitchen } from '../../store/kitchen';
+import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
-import { Loading, Trouble } from '../../ui/PageState';
+import { Loading, Trouble } from '../../parts/PageState';
 import { Orders } from './Orders';
 import { keepUntilOf } from '#kitchen/paper';
 import { PullTable } from './PullTable';
 import { pullOfBatches } from '#kitchen/batch';
 import { today } from '#kitchen/day';
-import { usePaper } from '../../store/usePaper';
+import { usePaper } from '../../data/usePaper';
 
 /** The batches of a day beside each other, with one pull list for all of them. */
 export function DayPage() {

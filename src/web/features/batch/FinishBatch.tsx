@@ -5,13 +5,13 @@ import { isKind, measuredPh, standingEvents, trialLines, type TrialLine } from '
 import { sayTasting } from '#words/trial';
 import { formatAmount, formatMass, formatMoment, formatNumber } from '#words/numbers';
 import { batchRunWords } from '#words/screens/batchRun';
-import { withWaiting } from '../../store/jars';
-import { useKitchen } from '../../store/kitchen';
-import { record } from '../../store/outbox';
-import { useAppSelector } from '../../store/store';
+import { withWaiting } from '../../data/jars';
+import { useKitchen } from '../../data/kitchen';
+import { record } from '../../sync/outbox';
+import { useAppSelector } from '../../sync/store';
 import { Button } from '../../ui/Button';
-import { Measured } from '../../ui/Measured';
-import { OutboxNotice } from '../../ui/OutboxNotice';
+import { Measured } from '../../parts/Measured';
+import { OutboxNotice } from '../../parts/OutboxNotice';
 
 /** The combined batch: what was kept aside, the tasting, what was measured. */
 export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: TrialRecord }) {

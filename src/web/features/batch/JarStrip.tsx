@@ -5,14 +5,14 @@ import { GLASS_LIMITS_MM, stripOf, USUAL_GLASS_MM, type StripAnswer } from '#cor
 import { reckonFormula } from '#core/reckoning';
 import { formatNumber } from '#words/numbers';
 import { batchPlanWords } from '#words/screens/batchPlan';
-import { readDecimal } from '../../readDecimal';
+import { readDecimal } from '../../ui/readDecimal';
 import { contextFor, vesselOf } from '#kitchen/reading';
-import { useKitchen } from '../../store/kitchen';
-import type { WorkingFormula } from '../../store/workingSlice';
+import { useKitchen } from '../../data/kitchen';
+import type { WorkingFormula } from '../../sync/workingSlice';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { usePaper } from '../../store/usePaper';
+import { usePaper } from '../../data/usePaper';
 
 /** A paper strip to tape on a jar, so that it is filled with no scale and no cup. */
 export function JarStrip({ working, version }: { working: WorkingFormula; version: VersionRecord }) {

@@ -4,8 +4,8 @@ import { mixedVolumeMlPerG } from '#core/composition';
 import { TOOL_WORDS, sayDuration } from '#words/hold';
 import type { Settings } from '#contract';
 import { batchRunWords } from '#words/screens/batchRun';
-import { Jar, type JarPart } from '../../drawing/Jar';
-import { liquidColour } from '../../drawing/colours';
+import { Jar, type JarPart } from '../../parts/drawing/Jar';
+import { liquidColour } from '../../parts/drawing/colours';
 import { formatMass, formatNumber, formatVolume } from '#words/numbers';
 
 const WARM_C = 40;

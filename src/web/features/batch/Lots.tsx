@@ -4,7 +4,7 @@ import { standingBatchEvents } from '#core/batch';
 import type { IngredientId } from '#core/ingredient';
 import { entryOf } from '#kitchen/reading';
 import { batchRunWords } from '#words/screens/batchRun';
-import { useKitchen } from '../../store/kitchen';
+import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { useSay } from './useSay';

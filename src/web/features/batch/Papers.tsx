@@ -7,7 +7,7 @@ import { batchRunWords } from '#words/screens/batchRun';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { usePaper } from '../../store/usePaper';
+import { usePaper } from '../../data/usePaper';
 
 /** Sheet, labels and pull list as PDF: at the batch, or before it. */
 export function Papers({ batch }: { batch: BatchRecord }) {

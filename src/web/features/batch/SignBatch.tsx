@@ -5,8 +5,8 @@ import { latestOf, signProblem, tastedRight, keepUntilProblem, type UseBy } from
 import { SIGN_WORDS, USE_BY_WORDS } from '#words/batch';
 import { saySafetyOfTheDay } from '#words/safety';
 import { batchRunWords } from '#words/screens/batchRun';
-import { useCooksQuery } from '../../api/kitchenApi';
-import { useCookHere } from '../../store/useCook';
+import { useCooksQuery } from '../../data/kitchenApi';
+import { useCookHere } from '../../data/useCook';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { keepUntilOf } from '#kitchen/paper';

@@ -4,8 +4,8 @@ import { TEMPERATURES_AT, standingBatchEvents, type TemperatureAt } from '#core/
 import { TEMPERATURE_WORDS } from '#words/batch';
 import { formatMoment, formatNumber } from '#words/numbers';
 import { batchRunWords } from '#words/screens/batchRun';
-import { readDecimal } from '../../readDecimal';
-import { useKitchen } from '../../store/kitchen';
+import { readDecimal } from '../../ui/readDecimal';
+import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';

@@ -12,7 +12,7 @@ import {
 import { TOOLS, type Tool } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import { batchPlanWords } from '#words/screens/batchPlan';
-import { readDecimal } from '../../readDecimal';
+import { readDecimal } from '../../ui/readDecimal';
 
 export const TARGET_KINDS = ['volume', 'mass', 'portions', 'jars', 'on-hand'] as const;
 export type TargetKind = (typeof TARGET_KINDS)[number];

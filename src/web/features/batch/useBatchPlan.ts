@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
 import type { VersionRecord } from '#contract';
 import type { BatchAnswer, BatchRequest } from '#core/batch';
-import { readDecimal } from '../../readDecimal';
+import { readDecimal } from '../../ui/readDecimal';
 import { batchRequestOf, readVersion, stockOf, type ReadVersion } from '#kitchen/batch';
 import type { Kitchen } from '#kitchen/reading';
-import { aimOf, useStyles } from '../../store/styles';
+import { aimOf, useStyles } from '../../data/styles';
 import { useSearch, type Search } from '../../workers/useSearch';
 import { targetOf, type BatchDraft, type DraftProblems } from './draft';
 

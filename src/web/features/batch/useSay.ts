@@ -1,8 +1,8 @@
 /** Records an event of a batch. What was typed stays where it was until it is written down. */
 import { useRef, useState } from 'react';
 import type { NewBatchEvent } from '#contract';
-import { sayError, useRecordBatchEventMutation } from '../../api/kitchenApi';
-import { byNow, newId } from '../../store/device';
+import { sayError, useRecordBatchEventMutation } from '../../data/kitchenApi';
+import { byNow, newId } from '../../sync/device';
 
 export interface Saying {
   readonly busy: boolean;

@@ -8,7 +8,7 @@ import { isExact, nearestSpoons, nudgeAmount } from '#core/quantity';
 import type { ReckonedAddition } from '#core/reckoning';
 import type { Settings } from '#contract';
 import { composeWords } from '#words/screens/compose';
-import { ComponentMark } from '../../drawing/ComponentMark';
+import { ComponentMark } from '../../parts/drawing/ComponentMark';
 import { formatAmount, formatPercent } from '#words/numbers';
 import { IconButton } from '../../ui/Button';
 import { AmountField } from './AmountField';

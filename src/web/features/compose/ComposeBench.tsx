@@ -4,14 +4,14 @@ import { costOf } from '#core/composition';
 import { findIngredient, isMadeWith } from '#core/ingredient';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { composeWords } from '#words/screens/compose';
-import { sayError, useFreezeMutation, useSaveSettingsMutation, useTrialsQuery } from '../../api/kitchenApi';
+import { sayError, useFreezeMutation, useSaveSettingsMutation, useTrialsQuery } from '../../data/kitchenApi';
 import { formatAmount, formatRatio } from '#words/numbers';
-import { byNow, newId } from '../../store/device';
+import { byNow, newId } from '../../sync/device';
 import { contextFor, packPriceOf, vesselOf } from '#kitchen/reading';
-import { useKitchen } from '../../store/kitchen';
-import { useAppDispatch } from '../../store/store';
-import { aimOf, useStyles } from '../../store/styles';
-import { lastTasted } from '../../store/trials';
+import { useKitchen } from '../../data/kitchen';
+import { useAppDispatch } from '../../sync/store';
+import { aimOf, useStyles } from '../../data/styles';
+import { lastTasted } from '../../data/trials';
 import {
   conflictSettled,
   edited,
@@ -19,7 +19,7 @@ import {
   undone,
   versionFrozen,
   type WorkingFormula,
-} from '../../store/workingSlice';
+} from '../../sync/workingSlice';
 import { useShortcuts } from '../../ui/shortcuts';
 import { AddLine } from './AddLine';
 import { benchShortcuts } from './benchKeys';

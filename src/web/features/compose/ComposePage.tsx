@@ -1,8 +1,8 @@
 import { useParams } from 'react-router';
 import type { FormulaId } from '#core/formula';
 import { composeWords } from '#words/screens/compose';
-import { useWorking } from '../../store/useWorking';
-import { FormulaPending } from '../../ui/FormulaPage';
+import { useWorking } from '../../sync/useWorking';
+import { FormulaPending } from '../../parts/FormulaPage';
 import { ComposeBench } from './ComposeBench';
 
 export function ComposePage() {

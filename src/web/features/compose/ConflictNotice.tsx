@@ -1,6 +1,6 @@
 import type { Conflict } from '#core/formula';
 import { composeWords } from '#words/screens/compose';
-import type { WorkingFormula } from '../../store/workingSlice';
+import type { WorkingFormula } from '../../sync/workingSlice';
 import { Button } from '../../ui/Button';
 
 const FIELD_NAMES: Partial<Record<string, string>> = {

@@ -2,9 +2,9 @@ import { Keyboard, Redo2, Scale, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { sayVersion } from '#words/version';
 import { composeWords } from '#words/screens/compose';
-import type { SaveState, WorkingFormula } from '../../store/workingSlice';
+import type { SaveState, WorkingFormula } from '../../sync/workingSlice';
 import { Button, IconButton } from '../../ui/Button';
-import { FormulaStages } from '../../ui/FormulaStages';
+import { FormulaStages } from '../../parts/FormulaStages';
 
 interface FormulaHeaderProps {
   readonly working: WorkingFormula;

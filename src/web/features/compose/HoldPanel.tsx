@@ -26,18 +26,18 @@ import type { Vessel } from '#core/vessel';
 import { inSentence } from '#words/numbers';
 import { freshAmountText, takeDoses } from '#kitchen/edits';
 import { composeHoldWords } from '#words/screens/composeHold';
-import { newId } from '../../store/device';
+import { newId } from '../../sync/device';
 import { holdAskedOf, mixedWith } from '#kitchen/holds';
 import type { Kitchen } from '#kitchen/reading';
-import type { LearntReading } from '../../store/learnt';
-import { readDecimal } from '../../readDecimal';
+import type { LearntReading } from '../../data/learnt';
+import { readDecimal } from '../../ui/readDecimal';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Panel } from '../../ui/Panel';
 import { useHolds, type HoldReading } from '../../workers/useHolds';
 import { HoldTools } from './HoldTools';
-import { RescueSection } from '../../ui/RescueSection';
+import { RescueSection } from '../../parts/RescueSection';
 import { sayTip } from '#words/tips';
 
 interface HoldPanelProps {

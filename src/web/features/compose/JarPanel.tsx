@@ -7,7 +7,7 @@ import { SHAKE_LINE_SHARE } from '#core/vessel';
 import type { Keeping } from '#core/safety';
 import type { Settings } from '#contract';
 import { composeWords } from '#words/screens/compose';
-import { jarParts } from '../../drawing/jarParts';
+import { jarParts } from '../../parts/drawing/jarParts';
 import { formatAmount, formatPercent } from '#words/numbers';
 import { IconButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';

@@ -4,7 +4,7 @@ import { MEASURE_WORDS } from '#words/palate';
 import type { Judgement } from '#core/reckoning';
 import type { Settings } from '#contract';
 import { composeBalanceWords } from '#words/screens/composeBalance';
-import { Track } from '../../drawing/Track';
+import { Track } from '../../parts/drawing/Track';
 import { formatAmount, formatNumber, formatPercent, formatRatio } from '#words/numbers';
 import { Panel } from '../../ui/Panel';
 import { HOW, MARKS, sentenceFor, showMeasure } from '#words/judgement';

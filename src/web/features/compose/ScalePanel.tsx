@@ -5,7 +5,7 @@ import { SHAKE_LINE_SHARE, type Vessel } from '#core/vessel';
 import type { Settings } from '#contract';
 import { formatAmount, formatRatio } from '#words/numbers';
 import { composeWords } from '#words/screens/compose';
-import { readDecimal } from '../../readDecimal';
+import { readDecimal } from '../../ui/readDecimal';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
 import { fillFactor, scaleAll } from '#kitchen/edits';

@@ -15,11 +15,16 @@ import { judgeFormula, reckonFormula } from '#core/reckoning';
 import type { ShelfRecord } from '#contract';
 import { sayStyle } from '#words/palate';
 import { composeBalanceWords } from '#words/screens/composeBalance';
-import { sayError, useDropStyleMutation, useFormulasQuery, useSaveStyleMutation } from '../../api/kitchenApi';
-import { readDecimal } from '../../readDecimal';
-import { newId } from '../../store/device';
+import {
+  sayError,
+  useDropStyleMutation,
+  useFormulasQuery,
+  useSaveStyleMutation,
+} from '../../data/kitchenApi';
+import { readDecimal } from '../../ui/readDecimal';
+import { newId } from '../../sync/device';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
-import type { KitchenStyle } from '../../store/styles';
+import type { KitchenStyle } from '../../data/styles';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
 

@@ -8,13 +8,13 @@ import type { Judgement, Reckoning } from '#core/reckoning';
 import { inSentence } from '#words/numbers';
 import { freshAmountText, takeSwap } from '#kitchen/edits';
 import { composeBalanceWords } from '#words/screens/composeBalance';
-import { newId } from '../../store/device';
+import { newId } from '../../sync/device';
 import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Panel } from '../../ui/Panel';
 import { showMeasure } from '#words/judgement';
-import { ChangeEffect } from '../../ui/ChangeEffect';
+import { ChangeEffect } from '../../parts/ChangeEffect';
 
 interface SwapPanelProps {
   readonly addition: Addition;

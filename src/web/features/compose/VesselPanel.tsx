@@ -12,10 +12,10 @@ import {
 } from '#core/vessel';
 import { sayMeasureProblem } from '#words/vessel';
 import { composeWords } from '#words/screens/compose';
-import { sayError, useSaveVesselMutation } from '../../api/kitchenApi';
-import { Jar } from '../../drawing/Jar';
-import { readDecimal } from '../../readDecimal';
-import { newId } from '../../store/device';
+import { sayError, useSaveVesselMutation } from '../../data/kitchenApi';
+import { Jar } from '../../parts/drawing/Jar';
+import { readDecimal } from '../../ui/readDecimal';
+import { newId } from '../../sync/device';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';

@@ -19,7 +19,7 @@ import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
 import { formatAmount, formatMoney } from '#words/numbers';
 import { freshAmountText, takeDoses } from '#kitchen/edits';
 import { composeBalanceWords } from '#words/screens/composeBalance';
-import { newId } from '../../store/device';
+import { newId } from '../../sync/device';
 import { entryOf, packPriceOf, type Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
@@ -27,7 +27,7 @@ import { Choice } from '../../ui/Choice';
 import { Panel } from '../../ui/Panel';
 import { Working } from '../../ui/Working';
 import { useSearch } from '../../workers/useSearch';
-import { ChangeEffect } from '../../ui/ChangeEffect';
+import { ChangeEffect } from '../../parts/ChangeEffect';
 
 interface WaysPanelProps {
   readonly formula: Formula;

@@ -4,7 +4,7 @@ import type { Formula, FormulaId } from '#core/formula';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import type { Vessel } from '#core/vessel';
 import { holdAskedOf, mixedWith } from '#kitchen/holds';
-import { useLearntHold, type LearntReading } from '../../store/learnt';
+import { useLearntHold, type LearntReading } from '../../data/learnt';
 import { useHolds } from '../../workers/useHolds';
 
 interface BenchHold {

@@ -5,13 +5,13 @@ import type { PalateKey, Style } from '#core/palate';
 import { MEASURE_WORDS } from '#words/palate';
 import { allergenNames } from '#words/safety';
 import { fromPantryWords } from '#words/screens/fromPantry';
-import { CautionLines } from '../../ui/CautionLines';
+import { CautionLines } from '../../parts/CautionLines';
 import { componentOf } from '#core/ingredient';
 import { palateOf } from '#core/palate';
 import { exactly } from '#core/quantity';
 import type { Settings } from '#contract';
-import { ComponentMark } from '../../drawing/ComponentMark';
-import { Track } from '../../drawing/Track';
+import { ComponentMark } from '../../parts/drawing/ComponentMark';
+import { Track } from '../../parts/drawing/Track';
 import { formatAmount, inSentence } from '#words/numbers';
 import { MARKS, showMeasure } from '#words/judgement';
 

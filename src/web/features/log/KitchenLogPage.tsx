@@ -2,14 +2,14 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { LogEntry } from '#contract';
 import { logWords } from '#words/screens/log';
-import { useCooksQuery, useKitchenLogQuery } from '../../api/kitchenApi';
+import { useCooksQuery, useKitchenLogQuery } from '../../data/kitchenApi';
 import { formatMoment } from '#words/numbers';
-import { useKitchen } from '../../store/kitchen';
+import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { useEventWords } from '../../ui/JarLog';
-import { Loading, Trouble } from '../../ui/PageState';
+import { useEventWords } from '../../parts/JarLog';
+import { Loading, Trouble } from '../../parts/PageState';
 import { KitchenNews } from './KitchenNews';
 
 const EVERY = 'every';

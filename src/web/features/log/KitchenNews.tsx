@@ -5,8 +5,8 @@ import type { IngredientId } from '#core/ingredient';
 import { MEASURE_WORDS, sayMeasure } from '#words/palate';
 import { bottleChanges, drifts, keepsFailing, madeSince } from '#core/trial';
 import { logWords } from '#words/screens/log';
-import { useFormulasQuery, useLatestTrialsQuery } from '../../api/kitchenApi';
-import { useKitchen } from '../../store/kitchen';
+import { useFormulasQuery, useLatestTrialsQuery } from '../../data/kitchenApi';
+import { useKitchen } from '../../data/kitchen';
 
 const WEEK_MS = 7 * 86_400_000;
 

@@ -2,9 +2,9 @@ import { useMemo } from 'react';
 import { sayDuration } from '#words/hold';
 import { lessonOf } from '#core/trial';
 import { logWords } from '#words/screens/log';
-import { sayError, useSaveSettingsMutation } from '../../api/kitchenApi';
-import type { Jar } from '../../store/jars';
-import { useKitchen } from '../../store/kitchen';
+import { sayError, useSaveSettingsMutation } from '../../data/kitchenApi';
+import type { Jar } from '../../data/jars';
+import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 
 /** What was learnt from looking and tasting, and the switches for it. */

@@ -3,11 +3,11 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { standingOf, versionState } from '#core/trial';
 import { logWords } from '#words/screens/log';
-import { useVersionsQuery } from '../../api/kitchenApi';
-import type { Jar } from '../../store/jars';
-import { useKitchen } from '../../store/kitchen';
+import { useVersionsQuery } from '../../data/kitchenApi';
+import type { Jar } from '../../data/jars';
+import { useKitchen } from '../../data/kitchen';
 import { lineageOf } from '#kitchen/reading';
-import type { WorkingFormula } from '../../store/workingSlice';
+import type { WorkingFormula } from '../../sync/workingSlice';
 
 /** Which version grew from which, and how each has stood in the making. */
 export function Lineage({ working, jars }: { working: WorkingFormula; jars: readonly Jar[] }) {

@@ -3,13 +3,15 @@ import { PALATE_KEYS, palateOf, type PalateKey } from '#core/palate';
 import { MEASURE_WORDS } from '#words/palate';
 import { asMade, standingOf, trialPortions } from '#core/trial';
 import { logWords } from '#words/screens/log';
-import type { Jar } from '../../store/jars';
-import { useKitchen } from '../../store/kitchen';
-import { aimOf, useStyles } from '../../store/styles';
-import type { WorkingFormula } from '../../store/workingSlice';
+import type { Jar } from '../../data/jars';
+import { useKitchen } from '../../data/kitchen';
+import { aimOf, useStyles } from '../../data/styles';
+import type { WorkingFormula } from '../../sync/workingSlice';
 import { Choice } from '../../ui/Choice';
 
-const MakingsChart = lazy(async () => ({ default: (await import('../../chart/MakingsChart')).MakingsChart }));
+const MakingsChart = lazy(async () => ({
+  default: (await import('../../parts/chart/MakingsChart')).MakingsChart,
+}));
 
 /** One measure over the makings, as they were really made. */
 export function MadeOverTime({

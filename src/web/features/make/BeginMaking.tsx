@@ -8,20 +8,20 @@ import { planMaking, type MakingPlan } from '#core/trial';
 import { sayDeed } from '#words/trial';
 import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
 import { makeWords } from '#words/screens/make';
-import { sayError, useCooksQuery } from '../../api/kitchenApi';
+import { sayError, useCooksQuery } from '../../data/kitchenApi';
 import { formatAmount } from '#words/numbers';
-import { readDecimal } from '../../readDecimal';
-import { useBeginJar } from '../../store/beginJar';
-import { cookHere } from '../../store/cook';
+import { readDecimal } from '../../ui/readDecimal';
+import { useBeginJar } from '../../sync/beginJar';
+import { cookHere } from '../../sync/cook';
 import { contextFor, vesselOf } from '#kitchen/reading';
-import { useKitchen } from '../../store/kitchen';
-import type { WorkingFormula } from '../../store/workingSlice';
+import { useKitchen } from '../../data/kitchen';
+import type { WorkingFormula } from '../../sync/workingSlice';
 import { Button } from '../../ui/Button';
-import { CautionLines } from '../../ui/CautionLines';
+import { CautionLines } from '../../parts/CautionLines';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { secondsOf, stepWordsOf } from '#kitchen/repair';
-import { sayClock } from '../../ui/Timers';
+import { sayClock } from '../../parts/Timers';
 
 const ROOM_PROBLEM = makeWords.n5To60COr;
 

@@ -4,11 +4,11 @@ import { sayPour } from '#words/hold';
 import type { DoStep, MakingPlan, TrialEvent } from '#core/trial';
 import { sayDeed, type StepWords } from '#words/trial';
 import { makeWords } from '#words/screens/make';
-import { sayError, useStartTimerMutation, useTimersQuery } from '../../api/kitchenApi';
-import { newId } from '../../store/device';
-import type { Jar } from '../../store/jars';
+import { sayError, useStartTimerMutation, useTimersQuery } from '../../data/kitchenApi';
+import { newId } from '../../sync/device';
+import type { Jar } from '../../data/jars';
 import { Button } from '../../ui/Button';
-import { sayClock } from '../../ui/Timers';
+import { sayClock } from '../../parts/Timers';
 import type { StepActions } from './stepActions';
 
 interface DoPanelProps {

@@ -5,9 +5,9 @@ import { Link } from 'react-router';
 import { formatAmount, formatMass, formatVolume } from '#words/numbers';
 import type { Settings, TrialBatch } from '#contract';
 import { makeWords } from '#words/screens/make';
-import { isBeingMade, type Jar } from '../../store/jars';
+import { isBeingMade, type Jar } from '../../data/jars';
 import { Button } from '../../ui/Button';
-import { Measured } from '../../ui/Measured';
+import { Measured } from '../../parts/Measured';
 
 interface FinishedPanelProps {
   readonly jar: Jar;

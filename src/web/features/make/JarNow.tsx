@@ -5,8 +5,8 @@ import type { JudgedPortion } from '#core/reckoning';
 import type { MakingPlan, StepState } from '#core/trial';
 import type { Vessel } from '#core/vessel';
 import { makeWords } from '#words/screens/make';
-import { Jar, type JarPart } from '../../drawing/Jar';
-import { liquidColour } from '../../drawing/colours';
+import { Jar, type JarPart } from '../../parts/drawing/Jar';
+import { liquidColour } from '../../parts/drawing/colours';
 import { formatAmount, type NumberStyle } from '#words/numbers';
 import { ingredientIdOf, stepName } from '#kitchen/repair';
 

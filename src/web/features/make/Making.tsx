@@ -13,16 +13,16 @@ import {
   type TrialEvent,
 } from '#core/trial';
 import { makeWords } from '#words/screens/make';
-import { useCounter } from '../../store/instruments';
-import { makingOf, statesOf, type Jar } from '../../store/jars';
+import { useCounter } from '../../data/instruments';
+import { makingOf, statesOf, type Jar } from '../../data/jars';
 import { contextFor, vesselOf } from '#kitchen/reading';
-import { useKitchen } from '../../store/kitchen';
-import { record } from '../../store/outbox';
-import { portionsNow } from '../../store/trials';
-import type { WorkingFormula } from '../../store/workingSlice';
+import { useKitchen } from '../../data/kitchen';
+import { record } from '../../sync/outbox';
+import { portionsNow } from '../../data/trials';
+import type { WorkingFormula } from '../../sync/workingSlice';
 import { Button } from '../../ui/Button';
 import { KeyHelp } from '../../ui/KeyHelp';
-import { OutboxNotice } from '../../ui/OutboxNotice';
+import { OutboxNotice } from '../../parts/OutboxNotice';
 import { useShortcuts } from '../../ui/shortcuts';
 import { DisputePanel } from './DisputePanel';
 import { DonePanel } from './DonePanel';
@@ -35,12 +35,12 @@ import { RepairPanel } from './RepairPanel';
 import { SplitPanel } from './SplitPanel';
 import { StepList } from './StepList';
 import { stepName, stepWordsOf } from '#kitchen/repair';
-import { TesterPanel } from '../../ui/TesterPanel';
+import { TesterPanel } from '../../parts/TesterPanel';
 import { useAwake } from './useAwake';
-import { useScaleClaim } from '../../store/scale';
+import { useScaleClaim } from '../../data/scale';
 import type { StepActions } from './stepActions';
 import { WeighPanel } from './WeighPanel';
-import { JarCautions } from '../../ui/JarCautions';
+import { JarCautions } from '../../parts/JarCautions';
 
 interface MakingProps {
   readonly jar: Jar;

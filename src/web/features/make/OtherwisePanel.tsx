@@ -5,14 +5,14 @@ import { sayProblem } from '#words/reading';
 import type { MakingPlan, Reading, StepState, TrialEvent } from '#core/trial';
 import { formatAmount } from '#words/numbers';
 import { makeWeighWords } from '#words/screens/makeWeigh';
-import { readDecimal } from '../../readDecimal';
+import { readDecimal } from '../../ui/readDecimal';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Panel } from '../../ui/Panel';
 import { weighStep } from '#kitchen/repair';
 import { formOf, stepName } from '#kitchen/repair';
-import type { Scale } from '../../store/scale';
-import { newId } from '../../store/device';
+import type { Scale } from '../../data/scale';
+import { newId } from '../../sync/device';
 
 interface OtherwisePanelProps {
   readonly state: StepState;

@@ -5,7 +5,7 @@ import type { Ingredient } from '#core/ingredient';
 import { pouringRate, type MakingPlan } from '#core/trial';
 import { formatNumber, type NumberStyle } from '#words/numbers';
 import { makeWeighWords } from '#words/screens/makeWeigh';
-import type { Counter } from '../../store/instruments';
+import type { Counter } from '../../data/instruments';
 import { beep } from '../../ui/sound';
 
 interface PaceBarProps {

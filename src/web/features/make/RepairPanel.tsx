@@ -23,7 +23,7 @@ import { formatAmount, formatNumber, inSentence } from '#words/numbers';
 import { freshAmountText } from '#kitchen/edits';
 import { entryOf, type Kitchen } from '#kitchen/reading';
 import { makeWeighWords } from '#words/screens/makeWeigh';
-import { aimOf, useStyles } from '../../store/styles';
+import { aimOf, useStyles } from '../../data/styles';
 import { Button } from '../../ui/Button';
 import { Working } from '../../ui/Working';
 import { useSearch } from '../../workers/useSearch';
@@ -38,7 +38,7 @@ import {
   type Targets,
 } from '#kitchen/repair';
 import { stepName } from '#kitchen/repair';
-import { newId } from '../../store/device';
+import { newId } from '../../sync/device';
 
 interface RepairPanelProps {
   readonly off: OpenDeviation;

@@ -5,11 +5,11 @@ import type { JudgedPortion } from '#core/reckoning';
 import type { PlanReason, PlanWay, Step } from '#core/trial';
 import type { Vessel } from '#core/vessel';
 import { makeWeighWords } from '#words/screens/makeWeigh';
-import { newId } from '../../store/device';
-import { makingOf, type Jar } from '../../store/jars';
+import { newId } from '../../sync/device';
+import { makingOf, type Jar } from '../../data/jars';
 import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
-import { RescueSection } from '../../ui/RescueSection';
+import { RescueSection } from '../../parts/RescueSection';
 import { weighStep } from '#kitchen/repair';
 
 interface SplitPanelProps {

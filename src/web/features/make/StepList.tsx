@@ -2,7 +2,7 @@ import type { Catalogue } from '#core/ingredient';
 import type { MakingPlan, StepState } from '#core/trial';
 import { formatAmount, type NumberStyle } from '#words/numbers';
 import { makeWords } from '#words/screens/make';
-import { sayClock } from '../../ui/Timers';
+import { sayClock } from '../../parts/Timers';
 import { stepName } from '#kitchen/repair';
 
 interface StepListProps {

@@ -1,7 +1,7 @@
 import type { Ingredient } from '#core/ingredient';
 import { inWindow, type Window } from '#core/trial';
 import { makeWeighWords } from '#words/screens/makeWeigh';
-import { liquidColour } from '../../drawing/colours';
+import { liquidColour } from '../../parts/drawing/colours';
 import { formatNumber, type NumberStyle } from '#words/numbers';
 
 interface WeighBarProps {

@@ -14,16 +14,16 @@ import {
 } from '#core/trial';
 import { formatAmount, formatNumber } from '#words/numbers';
 import { makeWeighWords } from '#words/screens/makeWeigh';
-import { readDecimal } from '../../readDecimal';
+import { readDecimal } from '../../ui/readDecimal';
 import { freshAmountText } from '#kitchen/edits';
-import type { Counter } from '../../store/instruments';
+import type { Counter } from '../../data/instruments';
 import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { beep } from '../../ui/sound';
 import type { StepActions } from './stepActions';
 import { PaceBar } from './PaceBar';
-import { ScaleLine } from '../../ui/ScaleLine';
+import { ScaleLine } from '../../parts/ScaleLine';
 import {
   formOf,
   ingredientIdOf,
@@ -33,7 +33,7 @@ import {
   stepSaid,
   stepWordsOf,
 } from '#kitchen/repair';
-import type { Scale } from '../../store/scale';
+import type { Scale } from '../../data/scale';
 import { WeighBar } from './WeighBar';
 
 interface WeighPanelProps {

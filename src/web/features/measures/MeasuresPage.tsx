@@ -2,14 +2,14 @@ import { useState } from 'react';
 import type { MeasureRecord } from '#contract';
 import { weighed } from '#core/ingredient';
 import { measuresWords } from '#words/screens/measures';
-import { sayError, useAddMeasureMutation, useCooksQuery, useMeasuresQuery } from '../../api/kitchenApi';
+import { sayError, useAddMeasureMutation, useCooksQuery, useMeasuresQuery } from '../../data/kitchenApi';
 import { formatAmount, formatMoment, inSentence } from '#words/numbers';
-import { newId } from '../../store/device';
-import { useKitchen } from '../../store/kitchen';
-import { newestMeasures } from '../../store/ownMeasures';
-import { useCookHere } from '../../store/useCook';
+import { newId } from '../../sync/device';
+import { useKitchen } from '../../data/kitchen';
+import { newestMeasures } from '../../data/ownMeasures';
+import { useCookHere } from '../../data/useCook';
 import { Button } from '../../ui/Button';
-import { Loading, Trouble } from '../../ui/PageState';
+import { Loading, Trouble } from '../../parts/PageState';
 import { WeighOne } from './WeighOne';
 
 const UNIT_WORDS = {

@@ -3,18 +3,18 @@ import type { MeasureRecord } from '#contract';
 import { OWN_UNITS, searchIngredients, weighed, type IngredientId, type OwnUnit } from '#core/ingredient';
 import type { Source } from '#core/trial';
 import { measuresWords } from '#words/screens/measures';
-import { sayError, useAddMeasureMutation } from '../../api/kitchenApi';
+import { sayError, useAddMeasureMutation } from '../../data/kitchenApi';
 import { formatAmount } from '#words/numbers';
-import { readDecimal } from '../../readDecimal';
-import { newId } from '../../store/device';
-import { useCounter } from '../../store/instruments';
-import { useKitchen } from '../../store/kitchen';
-import { useScaleClaim } from '../../store/scale';
+import { readDecimal } from '../../ui/readDecimal';
+import { newId } from '../../sync/device';
+import { useCounter } from '../../data/instruments';
+import { useKitchen } from '../../data/kitchen';
+import { useScaleClaim } from '../../data/scale';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { ScaleLine } from '../../ui/ScaleLine';
-import { TesterPanel } from '../../ui/TesterPanel';
+import { ScaleLine } from '../../parts/ScaleLine';
+import { TesterPanel } from '../../parts/TesterPanel';
 
 interface WeighOneProps {
   readonly cookId: string | null;

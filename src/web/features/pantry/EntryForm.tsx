@@ -4,9 +4,9 @@ import { measuringWith, takesLabelAcidity, toMass, type Ingredient } from '#core
 import { parseAmount } from '#core/quantity';
 import { sayProblem } from '#words/reading';
 import { pantryWords } from '#words/screens/pantry';
-import { sayError, useSavePantryMutation } from '../../api/kitchenApi';
+import { sayError, useSavePantryMutation } from '../../data/kitchenApi';
 import { formatAmount } from '#words/numbers';
-import { readDecimal } from '../../readDecimal';
+import { readDecimal } from '../../ui/readDecimal';
 import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';

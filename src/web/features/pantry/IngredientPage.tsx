@@ -9,13 +9,13 @@ import {
   useOwnIngredientsQuery,
   usePantryQuery,
   useSaveIngredientMutation,
-} from '../../api/kitchenApi';
+} from '../../data/kitchenApi';
 import { formatNumber, formatPercent } from '#words/numbers';
-import { newId } from '../../store/device';
+import { newId } from '../../sync/device';
 import { entryOf, type Kitchen } from '#kitchen/reading';
-import { useKitchen } from '../../store/kitchen';
+import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
-import { Loading } from '../../ui/PageState';
+import { Loading } from '../../parts/PageState';
 import { EntryForm } from './EntryForm';
 import { LabelForm } from './LabelForm';
 import { copiedRow, RowForm } from './RowForm';

@@ -11,9 +11,9 @@ import {
 } from '#core/ingredient';
 import { sayLabelProblem } from '#words/reading';
 import { pantryWords } from '#words/screens/pantry';
-import { sayError, useSaveIngredientMutation } from '../../api/kitchenApi';
-import { readDecimal } from '../../readDecimal';
-import { newId } from '../../store/device';
+import { sayError, useSaveIngredientMutation } from '../../data/kitchenApi';
+import { readDecimal } from '../../ui/readDecimal';
+import { newId } from '../../sync/device';
 import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';

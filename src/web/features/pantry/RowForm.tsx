@@ -10,8 +10,8 @@ import {
   type IngredientId,
 } from '#core/ingredient';
 import { pantryWords } from '#words/screens/pantry';
-import { sayError, useSaveIngredientMutation } from '../../api/kitchenApi';
-import { readDecimal } from '../../readDecimal';
+import { sayError, useSaveIngredientMutation } from '../../data/kitchenApi';
+import { readDecimal } from '../../ui/readDecimal';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { AllergenFields, type AllergenAnswer } from './AllergenFields';

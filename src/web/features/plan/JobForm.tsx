@@ -2,7 +2,7 @@ import { X } from 'lucide-react';
 import { useState } from 'react';
 import type { PlanContent } from '#contract';
 import { planWords } from '#words/screens/plan';
-import { newId } from '../../store/device';
+import { newId } from '../../sync/device';
 import { Button, IconButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { PlanContent, PlanDish, PlanService, ShelfRecord } from '#contract';
 import { DISH_KINDS, DISHES, DRESSED, MOMENTS, TIMING } from '#core/service';
 import { planWords } from '#words/screens/plan';
-import { newId } from '../../store/device';
+import { newId } from '../../sync/device';
 import { Button, IconButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';

@@ -4,14 +4,14 @@ import { daySchema, type PlanContent, type PlanRecord, type ShelfRecord } from '
 import { sayDuration } from '#words/hold';
 import { weekBatches } from '#core/service';
 import { planWords } from '#words/screens/plan';
-import { sayError, useFormulasQuery, usePlanWeekQuery, useSavePlanMutation } from '../../api/kitchenApi';
+import { sayError, useFormulasQuery, usePlanWeekQuery, useSavePlanMutation } from '../../data/kitchenApi';
 import { daysAfter, mondayOf, today } from '#kitchen/day';
 import { formatWeekday, formatDay, formatVolume } from '#words/numbers';
-import { newId } from '../../store/device';
+import { newId } from '../../sync/device';
 import type { Kitchen } from '#kitchen/reading';
-import { useKitchen } from '../../store/kitchen';
+import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
-import { Loading, Trouble } from '../../ui/PageState';
+import { Loading, Trouble } from '../../parts/PageState';
 import { SaveCalendar } from './CalendarTools';
 import { TakeOnButton, TakenOn } from './TakenOn';
 import { sayTime } from '#kitchen/day';

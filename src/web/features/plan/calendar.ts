@@ -3,7 +3,7 @@ import ical from 'ical-generator';
 import ICAL from 'ical.js';
 import type { PlanContent, PlanService } from '#contract';
 import { planWords } from '#words/screens/plan';
-import { newId } from '../../store/device';
+import { newId } from '../../sync/device';
 import { momentOf } from '#kitchen/day';
 
 const SERVICE_MINUTES = 120;

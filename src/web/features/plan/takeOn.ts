@@ -6,13 +6,13 @@ import { sayBatchProblem } from '#words/batch';
 import type { FormulaId } from '#core/formula';
 import { dressingFor } from '#core/service';
 import { planWords } from '#words/screens/plan';
-import { kitchenApi, sayError, useBatchesQuery, useStandingsQuery } from '../../api/kitchenApi';
+import { kitchenApi, sayError, useBatchesQuery, useStandingsQuery } from '../../data/kitchenApi';
 import { formatMass, formatVolume } from '#words/numbers';
 import { batchRequestOf, newBatchOf, readVersion, stockOf, usualChoices, usualVersion } from '#kitchen/batch';
-import { byNow, newId } from '../../store/device';
+import { byNow, newId } from '../../sync/device';
 import type { Kitchen } from '#kitchen/reading';
-import { useAppDispatch } from '../../store/store';
-import { aimOf, useStyles } from '../../store/styles';
+import { useAppDispatch } from '../../sync/store';
+import { aimOf, useStyles } from '../../data/styles';
 import { searcher } from '../../workers/searcher';
 
 export interface Need {

@@ -12,7 +12,7 @@ import {
   type Moment,
   type WaterSource,
 } from '#core/service';
-import { readDecimal } from '../../readDecimal';
+import { readDecimal } from '../../ui/readDecimal';
 
 export interface Dish {
   readonly kind: DishKind;

@@ -8,14 +8,14 @@ import {
   useSessionQuery,
   useSettingsQuery,
   useSignOutMutation,
-} from '../../api/kitchenApi';
+} from '../../data/kitchenApi';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { BackupPart } from './BackupPart';
 import { ThisDevice } from './ThisDevice';
 import { BatchSettings } from './BatchSettings';
 import { Complaint, NumberField } from './NumberField';
-import { Loading, Trouble } from '../../ui/PageState';
+import { Loading, Trouble } from '../../parts/PageState';
 
 export function SettingsPage() {
   const { data, error, refetch } = useSettingsQuery();

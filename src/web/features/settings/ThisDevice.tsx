@@ -1,7 +1,7 @@
 import { DEFAULT_SETTINGS } from '#contract';
 import { formatMoment, formatTimeOfDay } from '#words/numbers';
 import { settingsWords } from '#words/screens/settings';
-import { choose, useHere } from '../../store/here';
+import { choose, useHere } from '../../data/here';
 import { Choice } from '../../ui/Choice';
 
 const LANGUAGES = ['en-GB', 'en-US', 'de-DE', 'fr-FR', 'sv-SE'] as const;

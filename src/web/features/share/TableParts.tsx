@@ -7,8 +7,8 @@ import {
   useAddRecordsMutation,
   useReadDocumentMutation,
   useSavePantryMutation,
-} from '../../api/kitchenApi';
-import { useKitchen } from '../../store/kitchen';
+} from '../../data/kitchenApi';
+import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { changedEntries, type TableReading } from '#kitchen/tables';
 import { sayReport } from '#kitchen/tables';

@@ -4,9 +4,9 @@ import type { KitchenDocument, KitchenRecords } from '#contract';
 import { reckonFormula } from '#core/reckoning';
 import { toCsv } from '#core/interchange';
 import { shareWords } from '#words/screens/share';
-import { useCooksQuery, useOwnIngredientsQuery } from '../../api/kitchenApi';
+import { useCooksQuery, useOwnIngredientsQuery } from '../../data/kitchenApi';
 import { contextFor, vesselOf } from '#kitchen/reading';
-import { useKitchen } from '../../store/kitchen';
+import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { saveText } from '../../ui/saveFile';
 import {

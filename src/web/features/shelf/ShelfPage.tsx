@@ -13,13 +13,13 @@ import {
   useFormulasQuery,
   useMoveFormulaMutation,
   useStandingsQuery,
-} from '../../api/kitchenApi';
-import { newId } from '../../store/device';
+} from '../../data/kitchenApi';
+import { newId } from '../../sync/device';
 import type { Kitchen } from '#kitchen/reading';
-import { useKitchen } from '../../store/kitchen';
+import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { KeyHelp } from '../../ui/KeyHelp';
-import { Loading, Trouble } from '../../ui/PageState';
+import { Loading, Trouble } from '../../parts/PageState';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
 import { filterFrom, isFiltered, paramsFrom, stateOf, type ShelfFilter } from './filter';
 import { RenamePanel } from './RenamePanel';

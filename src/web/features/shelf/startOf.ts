@@ -3,7 +3,7 @@ import { emptyFormula, type AdditionId, type Formula } from '#core/formula';
 import { formulaFromStyle } from '#core/palate';
 import { DEFAULT_VESSEL_ID } from '#core/vessel';
 import { shelfWords } from '#words/screens/shelf';
-import { newId } from '../../store/device';
+import { newId } from '../../sync/device';
 import { addTyped } from '#kitchen/edits';
 import { contextFor, type Kitchen } from '#kitchen/reading';
 import type { NewFrom } from './NewFormulaPanel';

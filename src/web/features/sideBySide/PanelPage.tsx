@@ -4,10 +4,10 @@ import type { PanelRecord } from '#contract';
 import { answerOf, cardsFor, judgeTest, type Card } from '#core/sensory';
 import { sayResult } from '#words/sensory';
 import { sideBySideWords } from '#words/screens/sideBySide';
-import { sayError, useAnswerPanelMutation, usePanelsQuery } from '../../api/kitchenApi';
-import { byNow, newId } from '../../store/device';
+import { sayError, useAnswerPanelMutation, usePanelsQuery } from '../../data/kitchenApi';
+import { byNow, newId } from '../../sync/device';
 import { Button } from '../../ui/Button';
-import { Loading, Trouble } from '../../ui/PageState';
+import { Loading, Trouble } from '../../parts/PageState';
 import { useSample } from './samples';
 import { Warnings } from './Warnings';
 

@@ -10,15 +10,15 @@ import {
   useFormulasQuery,
   usePanelsQuery,
   useVersionsQuery,
-} from '../../api/kitchenApi';
+} from '../../data/kitchenApi';
 import { formatMoment } from '#words/numbers';
-import { readDecimal } from '../../readDecimal';
-import { byNow, newId } from '../../store/device';
+import { readDecimal } from '../../ui/readDecimal';
+import { byNow, newId } from '../../sync/device';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { Loading, Trouble } from '../../ui/PageState';
+import { Loading, Trouble } from '../../parts/PageState';
 import { nameOf } from './samples';
 
 const KINDS = [

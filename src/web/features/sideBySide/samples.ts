@@ -3,9 +3,9 @@ import { useMemo } from 'react';
 import type { SampleRef, ShelfRecord } from '#contract';
 import { judgeFormula, reckonFormula, type Judgement } from '#core/reckoning';
 import { sideBySideWords } from '#words/screens/sideBySide';
-import { useFormulasQuery, useVersionsQuery } from '../../api/kitchenApi';
+import { useFormulasQuery, useVersionsQuery } from '../../data/kitchenApi';
 import { contextFor, vesselOf } from '#kitchen/reading';
-import { useKitchen } from '../../store/kitchen';
+import { useKitchen } from '../../data/kitchen';
 
 export const nameOf = ({ formulaId, version }: SampleRef, formulas: readonly ShelfRecord[]): string =>
   `${formulas.find(({ id }) => id === formulaId)?.formula.name ?? sideBySideWords.aFormulaThatIsGone}, v${version}`;

@@ -1,11 +1,11 @@
 import { Link } from 'react-router';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { tasteWords } from '#words/screens/taste';
-import { sayError } from '../../api/kitchenApi';
-import { useBeginJar } from '../../store/beginJar';
+import { sayError } from '../../data/kitchenApi';
+import { useBeginJar } from '../../sync/beginJar';
 import { contextFor, vesselOf } from '#kitchen/reading';
-import { useKitchen } from '../../store/kitchen';
-import type { WorkingFormula } from '../../store/workingSlice';
+import { useKitchen } from '../../data/kitchen';
+import type { WorkingFormula } from '../../sync/workingSlice';
 import { Button } from '../../ui/Button';
 
 /** A jar that was made away from the screen: it holds what its version says. */

@@ -12,7 +12,7 @@ import { makingHold, type MixedIn } from '#kitchen/holds';
 import { entryOf, type Kitchen } from '#kitchen/reading';
 import { tasteWords } from '#words/screens/taste';
 import { Button } from '../../ui/Button';
-import { ChangeEffect } from '../../ui/ChangeEffect';
+import { ChangeEffect } from '../../parts/ChangeEffect';
 import { Chips } from '../../ui/Chips';
 import { Working } from '../../ui/Working';
 import { useHolds, type HoldReading } from '../../workers/useHolds';

@@ -2,12 +2,12 @@ import { useSearchParams } from 'react-router';
 import { sayVersion } from '#words/version';
 import { standingOf } from '#core/trial';
 import { tasteWords } from '#words/screens/taste';
-import { type Jar } from '../../store/jars';
-import type { WorkingFormula } from '../../store/workingSlice';
+import { type Jar } from '../../data/jars';
+import type { WorkingFormula } from '../../sync/workingSlice';
 import { Choice } from '../../ui/Choice';
-import { NameTape, WithJars } from '../../ui/FormulaPage';
-import { FormulaStages } from '../../ui/FormulaStages';
-import { OutboxNotice } from '../../ui/OutboxNotice';
+import { NameTape, WithJars } from '../../parts/FormulaPage';
+import { FormulaStages } from '../../parts/FormulaStages';
+import { OutboxNotice } from '../../parts/OutboxNotice';
 import { BeginJar } from './BeginJar';
 import { TasteJar } from './TasteJar';
 

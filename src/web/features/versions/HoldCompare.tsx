@@ -9,7 +9,7 @@ import { versionsWords } from '#words/screens/versions';
 import { useHolds } from '../../workers/useHolds';
 
 /** The chart comes with its library only when it is looked at. */
-const HoldChart = lazy(async () => ({ default: (await import('../../chart/HoldChart')).HoldChart }));
+const HoldChart = lazy(async () => ({ default: (await import('../../parts/chart/HoldChart')).HoldChart }));
 
 /** How both hold, layers against time, at the same temperature: the colder one that either asks for. */
 export function HoldCompare({

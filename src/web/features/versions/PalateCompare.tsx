@@ -3,7 +3,7 @@ import { MEASURE_WORDS } from '#words/palate';
 import type { Judgement } from '#core/reckoning';
 import type { Settings } from '#contract';
 import { versionsWords } from '#words/screens/versions';
-import { Track } from '../../drawing/Track';
+import { Track } from '../../parts/drawing/Track';
 import { MARKS, showMeasure } from '#words/judgement';
 
 /** Changes smaller than this share of what a taster would notice are the same. */

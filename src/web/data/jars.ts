@@ -1,0 +1,59 @@
+/** Jars as the screens need them: what the server has, with what waits in this browser after it. */
+import { useMemo } from 'react';
+import type { TrialEventRecord, TrialRecord } from '#contract';
+import type { FormulaId } from '#core/formula';
+import { currentStep, stepStates, type MakingPlan, type StepState } from '#core/trial';
+import { useTrialsQuery } from './kitchenApi';
+import type { Waiting } from '../sync/outboxSlice';
+import { useAppSelector } from '../sync/store';
+
+export interface Jar extends TrialRecord {
+  /** Ids of events that only this browser has. */
+  readonly waiting: ReadonlySet<string>;
+}
+
+export function withWaiting(trial: TrialRecord, all: readonly Waiting[]): Jar {
+  const known = new Set(trial.events.map(({ id }) => id));
+  const own = all.filter(({ id, trialId }) => trialId === trial.id && !known.has(id));
+  const later = own.map(({ id, event, by, happenedAt }): TrialEventRecord => ({
+    id,
+    event,
+    by,
+    at: happenedAt,
+  }));
+  return {
+    ...trial,
+    events: later.length > 0 ? [...trial.events, ...later] : trial.events,
+    waiting: new Set(own.map(({ id }) => id)),
+  };
+}
+
+/** Newest first; undefined while they are fetched. */
+export function useJars(formulaId: FormulaId): {
+  readonly jars: readonly Jar[] | undefined;
+  readonly error: unknown;
+  readonly retry: () => void;
+} {
+  const { data, error, refetch } = useTrialsQuery(formulaId);
+  const waiting = useAppSelector((state) => state.outbox.waiting);
+  const jars = useMemo(() => data?.map((trial) => withWaiting(trial, waiting)), [data, waiting]);
+  return { jars, error: data ? undefined : error, retry: () => void refetch() };
+}
+
+/** A jar that was begun as made already has no steps but those that mend it. */
+const MADE_ALREADY: MakingPlan = {
+  scaleFactor: 1,
+  plannedVolumeMl: 0,
+  tool: 'shake',
+  seconds: 20,
+  roomC: null,
+  bottles: {},
+  steps: [],
+};
+export const makingOf = ({ making }: Pick<TrialRecord, 'making'>): MakingPlan => making ?? MADE_ALREADY;
+
+export const statesOf = ({ making, events }: TrialRecord): readonly StepState[] =>
+  stepStates(making?.steps ?? [], events);
+
+/** It has a step that nobody has done yet. */
+export const isBeingMade = (trial: TrialRecord): boolean => currentStep(statesOf(trial)) !== null;

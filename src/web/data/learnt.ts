@@ -1,0 +1,77 @@
+/** What this kitchen's own looks at its jars did to a predicted hold. */
+import { useMemo } from 'react';
+import type { Hold } from '#core/emulsion';
+import { sayDuration } from '#words/hold';
+import type { FormulaId, Tool } from '#core/formula';
+import { learnHold, lessonOf, type HoldLesson, type LearntHold } from '#core/trial';
+import { frameWords } from '#words/screens/frame';
+import { useLatestTrialsQuery } from './kitchenApi';
+import type { HoldReading } from '../workers/useHolds';
+import { useKitchen } from './kitchen';
+
+/** Lessons of the kitchen's latest jars; none where learning is switched off. */
+export function useLessons(): readonly HoldLesson[] {
+  const trials = useLatestTrialsQuery().data;
+  const { learning } = useKitchen().settings;
+  return useMemo(() => {
+    if (!learning.holds) return [];
+    return (trials ?? []).flatMap(({ formulaId, events }) => {
+      const lesson = lessonOf(formulaId, events);
+      return lesson && (learning.since === null || lesson.at >= learning.since) ? [lesson] : [];
+    });
+  }, [trials, learning]);
+}
+
+export interface LearntReading {
+  /** As this kitchen knows it by now. */
+  readonly reading: HoldReading | null;
+  /** Why it is not what the model says; null where nothing was learnt. */
+  readonly why: string | null;
+}
+
+/** The model's reading, moved by what was seen. */
+export function useLearntHold(reading: HoldReading | null, formulaId: FormulaId, tool: Tool): LearntReading {
+  const lessons = useLessons();
+  return useMemo(() => {
+    if (reading?.status !== 'known' || !reading.hold || reading.hold.medianS === null || lessons.length === 0)
+      return { reading, why: null };
+    const { hold } = reading;
+    const learnt = learntFrom(hold, formulaId, tool, lessons);
+    return { reading: { status: 'known', hold: withLearnt(hold, learnt) }, why: sayWhy(hold, learnt) };
+  }, [reading, lessons, formulaId, tool]);
+}
+
+export const learntFrom = (
+  hold: Hold,
+  formulaId: FormulaId,
+  tool: Tool,
+  lessons: readonly HoldLesson[],
+): LearntHold =>
+  learnHold(
+    { medianS: hold.medianS!, bandFactor: hold.bandFactor },
+    { formulaId, tool, binder: hold.state.mainEmulsifier },
+    lessons,
+  );
+
+const withLearnt = (hold: Hold, { medianS, lowS, highS, bandFactor }: LearntHold): Hold => ({
+  ...hold,
+  medianS,
+  lowS,
+  highS,
+  bandFactor,
+});
+
+function sayWhy(model: Hold, { own, others }: LearntHold): string | null {
+  if (own + others === 0) return null;
+  const jars = (count: number): string => (count === 1 ? frameWords.oneJar : frameWords.countJars(count));
+  const parts = [
+    ...(own > 0 ? [frameWords.jarsOfThisOneThat(jars(own))] : []),
+    ...(others > 0 ? [frameWords.jarsOfOthers(jars(others))] : []),
+  ];
+  return frameWords.theModelAloneSaysMedians(
+    sayDuration(model.medianS!),
+    sayDuration(model.lowS!),
+    sayDuration(model.highS!),
+    parts.join(' and '),
+  );
+}

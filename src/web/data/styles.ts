@@ -1,0 +1,63 @@
+/**
+ * Styles as this kitchen has them: built-in ones, some with windows the kitchen moved, and its own. What
+ * its tasters said of jars in a style moves that style's windows further.
+ */
+import { useMemo } from 'react';
+import type { Formula } from '#core/formula';
+import { STYLES, withTypedRatio, type Style } from '#core/palate';
+import { observationsOf, shiftedStyle, type Observation, type Shift } from '#core/trial';
+import { useLatestTrialsQuery, useStylesQuery } from './kitchenApi';
+import { useKitchen } from './kitchen';
+
+export interface KitchenStyle extends Style {
+  readonly kind: 'built-in' | 'adjusted' | 'own';
+  /** Edges that this kitchen's tastings moved. */
+  readonly shifts: readonly Shift[];
+  /** Before the tastings moved them: what the kitchen set, or the style's own. */
+  readonly setWindows: Style['windows'];
+}
+
+const NO_SHIFTS: readonly Shift[] = [];
+
+export function useStyles(): readonly KitchenStyle[] {
+  const saved = useStylesQuery().data;
+  const said = useSaid();
+  return useMemo(() => {
+    const byId = new Map((saved ?? []).map((style) => [style.id, style]));
+    const learnt = (style: Style, kind: KitchenStyle['kind']): KitchenStyle => {
+      const of = said.get(style.id);
+      const moved = of ? shiftedStyle(style, of) : { style, shifts: NO_SHIFTS };
+      return { ...moved.style, kind, shifts: moved.shifts, setWindows: style.windows };
+    };
+    const builtIn = STYLES.map((style): KitchenStyle => {
+      const adjusted = byId.get(style.id);
+      byId.delete(style.id);
+      return adjusted ? learnt(adjusted, 'adjusted') : learnt(style, 'built-in');
+    });
+    return [...builtIn, ...[...byId.values()].map((style) => learnt(style, 'own'))];
+  }, [saved, said]);
+}
+
+/** What tasters said, by the style their jars aimed at. */
+function useSaid(): ReadonlyMap<string, readonly Observation[]> {
+  const trials = useLatestTrialsQuery().data;
+  const { catalogue, settings } = useKitchen();
+  const { learning } = settings;
+  return useMemo(() => {
+    const found = new Map<string, Observation[]>();
+    if (!learning.windows) return found;
+    for (const { styleId, lines, events } of trials ?? []) {
+      const last = events.findLast(({ event }) => event.kind === 'tasted')?.at ?? '';
+      if (learning.since !== null && last < learning.since) continue;
+      if (styleId === null || !events.some(({ event }) => event.kind === 'tasted')) continue;
+      found.set(styleId, [...(found.get(styleId) ?? []), ...observationsOf(lines, events, catalogue)]);
+    }
+    return found;
+  }, [trials, catalogue, learning]);
+}
+
+/** The style aimed at, with the ratio the cook set as its target; null while none is chosen. */
+export function aimOf(formula: Formula, styles: readonly KitchenStyle[]): Style | null {
+  const style = styles.find(({ id }) => id === formula.styleId);
+  return style ? withTypedRatio(style, formula.targetRatio) : null;
+}

@@ -1,0 +1,65 @@
+import { NavLink, Outlet } from 'react-router';
+import { frameWords } from '#words/screens/frame';
+import { useSessionQuery, useSettingsQuery } from '../data/kitchenApi';
+import { CookChooser } from './CookChooser';
+import { useLive } from '../sync/live';
+import { SignIn } from './SignIn';
+import { Timers } from './Timers';
+
+const PLACES = [
+  { to: '/', label: frameWords.shelf },
+  { to: '/pantry', label: frameWords.pantry },
+  { to: '/batches', label: frameWords.batches },
+  { to: '/log', label: frameWords.log },
+  { to: '/measures', label: frameWords.myMeasures },
+  { to: '/plan', label: frameWords.servicePlan },
+  { to: '/settings', label: frameWords.settings },
+] as const;
+
+/** The one frame: wordmark, places, who is cooking, the kitchen's name. */
+export function Frame() {
+  const session = useSessionQuery(undefined, { refetchOnFocus: true }).data;
+  const signedOut = session?.needed === true && !session.signedIn;
+  useLive(!signedOut);
+  const { data, isError } = useSettingsQuery(undefined, { skip: signedOut });
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <a
+        href="#main"
+        className="sr-only z-50 bg-tape px-3 py-2 font-semibold focus:not-sr-only focus:absolute focus:top-1 focus:left-1"
+      >
+        {frameWords.toThePage}
+      </a>
+      <header className="bg-bottle text-white print:hidden">
+        <div className="mx-auto flex max-w-[1880px] flex-wrap items-center gap-x-2 gap-y-1 px-3 py-2 sm:px-5">
+          <NavLink to="/" className="font-name mr-2 text-2xl font-bold">
+            {frameWords.ygrana}
+          </NavLink>
+          <nav aria-label={frameWords.places} className="flex flex-wrap gap-1">
+            {PLACES.map(({ to, label }) => (
+              <NavLink
+                key={to}
+                to={to}
+                className={({ isActive }) =>
+                  `inline-flex min-h-9 items-center rounded-md px-2 sm:px-3 ${isActive ? 'bg-bottle-soft font-semibold' : 'hover:bg-bottle-soft'}`
+                }
+              >
+                {label}
+              </NavLink>
+            ))}
+          </nav>
+          <span className="ml-auto flex min-w-0 items-center gap-2">
+            {!signedOut && <CookChooser />}
+            <span className="hidden max-w-56 truncate rounded-full border border-white/50 px-3 py-1 text-sm sm:inline">
+              {isError ? frameWords.serverAway : (data?.kitchenName ?? '…')}
+            </span>
+          </span>
+        </div>
+      </header>
+      {!signedOut && <Timers />}
+      <main id="main" className="mx-auto w-full max-w-[1880px] flex-1 px-3 py-3 sm:px-5">
+        {signedOut ? <SignIn /> : <Outlet />}
+      </main>
+    </div>
+  );
+}

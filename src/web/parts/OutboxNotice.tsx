@@ -1,0 +1,32 @@
+import { frameWords } from '#words/screens/frame';
+import { setAside } from '../sync/outbox';
+import { useAppSelector } from '../sync/store';
+import { Button } from '../ui/Button';
+
+/** Steps that only this browser has yet, and what the server would not take. Nothing, when all is recorded. */
+export function OutboxNotice({ trialId }: { trialId: string }) {
+  const { waiting, away, unkept } = useAppSelector((state) => state.outbox);
+  const own = waiting.filter((entry) => entry.trialId === trialId);
+  const pending = own.filter(({ refused }) => refused === null).length;
+  const refused = own.filter((entry) => entry.refused !== null);
+  if (own.length === 0) return null;
+  return (
+    <div role="status" className="border-l-4 border-l-sweet bg-tape-soft px-3 py-2" data-testid="outbox">
+      {pending > 0 && (
+        <p className="font-semibold">
+          {frameWords.formInThisBrowserForm2(
+            pending === 1 ? frameWords.n1StepWaits : frameWords.pendingStepsWait(pending),
+            away ? frameWords.theServerCannotBeReached : '…',
+          )}
+          {unkept && frameWords.thisBrowserKeepsNothingDo}
+        </p>
+      )}
+      {refused.map(({ id, refused: why }) => (
+        <p key={id} className="flex flex-wrap items-center gap-3">
+          {frameWords.aStepWasNotRecorded} {why}
+          <Button onClick={() => void setAside(id)}>{frameWords.setItAside}</Button>
+        </p>
+      ))}
+    </div>
+  );
+}

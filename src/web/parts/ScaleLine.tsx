@@ -1,0 +1,58 @@
+import { sayInstrument } from '#words/instruments';
+import type { NumberStyle } from '#words/numbers';
+import { frameWords } from '#words/screens/frame';
+import { Button } from '../ui/Button';
+import type { Scale } from '../data/scale';
+
+interface ScaleLineProps {
+  readonly scale: Scale;
+  readonly weighable: boolean;
+  readonly readabilityG: number;
+  readonly settings: NumberStyle;
+}
+
+/** Which scale is read, or why none is, and the way on. */
+export function ScaleLine({ scale, weighable, readabilityG, settings }: ScaleLineProps) {
+  return (
+    <p className="flex min-h-16 flex-wrap items-center gap-3 text-lg" role="status" data-testid="scale">
+      {scale.simulated && (
+        <span className="rounded-md border-2 border-sweet px-2 py-0.5 font-semibold text-sweet-ink">
+          {frameWords.simulated}
+        </span>
+      )}
+      <span className={scale.status === 'ready' || scale.status === 'none' ? 'text-quiet' : 'font-semibold'}>
+        {sayScale(
+          scale,
+          weighable,
+          `${String(readabilityG).replace('.', settings.decimalSign === 'comma' ? ',' : '.')} g`,
+        )}
+      </span>
+      {(scale.status === 'elsewhere' || scale.status === 'other-screen') && (
+        <Button className="min-h-16 px-5" onClick={scale.takeOver}>
+          {frameWords.readItHere}
+        </Button>
+      )}
+    </p>
+  );
+}
+
+function sayScale({ status, holder, info }: Scale, weighable: boolean, step: string): string {
+  switch (status) {
+    case 'none':
+      return frameWords.noScaleByTheSpoon;
+    case 'silent':
+      return frameWords.theScaleIsNotHeard;
+    case 'unplugged':
+      return frameWords.theScaleIsUnpluggedPlug;
+    case 'overload':
+      return frameWords.tooMuchLiesOnThe;
+    case 'elsewhere':
+      return frameWords.inUseLabel(holder!.label);
+    case 'other-screen':
+      return frameWords.anotherScreenOfThisMaking;
+    case 'ready':
+      return weighable
+        ? frameWords.nameStepsOfStep(sayInstrument(info!), step)
+        : frameWords.tooLittleForStepsOf(step);
+  }
+}

@@ -1,0 +1,54 @@
+import { useState } from 'react';
+import { frameWords } from '#words/screens/frame';
+import { sayError, useSignInMutation } from '../data/kitchenApi';
+import { sendWaiting } from '../sync/autosave';
+import { store } from '../sync/store';
+import { Button } from '../ui/Button';
+
+/** Asked of visitors from beyond the machine; what they typed before waits in their browser. */
+export function SignIn() {
+  const [passcode, setPasscode] = useState('');
+  const [signIn, signing] = useSignInMutation();
+  return (
+    <form
+      className="card mx-auto mt-16 grid max-w-sm gap-3 p-6"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void signIn(passcode)
+          .unwrap()
+          .then(
+            () => {
+              const { dispatch, getState } = store;
+              sendWaiting(getState().working, dispatch, () => getState().working);
+            },
+            () => {
+              setPasscode('');
+            },
+          );
+      }}
+    >
+      <h1 className="font-name text-xl font-bold">{frameWords.thisKitchenAsksForA}</h1>
+      <label className="grid gap-1 font-semibold">
+        {frameWords.passcode}
+        <input
+          autoFocus
+          type="password"
+          autoComplete="current-password"
+          className="field font-normal"
+          maxLength={200}
+          value={passcode}
+          aria-invalid={signing.isError}
+          onChange={(event) => {
+            setPasscode(event.target.value);
+          }}
+        />
+      </label>
+      <p role="alert" className="min-h-5 text-sm text-acid-ink">
+        {signing.isError ? sayError(signing.error) : ''}
+      </p>
+      <Button kind="main" type="submit" disabled={!passcode || signing.isLoading}>
+        {frameWords.comeIn}
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,181 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Hand } from '#contract';
+import { frameWords } from '#words/screens/frame';
+import { useMoveHandMutation } from '../data/kitchenApi';
+import { readDecimal } from '../ui/readDecimal';
+import type { Counter } from '../data/instruments';
+import { Button } from '../ui/Button';
+import { Chips } from '../ui/Chips';
+import { Field } from '../ui/Field';
+
+const RATES = [
+  { value: '0.4', label: frameWords.drops },
+  { value: '3', label: frameWords.thread },
+  { value: '15', label: frameWords.stream },
+] as const;
+/** Well within what the server waits for. */
+const RENEW_MS = 600;
+const DRIP_G = 0.3;
+const SPILL_G = 15;
+
+/** Hands for the stand-ins: pours onto the simulated scale. Only where the instruments are simulated. */
+export function TesterPanel({ counter }: { counter: Counter }) {
+  const [move] = useMoveHandMutation();
+  const [rate, setRate] = useState<(typeof RATES)[number]['value']>('3');
+  const [grams, setGrams] = useState('');
+  const hand = (does: Hand): void => void move(does);
+  const renewing = useRef<ReturnType<typeof setInterval> | null>(null);
+  const stop = (): void => {
+    if (!renewing.current) return;
+    clearInterval(renewing.current);
+    renewing.current = null;
+    hand({ does: 'pour', gPerS: 0 });
+  };
+  const pour = (): void => {
+    if (renewing.current) return;
+    const gPerS = Number(rate);
+    hand({ does: 'pour', gPerS });
+    renewing.current = setInterval(() => {
+      hand({ does: 'pour', gPerS });
+    }, RENEW_MS);
+  };
+  useEffect(
+    () => () => {
+      if (renewing.current) clearInterval(renewing.current);
+    },
+    [],
+  );
+  const scale = counter.frame?.readings.scale;
+  const plugged = scale?.status !== 'unplugged';
+  const exact = readDecimal(grams);
+  const exactFits = exact !== null && Math.abs(exact) <= 100_000;
+  return (
+    <details className="card border-2 border-dashed border-sweet p-4" open>
+      <summary className="min-h-8 cursor-pointer font-semibold text-sweet-ink">
+        {frameWords.simulatedInstrumentsYourHands}
+      </summary>
+      <div className="mt-2 flex flex-wrap items-end gap-3">
+        <Chips label={frameWords.pourAs} value={rate} options={RATES} onChange={setRate} />
+        <Button
+          className="min-h-12 touch-none px-5 select-none"
+          onPointerDown={pour}
+          onPointerUp={stop}
+          onPointerLeave={stop}
+          onPointerCancel={stop}
+          onKeyDown={({ key, repeat }) => {
+            if (!repeat && (key === 'Enter' || key === ' ')) pour();
+          }}
+          onKeyUp={stop}
+          onBlur={stop}
+        >
+          {frameWords.holdToPour}
+        </Button>
+        <Button
+          className="min-h-12"
+          onClick={() => {
+            hand({ does: 'drop', massG: DRIP_G });
+          }}
+        >
+          {frameWords.drip}
+        </Button>
+        <Button
+          className="min-h-12"
+          onClick={() => {
+            hand({ does: 'drop', massG: SPILL_G });
+          }}
+        >
+          {frameWords.spill}
+        </Button>
+        <Button
+          className="min-h-12"
+          onClick={() => {
+            hand({ does: 'clear' });
+          }}
+        >
+          {frameWords.liftItAllOff}
+        </Button>
+        <Button
+          className="min-h-12"
+          onClick={() => {
+            hand({ does: 'plug', in: !plugged });
+          }}
+        >
+          {plugged ? frameWords.unplug : frameWords.plugIn}
+        </Button>
+        <Dip
+          label={frameWords.probeInC}
+          low={-30}
+          high={150}
+          onDip={(temperatureC) => {
+            hand({ does: 'dip', temperatureC });
+          }}
+        />
+        <Dip
+          label={frameWords.meterInPh}
+          low={0}
+          high={14}
+          onDip={(ph) => {
+            hand({ does: 'dip-ph', ph });
+          }}
+        />
+        <form
+          className="flex items-end gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (exactFits) hand({ does: 'drop', massG: exact });
+          }}
+        >
+          <Field
+            label={frameWords.putOnG}
+            className="w-28 text-sm"
+            inputMode="decimal"
+            value={grams}
+            onText={setGrams}
+            problem={grams.trim() === '' || exactFits ? null : frameWords.aNumber}
+          />
+          <Button className="min-h-12" type="submit" disabled={!exactFits}>
+            {frameWords.putItOn}
+          </Button>
+        </form>
+      </div>
+    </details>
+  );
+}
+
+/** What a stand-in for a probe is dipped into. */
+function Dip({
+  label,
+  low,
+  high,
+  onDip,
+}: {
+  label: string;
+  low: number;
+  high: number;
+  onDip: (value: number) => void;
+}) {
+  const [text, setText] = useState('');
+  const value = readDecimal(text);
+  const fits = value !== null && value >= low && value <= high;
+  return (
+    <form
+      className="flex items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (fits) onDip(value);
+      }}
+    >
+      <Field
+        label={label}
+        className="w-28 text-sm"
+        inputMode="decimal"
+        value={text}
+        onText={setText}
+        problem={text.trim() === '' || fits ? null : frameWords.lowToHigh(low, high)}
+      />
+      <Button className="min-h-12" type="submit" disabled={!fits}>
+        {frameWords.dip}
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,86 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import type { TimerRecord } from '#contract';
+import { frameWords } from '#words/screens/frame';
+import { useEndTimerMutation, useTimersQuery } from '../data/kitchenApi';
+import { beep } from '../ui/sound';
+
+const POLL_MS = 60_000;
+
+/** Running timers, wherever one is: they live on the server and outlast a reload. */
+export function Timers() {
+  const { data } = useTimersQuery(undefined, { pollingInterval: POLL_MS, refetchOnFocus: true });
+  const [end, ending] = useEndTimerMutation();
+  // The server's clock: a tablet whose own is wrong counts rightly.
+  const offsetMs = useMemo(() => (data ? Date.parse(data.now) - Date.now() : 0), [data]);
+  const timers = data?.timers ?? [];
+  const [, tick] = useState(0);
+  const some = timers.length > 0;
+  useEffect(() => {
+    if (!some) return undefined;
+    const timer = setInterval(() => {
+      tick((n) => n + 1);
+    }, 250);
+    return () => {
+      clearInterval(timer);
+    };
+  }, [some]);
+  const now = Date.now() + offsetMs;
+  const leftS = ({ startedAt, seconds }: TimerRecord): number =>
+    seconds - (now - Date.parse(startedAt)) / 1000;
+  const rung = timers.filter((timer) => leftS(timer) <= 0);
+  useRing(rung.map(({ id }) => id).join());
+  if (!some) return null;
+  return (
+    <div
+      aria-label={frameWords.timers}
+      role="group"
+      className="flex flex-wrap gap-x-4 gap-y-2 bg-tape px-3 py-2 sm:px-5 print:hidden"
+    >
+      {timers.map((timer) => {
+        const left = leftS(timer);
+        return (
+          <div key={timer.id} className="flex min-h-16 items-center gap-3" data-testid="timer">
+            <span className="font-name text-2xl font-bold tabular-nums" role={left <= 0 ? 'alert' : 'timer'}>
+              {left <= 0 ? frameWords.time : sayClock(left)}
+            </span>
+            {timer.formulaId ? (
+              <Link to={`/formulas/${timer.formulaId}/make`} className="underline">
+                {timer.label}
+              </Link>
+            ) : (
+              timer.label
+            )}
+            <button
+              type="button"
+              className="min-h-16 rounded-md border-2 border-ink bg-paper px-5 font-semibold"
+              disabled={ending.isLoading}
+              onClick={() => void end(timer.id)}
+            >
+              {left <= 0 ? frameWords.done : frameWords.stop}
+              <span className="sr-only"> {timer.label}</span>
+            </button>
+          </div>
+        );
+      })}
+    </div>
+  );
+}
+
+/** Sounds once for each timer that comes to its end while the page is open. */
+function useRing(rung: string): void {
+  const heard = useRef<Set<string>>(new Set());
+  useEffect(() => {
+    const fresh = rung.split(',').filter((id) => id && !heard.current.has(id));
+    for (const id of fresh) heard.current.add(id);
+    if (fresh.length > 0) beep('time');
+  }, [rung]);
+}
+
+/** 4:05, 1:02:30. */
+export function sayClock(seconds: number): string {
+  const whole = Math.ceil(seconds);
+  const [h, m, s] = [Math.floor(whole / 3600), Math.floor(whole / 60) % 60, whole % 60];
+  const two = (n: number): string => String(n).padStart(2, '0');
+  return h > 0 ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`;
+}

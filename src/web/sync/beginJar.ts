@@ -1,0 +1,65 @@
+/** A jar begins from a version: working changes are frozen first. */
+import { useState } from 'react';
+import { sameContent } from '#core/formula';
+import type { NewTrial } from '#contract';
+import { frameWords } from '#words/screens/frame';
+import { useBeginTrialMutation, useFreezeMutation } from '../data/kitchenApi';
+import { byNow, newId } from './device';
+import { useAppDispatch } from './store';
+import { versionFrozen, type WorkingFormula } from './workingSlice';
+
+interface BeginJar {
+  /** What the main action says. */
+  readonly version: { readonly number: number; readonly freezes: boolean };
+  readonly ready: boolean;
+  readonly busy: boolean;
+  readonly error: unknown;
+  /** The new jar's id, or null where it did not begin: see `error`. */
+  readonly begin: (
+    jar: Pick<NewTrial, 'vesselId' | 'lines'> & Pick<Partial<NewTrial>, 'making'>,
+  ) => Promise<string | null>;
+}
+
+export function useBeginJar(working: WorkingFormula): BeginJar {
+  const { id, formula, baseVersion } = working;
+  const dispatch = useAppDispatch();
+  const [freeze, freezing] = useFreezeMutation();
+  const [start, starting] = useBeginTrialMutation();
+  // One id for the try: sent again after a failure it is the same jar.
+  const [trialId, setTrialId] = useState(newId);
+  const freezes = baseVersion === null || !sameContent(baseVersion.formula, formula);
+  const begin: BeginJar['begin'] = async (jar) => {
+    try {
+      let number = baseVersion?.number ?? 0;
+      if (freezes) {
+        const { record, version } = await freeze({
+          id,
+          revision: working.revision,
+          note: frameWords.forAJar,
+          by: byNow(),
+        }).unwrap();
+        dispatch(versionFrozen({ id, record }));
+        number = version.number;
+      }
+      await start({
+        id: trialId,
+        formulaId: id,
+        version: number,
+        styleId: formula.styleId,
+        by: byNow(),
+        ...jar,
+      }).unwrap();
+      setTrialId(newId());
+      return trialId;
+    } catch {
+      return null;
+    }
+  };
+  return {
+    version: { number: freezes ? working.latestNumber + 1 : baseVersion.number, freezes },
+    ready: working.save === 'saved',
+    busy: freezing.isLoading || starting.isLoading,
+    error: freezing.error ?? starting.error,
+    begin,
+  };
+}
