@@ -10,6 +10,7 @@ export default defineConfig({
   retries: 0,
   use: {
     viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -55,6 +55,10 @@ export default defineConfig({
       },
       {
         extends: true,
+        test: { name: 'component', environment: 'jsdom', include: ['src/web/**/*.test.tsx'] },
+      },
+      {
+        extends: true,
         test: {
           ...common,
           name: 'postgresql',

@@ -126,7 +126,9 @@ export {
 } from './document';
 export {
   EMPTY_PLAN,
+  jobSchema,
   planContentSchema,
+  serviceSchema,
   putPlanSchema,
   type PlanContent,
   type PlanDish,

@@ -1,8 +1,16 @@
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { readAs } from '#words/numbers';
 import { momentOf, readTime, sayTime, secondsOfDay } from './clock';
 
 const NOON_S = 12 * 3600;
+
+beforeAll(() => {
+  readAs({ language: 'en-GB' });
+});
+afterAll(() => {
+  readAs({});
+});
 
 describe('the clock on the wall', () => {
   it.each([
@@ -46,5 +54,16 @@ describe('the clock on the wall', () => {
       '23:50 the day before',
       '1:00 the day after',
     ]);
+  });
+});
+
+describe('a device of twelve hours', () => {
+  it('says and reads its own clock', () => {
+    readAs({ hours: 12 });
+    const said = [0, 5 * 60, NOON_S / 60, 14 * 60 + 5].map((minutes) => sayTime(minutes * 60));
+    expect(said).toEqual(['12:00 am', '5:00 am', '12:00 pm', '2:05 pm']);
+    expect(said.map(readTime)).toEqual([0, 300, 720, 845]);
+    expect(['13 pm', '0 am', '25:00', '9:75'].map(readTime)).toEqual([null, null, null, null]);
+    readAs({ language: 'en-GB' });
   });
 });

@@ -197,7 +197,7 @@ export function pullSheetOf(list: PullList, title: string, subtitle: string, set
     line.ingredient.name,
     sayNeeded(line, settings),
     line.onHandG === null ? paperWords.notKnown : formatMass(line.onHandG, settings),
-    sayShort(line, settings) || 'enough',
+    sayShort(line, settings) || paperWords.enough,
     line.cost === null ? '–' : formatMoney(line.cost, settings),
   ]);
   return {

@@ -13,6 +13,7 @@ import {
 } from '#contract';
 import type { IngredientId } from '#core/ingredient';
 import { fromCsv, joined, underHeader } from '#core/interchange';
+import { sayIssue } from '#words/problems';
 import { tablesWords } from '#words/screens/tables';
 import { ADDITION_HEADER, BATCH_HEADER, INGREDIENT_HEADER, LOG_HEADER, WHOLE } from './tables';
 
@@ -72,7 +73,11 @@ interface Schema<T> {
     readonly success: boolean;
     readonly data?: T;
     readonly error?: {
-      readonly issues: readonly { readonly path: readonly PropertyKey[]; readonly message: string }[];
+      readonly issues: readonly {
+        readonly code?: string | undefined;
+        readonly path: readonly PropertyKey[];
+        readonly message: string;
+      }[];
     };
   };
 }
@@ -81,7 +86,7 @@ function checked<T>(schema: Schema<T>, value: unknown, where: string): T {
   if (data !== undefined) return data;
   const issue = error?.issues[0];
   throw new TableError(
-    `${where}: ${issue ? `${issue.path.join('.')} ${issue.message}` : tablesWords.notUnderstood}.`,
+    `${where}: ${issue ? `${issue.path.join('.')} ${sayIssue(issue)}` : tablesWords.notUnderstood}.`,
   );
 }
 function parsed(json: string, where: string): unknown {

@@ -2,6 +2,7 @@
  * A whole kitchen as one file: gzipped JSON, rows as the database itself writes them. It holds no paths and
  * no program, only rows; a sum over them tells whether it is whole.
  */
+import { sayIssue } from '#words/problems';
 import { runningWords } from '#words/screens/running';
 import { createHash } from 'node:crypto';
 import { gunzipSync, gzipSync } from 'node:zlib';
@@ -73,7 +74,7 @@ export function unpack(bytes: Uint8Array): Backup {
   if (!checked.success) {
     const [issue] = checked.error.issues;
     throw new BackupError(
-      runningWords.thisIsNoBackupOfA(issue!.path.join('.') || runningWords.theTop, issue!.message),
+      runningWords.thisIsNoBackupOfA(issue!.path.join('.') || runningWords.theTop, sayIssue(issue!)),
     );
   }
   if (sumOf(checked.data.rows) !== checked.data.sha256)

@@ -7,6 +7,7 @@ import { cpSync, mkdirSync, mkdtempSync, renameSync, rmSync, writeFileSync } fro
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { formulaSchema, settingsSchema, vesselSchema, type Restored } from '#contract';
+import { sayIssue } from '#words/problems';
 import { runningWords } from '#words/screens/running';
 import { journalOf, openDatabase, type Database } from '../db/client';
 import { BackupError, pack, unpack, type Backup } from './format';
@@ -114,7 +115,7 @@ function readThrough(rows: Backup['rows']): void {
       if (checked.success) continue;
       const [issue] = checked.error.issues;
       throw new BackupError(
-        runningWords.thisBackupHoldsSomethingThat(table, issue!.path.join('.'), issue!.message),
+        runningWords.thisBackupHoldsSomethingThat(table, issue!.path.join('.'), sayIssue(issue!)),
       );
     }
   };

@@ -1,3 +1,4 @@
+import { sayIssue } from '#words/problems';
 import { answersWords } from '#words/screens/answers';
 import type { ErrorRequestHandler } from 'express';
 import { z } from 'zod';
@@ -20,7 +21,7 @@ export function parse<T>(schema: z.ZodType<T>, value: unknown, what: string): T 
   if (result.success) return result.data;
   const issues = result.error.issues.map((issue) => ({
     path: issue.path.join('.'),
-    message: issue.message,
+    message: sayIssue(issue),
   }));
   const first = issues[0]!;
   throw new ApiError('invalid', `${what}: ${first.path ? `${first.path} ` : ''}${first.message}.`, issues);

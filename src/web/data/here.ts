@@ -1,28 +1,37 @@
 /** How this device writes numbers, dates and times; the kitchen's own way where nothing was chosen. */
 import { useSyncExternalStore } from 'react';
-import { z } from 'zod';
 import { readAs } from '#words/numbers';
 
-const hereSchema = z.object({
-  decimalSign: z.enum(['point', 'comma']).nullable().catch(null),
+export interface Here {
+  readonly decimalSign: 'point' | 'comma' | null;
   /** BCP 47; null: the browser's. */
-  dates: z.string().max(20).nullable().catch(null),
-  hours: z
-    .union([z.literal(12), z.literal(24)])
-    .nullable()
-    .catch(null),
-});
-export type Here = z.infer<typeof hereSchema>;
+  readonly dates: string | null;
+  readonly hours: 12 | 24 | null;
+}
 
 const KEY = 'ygrana-here';
 const NOTHING_CHOSEN: Here = { decimalSign: null, dates: null, hours: null };
 
+/** Read by hand: a page must not wait for a schema library to know how to write a number. */
 function kept(): Here {
   try {
-    return hereSchema.catch(NOTHING_CHOSEN).parse(JSON.parse(localStorage.getItem(KEY) ?? '{}'));
+    const found = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Record<keyof Here, unknown>>;
+    return {
+      decimalSign: found.decimalSign === 'point' || found.decimalSign === 'comma' ? found.decimalSign : null,
+      dates: typeof found.dates === 'string' && isLanguage(found.dates) ? found.dates : null,
+      hours: found.hours === 12 || found.hours === 24 ? found.hours : null,
+    };
   } catch {
     // A browser that keeps nothing follows the kitchen.
     return NOTHING_CHOSEN;
+  }
+}
+
+function isLanguage(text: string): boolean {
+  try {
+    return Intl.getCanonicalLocales(text).length === 1;
+  } catch {
+    return false;
   }
 }
 

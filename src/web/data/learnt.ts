@@ -4,7 +4,7 @@ import type { Hold } from '#core/emulsion';
 import { sayDuration } from '#words/hold';
 import type { FormulaId, Tool } from '#core/formula';
 import { learnHold, lessonOf, type HoldLesson, type LearntHold } from '#core/trial';
-import { frameWords } from '#words/screens/frame';
+import { partsWords } from '#words/screens/parts';
 import { useLatestTrialsQuery } from './kitchenApi';
 import type { HoldReading } from '../workers/useHolds';
 import { useKitchen } from './kitchen';
@@ -63,12 +63,12 @@ const withLearnt = (hold: Hold, { medianS, lowS, highS, bandFactor }: LearntHold
 
 function sayWhy(model: Hold, { own, others }: LearntHold): string | null {
   if (own + others === 0) return null;
-  const jars = (count: number): string => (count === 1 ? frameWords.oneJar : frameWords.countJars(count));
+  const jars = (count: number): string => (count === 1 ? partsWords.oneJar : partsWords.countJars(count));
   const parts = [
-    ...(own > 0 ? [frameWords.jarsOfThisOneThat(jars(own))] : []),
-    ...(others > 0 ? [frameWords.jarsOfOthers(jars(others))] : []),
+    ...(own > 0 ? [partsWords.jarsOfThisOneThat(jars(own))] : []),
+    ...(others > 0 ? [partsWords.jarsOfOthers(jars(others))] : []),
   ];
-  return frameWords.theModelAloneSaysMedians(
+  return partsWords.theModelAloneSaysMedians(
     sayDuration(model.medianS!),
     sayDuration(model.lowS!),
     sayDuration(model.highS!),

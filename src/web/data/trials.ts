@@ -1,5 +1,5 @@
 /** Jars of a formula as pages need them: what lies in one now, and where it stood when it was last tasted. */
-import { frameWords } from '#words/screens/frame';
+import { partsWords } from '#words/screens/parts';
 import type { TrialRecord } from '#contract';
 import type { Catalogue } from '#core/ingredient';
 import type { Palate } from '#core/palate';
@@ -34,6 +34,6 @@ export function lastTasted(trials: readonly TrialRecord[], catalogue: Catalogue)
   if (portions.length === 0) return null;
   return {
     palate: judgePortions(portions).palate,
-    name: frameWords.vVersionTastedAt(trial.version, formatMoment(tasted.at)),
+    name: partsWords.vVersionTastedAt(trial.version, formatMoment(tasted.at)),
   };
 }

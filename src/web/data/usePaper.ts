@@ -2,7 +2,7 @@
 import { readerHere } from '#words/numbers';
 import { useState } from 'react';
 import type { ErrorBody, PrintSheet, PrintStrip } from '#contract';
-import { frameWords } from '#words/screens/frame';
+import { partsWords } from '#words/screens/parts';
 import { saveBlob } from '../ui/saveFile';
 
 /** What only this screen knows is sent; what the kitchen holds is asked for by its id. */
@@ -33,12 +33,12 @@ export function usePaper(): Printing {
       const response = await fetch(`/api/print/${path}`, init);
       if (!response.ok) {
         const body = (await response.json().catch(() => null)) as Partial<ErrorBody> | null;
-        setError(body?.error?.message ?? frameWords.theServerCouldNotPrint);
+        setError(body?.error?.message ?? partsWords.theServerCouldNotPrint);
         return;
       }
       saveBlob(await response.blob(), fileName);
     } catch {
-      setError(frameWords.theKitchenSServerCannotBe);
+      setError(partsWords.theKitchenSServerCannotBe);
     } finally {
       setBusy(false);
     }

@@ -1,4 +1,4 @@
-import { frameWords } from '#words/screens/frame';
+import { partsWords } from '#words/screens/parts';
 import type { Caution, Keeping } from '#core/safety';
 import { sayCaution, sayCautions } from '#words/safety';
 
@@ -28,7 +28,7 @@ export function CautionLines({ of, serving = false, more = true }: CautionLinesP
       {more && said.more.length > 0 && (
         <details>
           <summary className="min-h-8 cursor-pointer py-1 font-semibold underline underline-offset-2">
-            {frameWords.lengthMoreWithReasons(said.more.length)}
+            {partsWords.lengthMoreWithReasons(said.more.length)}
           </summary>
           <ul className="grid gap-1 [overflow-wrap:anywhere]">
             {said.more.map((caution) => {

@@ -3,7 +3,7 @@ import type { Palate, Style } from '#core/palate';
 import type { Keeping } from '#core/safety';
 import { sayCaution, sayKeeping } from '#words/safety';
 import type { Settings } from '#contract';
-import { frameWords } from '#words/screens/frame';
+import { partsWords } from '#words/screens/parts';
 import { EffectTracks } from './drawing/EffectTracks';
 import { formatAmount } from '#words/numbers';
 
@@ -29,10 +29,10 @@ export function ChangeEffect({
   const graver = newCautions.filter(({ tier }) => tier !== 3);
   const volume =
     Math.abs(grownMl) < 0.5
-      ? frameWords.asMuchAsBefore
-      : frameWords.absFormInTheJar(
+      ? partsWords.asMuchAsBefore
+      : partsWords.absFormInTheJar(
           formatAmount(Math.abs(grownMl), 'ml', settings),
-          grownMl > 0 ? frameWords.more : frameWords.less,
+          grownMl > 0 ? partsWords.more : partsWords.less,
         );
   return (
     <div className="grid gap-2">
@@ -44,14 +44,14 @@ export function ChangeEffect({
         narrow={narrow}
       />
       <p className="text-sm text-quiet">
-        {volume}.{score !== null && style && frameWords.scoreOf100InName(score, style.name)}
-        {goneAllergens.length > 0 && frameWords.noLongerInItGoneallergens(goneAllergens.join(', '))}
-        {goneCautions.length > 0 && graver.length === 0 && frameWords.fewerCautionsThanBefore}
+        {volume}.{score !== null && style && partsWords.scoreOf100InName(score, style.name)}
+        {goneAllergens.length > 0 && partsWords.noLongerInItGoneallergens(goneAllergens.join(', '))}
+        {goneCautions.length > 0 && graver.length === 0 && partsWords.fewerCautionsThanBefore}
       </p>
       {(newAllergens.length > 0 || graver.length > 0 || keeping.days !== keepingBefore.days) && (
         <ul className="grid gap-0.5 border-l-4 border-l-acid pl-2 text-sm">
           {newAllergens.length > 0 && (
-            <li className="font-semibold">{frameWords.newAllergenNewallergens(newAllergens.join(', '))}</li>
+            <li className="font-semibold">{partsWords.newAllergenNewallergens(newAllergens.join(', '))}</li>
           )}
           {graver.map((caution) => (
             <li key={caution.code}>{sayCaution(caution).what}</li>

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { FormulaId } from '#core/formula';
-import { frameWords } from '#words/screens/frame';
+import { partsWords } from '#words/screens/parts';
 import { useJars, type Jar } from '../data/jars';
 import { useWorking } from '../sync/useWorking';
 import type { WorkingFormula } from '../sync/workingSlice';
@@ -13,7 +13,7 @@ export function FormulaPending({ error, retry, what }: { error: unknown; retry: 
   return (
     <Trouble error={error} retry={retry}>
       <Link to="/" className="inline-flex items-center font-semibold text-bottle underline">
-        {frameWords.backToTheShelf}
+        {partsWords.backToTheShelf}
       </Link>
     </Trouble>
   );

@@ -1,20 +1,20 @@
-import { frameWords } from '#words/screens/frame';
+import { partsWords } from '#words/screens/parts';
 import { NavLink } from 'react-router';
 
 const STAGES = [
-  { path: 'compose', label: frameWords.compose },
-  { path: 'make', label: frameWords.make },
-  { path: 'taste', label: frameWords.taste },
-  { path: 'batch', label: frameWords.batch },
-  { path: 'serve', label: frameWords.serve },
-  { path: 'versions', label: frameWords.versions },
-  { path: 'log', label: frameWords.log },
+  { path: 'compose', label: partsWords.compose },
+  { path: 'make', label: partsWords.make },
+  { path: 'taste', label: partsWords.taste },
+  { path: 'batch', label: partsWords.batch },
+  { path: 'serve', label: partsWords.serve },
+  { path: 'versions', label: partsWords.versions },
+  { path: 'log', label: partsWords.log },
 ] as const;
 
 /** The stages of one formula, in working order. */
 export function FormulaStages({ id }: { id: string }) {
   return (
-    <nav aria-label={frameWords.stages} className="flex flex-wrap border-b-2 border-rule">
+    <nav aria-label={partsWords.stages} className="flex flex-wrap border-b-2 border-rule">
       {STAGES.map(({ path, label }) => (
         <NavLink
           key={path}

@@ -2,7 +2,7 @@ import type { FormulaId } from '#core/formula';
 import type { JudgedPortion } from '#core/reckoning';
 import { allergenNames, sayPh } from '#words/safety';
 import { measuredPh } from '#core/trial';
-import { frameWords } from '#words/screens/frame';
+import { partsWords } from '#words/screens/parts';
 import { useJarJudged } from '../data/useJarJudged';
 import type { Jar } from '../data/jars';
 import type { Kitchen } from '#kitchen/reading';
@@ -22,16 +22,16 @@ export function JarCautions({ jar, formulaId, portions, kitchen }: JarCautionsPr
   const measured = measuredPh(jar.events).status === 'counts';
   const allergens = allergenNames(judgement.allergens);
   return (
-    <section aria-label={frameWords.cautionsForThisJar} className="card p-4">
-      <h2 className="font-name mb-1 font-bold">{frameWords.cautionsForThisJar}</h2>
+    <section aria-label={partsWords.cautionsForThisJar} className="card p-4">
+      <h2 className="font-name mb-1 font-bold">{partsWords.cautionsForThisJar}</h2>
       <div className="grid gap-1 border-l-4 border-l-acid pl-2 text-sm">
         <CautionLines of={judgement} />
-        <p>{frameWords.allergensPart(allergens.join(', ') || frameWords.noneListedIsKnown)}</p>
+        <p>{partsWords.allergensPart(allergens.join(', ') || partsWords.noneListedIsKnown)}</p>
         <p>
-          {sayPh(judgement.ph)} {measured && frameWords.asMeasured01}
+          {sayPh(judgement.ph)} {measured && partsWords.asMeasured01}
         </p>
       </div>
-      <p className="mt-2 text-sm text-quiet">{frameWords.estimatesNeverACertificateYour}</p>
+      <p className="mt-2 text-sm text-quiet">{partsWords.estimatesNeverACertificateYour}</p>
     </section>
   );
 }

@@ -4,18 +4,18 @@ import { sayDuration } from '#words/hold';
 import type { Catalogue, IngredientId } from '#core/ingredient';
 import { standingEvents, stepStates, trialLines, type TrialEvent } from '#core/trial';
 import { SIGHT_WORDS, WAY_WORDS, sayDeed, sayTasting } from '#words/trial';
-import { frameWords } from '#words/screens/frame';
+import { partsWords } from '#words/screens/parts';
 import { useCooksQuery } from '../data/kitchenApi';
 import { formatAmount, formatMoment, formatNumber, inSentence } from '#words/numbers';
 import { makingOf, type Jar } from '../data/jars';
 
 const PLAN_WORDS = {
-  'poured-too-much': frameWords.pouredOtherwiseThanPlanned,
-  'left-out': frameWords.somethingWasLeftOut,
-  swapped: frameWords.somethingElseWentIn,
-  mend: frameWords.toMendIt,
-  rescue: frameWords.toSaveIt,
-  'by-hand': frameWords.further,
+  'poured-too-much': partsWords.pouredOtherwiseThanPlanned,
+  'left-out': partsWords.somethingWasLeftOut,
+  swapped: partsWords.somethingElseWentIn,
+  mend: partsWords.toMendIt,
+  rescue: partsWords.toSaveIt,
+  'by-hand': partsWords.further,
 } as const;
 
 /** Everything that happened to this jar, oldest first, with what it weighed then. Nothing here can be edited away. */
@@ -40,8 +40,8 @@ export function JarLog({ jar, catalogue, settings }: { jar: Jar; catalogue: Cata
       <LogLine at={jar.at} who={who(jar.by.cookId)} mass={massAfter(0)}>
         <strong>
           {jar.making
-            ? frameWords.makingOfVVersionBegun(jar.version)
-            : frameWords.madeFromVVersion(jar.version)}
+            ? partsWords.makingOfVVersionBegun(jar.version)
+            : partsWords.madeFromVVersion(jar.version)}
         </strong>
       </LogLine>
       {jar.events.map(({ id, event, by, at }, i) => (
@@ -49,7 +49,7 @@ export function JarLog({ jar, catalogue, settings }: { jar: Jar; catalogue: Cata
           key={id}
           at={at}
           who={who(by.cookId)}
-          mass={jar.waiting.has(id) ? frameWords.waiting : massAfter(i + 1)}
+          mass={jar.waiting.has(id) ? partsWords.waiting : massAfter(i + 1)}
           undone={event.kind !== 'corrected' && !stands.has(id)}
         >
           {words(event, jar)}
@@ -83,7 +83,7 @@ function sayEvent(
   const states = stepStates(making.steps, jar?.events ?? []);
   const stepWords = (stepId: string): string => {
     const step = states.find((state) => state.step.id === stepId)?.step;
-    if (!step) return frameWords.aStep;
+    if (!step) return partsWords.aStep;
     if (step.kind === 'do')
       return sayDeed(step, making.tool, {
         nameOf,
@@ -102,7 +102,7 @@ function sayEvent(
     case 'added':
       return (
         <strong>
-          {frameWords.addedLines(
+          {partsWords.addedLines(
             event.lines.map(({ ingredientId, massG }) => amount(massG, ingredientId)).join(', '),
           )}
         </strong>
@@ -115,9 +115,9 @@ function sayEvent(
         </>
       );
     case 'did':
-      return <>{frameWords.doneStepwords(stepWords(event.stepId))}</>;
+      return <>{partsWords.doneStepwords(stepWords(event.stepId))}</>;
     case 'left-out':
-      return <>{frameWords.leftOutStepwords(stepWords(event.stepId))}</>;
+      return <>{partsWords.leftOutStepwords(stepWords(event.stepId))}</>;
     case 'planned':
       return (
         <>
@@ -132,29 +132,29 @@ function sayEvent(
         </>
       );
     case 'corrected':
-      return <>{frameWords.correctionTheEntryStruckOut}</>;
+      return <>{partsWords.correctionTheEntryStruckOut}</>;
     case 'settled':
-      return <>{frameWords.settledWhichWeightCountsStepwords(stepWords(event.stepId))}</>;
+      return <>{partsWords.settledWhichWeightCountsStepwords(stepWords(event.stepId))}</>;
     case 'measured':
       return (
         <>
           {event.what === 'ph'
-            ? frameWords.phValue(formatNumber(event.value, 2, settings))
+            ? partsWords.phValue(formatNumber(event.value, 2, settings))
             : `${formatNumber(event.value, 1, settings)} °C`}
           {SOURCE_WORDS[event.reading.source]}
         </>
       );
     case 'shook':
-      return <>{frameWords.shaken}</>;
+      return <>{partsWords.shaken}</>;
     case 'looked':
       return (
         <>
-          {frameWords.lookedAtItSecondsAfter(sayDuration(event.seconds), SIGHT_WORDS[event.saw])}
+          {partsWords.lookedAtItSecondsAfter(sayDuration(event.seconds), SIGHT_WORDS[event.saw])}
           {event.note && `: ${event.note}`}
         </>
       );
     case 'split':
-      return <>{frameWords.itSplit}</>;
+      return <>{partsWords.itSplit}</>;
   }
 }
 

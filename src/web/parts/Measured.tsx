@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Instrument, Settings } from '#contract';
 import { isKind, measuredPh, standingEvents, type Reading, type TrialEvent } from '#core/trial';
 import { formatMoment, formatNumber } from '#words/numbers';
-import { frameWords } from '#words/screens/frame';
+import { partsWords } from '#words/screens/parts';
 import { readDecimal } from '../ui/readDecimal';
 import { useCounter } from '../data/instruments';
 import type { Jar } from '../data/jars';
@@ -32,17 +32,17 @@ export function Measured({ jar, settings, onSay }: MeasuredProps) {
       }}
     >
       <summary className="min-h-11 cursor-pointer font-semibold">
-        {frameWords.measured}{' '}
-        {temperature ? `${formatNumber(temperature.event.value, 1, settings)} °C` : frameWords.noTemperature},{' '}
-        {ph.status === 'none' ? frameWords.noPh : frameWords.phValue(formatNumber(ph.value, 2, settings))}
+        {partsWords.measured}{' '}
+        {temperature ? `${formatNumber(temperature.event.value, 1, settings)} °C` : partsWords.noTemperature},{' '}
+        {ph.status === 'none' ? partsWords.noPh : partsWords.phValue(formatNumber(ph.value, 2, settings))}
       </summary>
       {open && <Probes settings={settings} onSay={onSay} />}
       {ph.status !== 'none' && (
         <p className="text-sm" data-testid="measured-ph">
-          {ph.status === 'void' && frameWords.phValueWasMeasuredBefore(formatNumber(ph.value, 2, settings))}
-          {ph.status === 'simulated' && frameWords.phValueIsSimulatedFor(formatNumber(ph.value, 2, settings))}
+          {ph.status === 'void' && partsWords.phValueWasMeasuredBefore(formatNumber(ph.value, 2, settings))}
+          {ph.status === 'simulated' && partsWords.phValueIsSimulatedFor(formatNumber(ph.value, 2, settings))}
           {ph.status === 'counts' &&
-            frameWords.phValueAtOfThis(formatNumber(ph.value, 2, settings), formatMoment(ph.at))}
+            partsWords.phValueAtOfThis(formatNumber(ph.value, 2, settings), formatMoment(ph.at))}
         </p>
       )}
     </details>
@@ -70,7 +70,7 @@ function Probes({ settings, onSay }: Omit<MeasuredProps, 'jar'>) {
   return (
     <div className="grid gap-4 py-2 sm:grid-cols-2">
       <Probe
-        label={frameWords.temperatureC}
+        label={partsWords.temperatureC}
         decimals={1}
         low={-40}
         high={200}
@@ -79,7 +79,7 @@ function Probes({ settings, onSay }: Omit<MeasuredProps, 'jar'>) {
         onTake={say('temperature')}
       />
       <Probe
-        label={frameWords.ph}
+        label={partsWords.ph}
         decimals={2}
         low={0}
         high={14}
@@ -118,7 +118,7 @@ function Probe({
         inputMode="decimal"
         value={text}
         onText={setText}
-        problem={text.trim() === '' || fits ? null : frameWords.fromLowToHigh(low, high)}
+        problem={text.trim() === '' || fits ? null : partsWords.fromLowToHigh(low, high)}
       />
       <div className="flex flex-wrap gap-4">
         <Button
@@ -130,7 +130,7 @@ function Probe({
             setText('');
           }}
         >
-          {frameWords.keepWhatIsTyped}
+          {partsWords.keepWhatIsTyped}
         </Button>
         {probe && (
           <Button
@@ -141,8 +141,8 @@ function Probe({
             }}
           >
             {probe.value === null
-              ? frameWords.nameSettling(probe.name)
-              : frameWords.takeValueName(
+              ? partsWords.nameSettling(probe.name)
+              : partsWords.takeValueName(
                   formatNumber(probe.value, decimals, settings),
                   probe.name.toLowerCase(),
                 )}

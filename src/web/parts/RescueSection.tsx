@@ -16,7 +16,7 @@ import type { JudgedPortion } from '#core/reckoning';
 import { inSentence } from '#words/numbers';
 import { freshAmountText } from '#kitchen/edits';
 import type { Kitchen } from '#kitchen/reading';
-import { frameWords } from '#words/screens/frame';
+import { partsWords } from '#words/screens/parts';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { sayStep } from '#words/tips';
@@ -80,15 +80,15 @@ export function RescueSection({
       }),
     );
   return (
-    <section aria-label={frameWords.saveIt}>
+    <section aria-label={partsWords.saveIt}>
       {happened === undefined && (
         <>
-          <h3 className="font-name mb-1 font-bold">{frameWords.whenItHasGoneWrong}</h3>
+          <h3 className="font-name mb-1 font-bold">{partsWords.whenItHasGoneWrong}</h3>
           <Choice
-            label={frameWords.whatWentWrong}
+            label={partsWords.whatWentWrong}
             value={trouble ?? 'none'}
             options={[
-              { value: 'none', label: frameWords.chooseWhatWentWrong },
+              { value: 'none', label: partsWords.chooseWhatWentWrong },
               ...TROUBLES.map((value) => ({ value, label: TROUBLE_WORDS[value] })),
             ]}
             onChange={(value) => {
@@ -100,9 +100,9 @@ export function RescueSection({
       )}
       {(trouble === 'too-thick' || trouble === 'too-thin') && (
         <span className="ml-2 inline-flex items-center gap-2">
-          {frameWords.untilIt}
+          {partsWords.untilIt}
           <Choice
-            label={frameWords.wantedThickness}
+            label={partsWords.wantedThickness}
             value={wanted}
             options={THICKNESS_CLASSES.map((value) => ({ value, label: THICKNESS_WORDS[value] }))}
             onChange={setWanted}
@@ -123,10 +123,10 @@ export function RescueSection({
               </ol>
               {brought && (
                 <p className="font-semibold text-acid-ink">
-                  {frameWords.bringsNameofWhichIsNot(nameOf(brought.id))}
+                  {partsWords.bringsNameofWhichIsNot(nameOf(brought.id))}
                   {brought.allergensEu14.length > 0 &&
-                    frameWords.allergenAllergenseu14(brought.allergensEu14.join(', '))}
-                  {frameWords.lookAtTheCautionsAgain}
+                    partsWords.allergenAllergenseu14(brought.allergensEu14.join(', '))}
+                  {partsWords.lookAtTheCautionsAgain}
                 </p>
               )}
               {onTake && (
@@ -136,7 +136,7 @@ export function RescueSection({
                     onTake(way);
                   }}
                 >
-                  {frameWords.doItThisWay}
+                  {partsWords.doItThisWay}
                 </Button>
               )}
             </li>
@@ -144,7 +144,7 @@ export function RescueSection({
         })}
       </ol>
       {trouble && found.length === 0 && (
-        <p className="mt-1 text-sm text-quiet">{frameWords.nothingToDoItIs}</p>
+        <p className="mt-1 text-sm text-quiet">{partsWords.nothingToDoItIs}</p>
       )}
     </section>
   );

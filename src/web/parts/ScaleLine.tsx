@@ -1,6 +1,6 @@
 import { sayInstrument } from '#words/instruments';
 import type { NumberStyle } from '#words/numbers';
-import { frameWords } from '#words/screens/frame';
+import { partsWords } from '#words/screens/parts';
 import { Button } from '../ui/Button';
 import type { Scale } from '../data/scale';
 
@@ -17,7 +17,7 @@ export function ScaleLine({ scale, weighable, readabilityG, settings }: ScaleLin
     <p className="flex min-h-16 flex-wrap items-center gap-3 text-lg" role="status" data-testid="scale">
       {scale.simulated && (
         <span className="rounded-md border-2 border-sweet px-2 py-0.5 font-semibold text-sweet-ink">
-          {frameWords.simulated}
+          {partsWords.simulated}
         </span>
       )}
       <span className={scale.status === 'ready' || scale.status === 'none' ? 'text-quiet' : 'font-semibold'}>
@@ -29,7 +29,7 @@ export function ScaleLine({ scale, weighable, readabilityG, settings }: ScaleLin
       </span>
       {(scale.status === 'elsewhere' || scale.status === 'other-screen') && (
         <Button className="min-h-16 px-5" onClick={scale.takeOver}>
-          {frameWords.readItHere}
+          {partsWords.readItHere}
         </Button>
       )}
     </p>
@@ -39,20 +39,20 @@ export function ScaleLine({ scale, weighable, readabilityG, settings }: ScaleLin
 function sayScale({ status, holder, info }: Scale, weighable: boolean, step: string): string {
   switch (status) {
     case 'none':
-      return frameWords.noScaleByTheSpoon;
+      return partsWords.noScaleByTheSpoon;
     case 'silent':
-      return frameWords.theScaleIsNotHeard;
+      return partsWords.theScaleIsNotHeard;
     case 'unplugged':
-      return frameWords.theScaleIsUnpluggedPlug;
+      return partsWords.theScaleIsUnpluggedPlug;
     case 'overload':
-      return frameWords.tooMuchLiesOnThe;
+      return partsWords.tooMuchLiesOnThe;
     case 'elsewhere':
-      return frameWords.inUseLabel(holder!.label);
+      return partsWords.inUseLabel(holder!.label);
     case 'other-screen':
-      return frameWords.anotherScreenOfThisMaking;
+      return partsWords.anotherScreenOfThisMaking;
     case 'ready':
       return weighable
-        ? frameWords.nameStepsOfStep(sayInstrument(info!), step)
-        : frameWords.tooLittleForStepsOf(step);
+        ? partsWords.nameStepsOfStep(sayInstrument(info!), step)
+        : partsWords.tooLittleForStepsOf(step);
   }
 }

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Hand } from '#contract';
-import { frameWords } from '#words/screens/frame';
+import { partsWords } from '#words/screens/parts';
 import { useMoveHandMutation } from '../data/kitchenApi';
 import { readDecimal } from '../ui/readDecimal';
 import type { Counter } from '../data/instruments';
@@ -9,9 +9,9 @@ import { Chips } from '../ui/Chips';
 import { Field } from '../ui/Field';
 
 const RATES = [
-  { value: '0.4', label: frameWords.drops },
-  { value: '3', label: frameWords.thread },
-  { value: '15', label: frameWords.stream },
+  { value: '0.4', label: partsWords.drops },
+  { value: '3', label: partsWords.thread },
+  { value: '15', label: partsWords.stream },
 ] as const;
 /** Well within what the server waits for. */
 const RENEW_MS = 600;
@@ -52,10 +52,10 @@ export function TesterPanel({ counter }: { counter: Counter }) {
   return (
     <details className="card border-2 border-dashed border-sweet p-4" open>
       <summary className="min-h-8 cursor-pointer font-semibold text-sweet-ink">
-        {frameWords.simulatedInstrumentsYourHands}
+        {partsWords.simulatedInstrumentsYourHands}
       </summary>
       <div className="mt-2 flex flex-wrap items-end gap-3">
-        <Chips label={frameWords.pourAs} value={rate} options={RATES} onChange={setRate} />
+        <Chips label={partsWords.pourAs} value={rate} options={RATES} onChange={setRate} />
         <Button
           className="min-h-12 touch-none px-5 select-none"
           onPointerDown={pour}
@@ -68,7 +68,7 @@ export function TesterPanel({ counter }: { counter: Counter }) {
           onKeyUp={stop}
           onBlur={stop}
         >
-          {frameWords.holdToPour}
+          {partsWords.holdToPour}
         </Button>
         <Button
           className="min-h-12"
@@ -76,7 +76,7 @@ export function TesterPanel({ counter }: { counter: Counter }) {
             hand({ does: 'drop', massG: DRIP_G });
           }}
         >
-          {frameWords.drip}
+          {partsWords.drip}
         </Button>
         <Button
           className="min-h-12"
@@ -84,7 +84,7 @@ export function TesterPanel({ counter }: { counter: Counter }) {
             hand({ does: 'drop', massG: SPILL_G });
           }}
         >
-          {frameWords.spill}
+          {partsWords.spill}
         </Button>
         <Button
           className="min-h-12"
@@ -92,7 +92,7 @@ export function TesterPanel({ counter }: { counter: Counter }) {
             hand({ does: 'clear' });
           }}
         >
-          {frameWords.liftItAllOff}
+          {partsWords.liftItAllOff}
         </Button>
         <Button
           className="min-h-12"
@@ -100,10 +100,10 @@ export function TesterPanel({ counter }: { counter: Counter }) {
             hand({ does: 'plug', in: !plugged });
           }}
         >
-          {plugged ? frameWords.unplug : frameWords.plugIn}
+          {plugged ? partsWords.unplug : partsWords.plugIn}
         </Button>
         <Dip
-          label={frameWords.probeInC}
+          label={partsWords.probeInC}
           low={-30}
           high={150}
           onDip={(temperatureC) => {
@@ -111,7 +111,7 @@ export function TesterPanel({ counter }: { counter: Counter }) {
           }}
         />
         <Dip
-          label={frameWords.meterInPh}
+          label={partsWords.meterInPh}
           low={0}
           high={14}
           onDip={(ph) => {
@@ -126,15 +126,15 @@ export function TesterPanel({ counter }: { counter: Counter }) {
           }}
         >
           <Field
-            label={frameWords.putOnG}
+            label={partsWords.putOnG}
             className="w-28 text-sm"
             inputMode="decimal"
             value={grams}
             onText={setGrams}
-            problem={grams.trim() === '' || exactFits ? null : frameWords.aNumber}
+            problem={grams.trim() === '' || exactFits ? null : partsWords.aNumber}
           />
           <Button className="min-h-12" type="submit" disabled={!exactFits}>
-            {frameWords.putItOn}
+            {partsWords.putItOn}
           </Button>
         </form>
       </div>
@@ -171,10 +171,10 @@ function Dip({
         inputMode="decimal"
         value={text}
         onText={setText}
-        problem={text.trim() === '' || fits ? null : frameWords.lowToHigh(low, high)}
+        problem={text.trim() === '' || fits ? null : partsWords.lowToHigh(low, high)}
       />
       <Button className="min-h-12" type="submit" disabled={!fits}>
-        {frameWords.dip}
+        {partsWords.dip}
       </Button>
     </form>
   );

@@ -9,27 +9,29 @@ interface FieldProps extends Omit<ComponentProps<'input'>, 'onChange' | 'value'>
   readonly hint?: ReactNode;
 }
 
-/** A labelled line of text with its hint and complaint. */
+/** A labelled line of text with its hint and complaint; what is visible as its label is its name. */
 export function Field({ label, value, onText, problem, hint, className = '', ...rest }: FieldProps) {
   const id = useId();
+  const saysId = `${id}-says`;
   return (
-    <label className={`grid content-start gap-1 font-semibold ${className}`}>
-      {label}
+    <div className={`grid content-start gap-1 font-semibold ${className}`}>
+      <label htmlFor={id}>{label}</label>
       <input
         {...rest}
+        id={id}
         className={`field w-full font-normal ${problem ? 'border-acid-ink bg-acid-wash' : ''}`}
         value={value}
         aria-invalid={Boolean(problem)}
-        aria-describedby={problem || hint ? id : undefined}
+        aria-describedby={problem || hint ? saysId : undefined}
         onChange={(event) => {
           onText(event.target.value);
         }}
       />
       {(problem || hint) && (
-        <span id={id} className={`text-sm font-normal ${problem ? 'text-acid-ink' : 'text-quiet'}`}>
+        <span id={saysId} className={`text-sm font-normal ${problem ? 'text-acid-ink' : 'text-quiet'}`}>
           {problem || hint}
         </span>
       )}
-    </label>
+    </div>
   );
 }

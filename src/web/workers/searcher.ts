@@ -1,5 +1,5 @@
 /** Asks the search worker. An answer to a question that was dropped is dropped too. */
-import { frameWords } from '#words/screens/frame';
+import { partsWords } from '#words/screens/parts';
 import type { Progress } from '#core/balance';
 import type { Answers, FromWorker, Kind, Questions, ToWorker } from './protocol';
 
@@ -64,7 +64,7 @@ export class Searcher {
       () => {
         // A broken worker is replaced at the next question.
         this.port = null;
-        for (const { reject } of this.waiting.values()) reject(new Error(frameWords.theSearchBrokeOff));
+        for (const { reject } of this.waiting.values()) reject(new Error(partsWords.theSearchBrokeOff));
         this.waiting.clear();
       },
     );
@@ -72,7 +72,7 @@ export class Searcher {
   }
 }
 
-const aborted = (): Error => new DOMException(frameWords.stopped, 'AbortError');
+const aborted = (): Error => new DOMException(partsWords.stopped, 'AbortError');
 
 export const searcher = new Searcher(() => {
   const worker = new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' });

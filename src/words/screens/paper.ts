@@ -69,4 +69,5 @@ export const paperWords = {
   weighs: 'Weighs',
   ifYouLike: 'if you like',
   ingredientsC: 'Ingredients, °C',
+  enough: 'enough',
 };

@@ -61,10 +61,8 @@ export const planWords = {
   withoutName: (name: string) => `Without ${name}`,
   job: 'Job',
   minutes: 'Minutes',
-  n1To2880: '1 to 2880.',
   workOrWaiting: 'Work or waiting',
   overMinBefore: 'Over, min before',
-  n0To2880: '0 to 2880.',
   takesUpOvenPot: 'Takes up (oven, pot)',
   beforeWhichService: 'Before which service',
   beforeTitle: (title: string) => `before ${title}`,
@@ -74,7 +72,6 @@ export const planWords = {
     `${name}, ${sayTime}, ${covers} covers`,
   at: 'At',
   covers: 'Covers',
-  howMany: 'How many?',
   addTheService: 'Add the service',
   onDishnamesDressedServinggG: (dishNames: string, dressed: string, servingG: number) =>
     `on ${dishNames}, ${dressed}, ${servingG} g each`,

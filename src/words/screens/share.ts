@@ -104,4 +104,5 @@ export const shareWords = {
   address: 'Address',
   whatItDoes: 'What it does',
   tables: { formulas: 'Formulas', log: 'Log', batches: 'Batches' },
+  read: 'read',
 };

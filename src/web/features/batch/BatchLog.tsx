@@ -4,6 +4,7 @@ import { standingBatchEvents } from '#core/batch';
 import { TEMPERATURE_WORDS } from '#words/batch';
 import type { Catalogue } from '#core/ingredient';
 import { batchRunWords } from '#words/screens/batchRun';
+import { Alert } from '../../ui/Alert';
 import { useCooksQuery } from '../../data/kitchenApi';
 import { formatMoment, formatNumber, inSentence, type NumberStyle } from '#words/numbers';
 import { useKitchen } from '../../data/kitchen';
@@ -69,11 +70,7 @@ export function BatchLog({ batch }: { batch: BatchRecord }) {
           {batchRunWords.noteIt}
         </Button>
       </form>
-      {error && (
-        <p role="alert" className="font-semibold text-acid-ink">
-          {batchRunWords.notWrittenDownError(error)}
-        </p>
-      )}
+      {error && <Alert>{batchRunWords.notWrittenDownError(error)}</Alert>}
       {trials.map((trial) => (
         <details key={trial.id} className="border-t border-rule pt-2">
           <summary className="min-h-8 cursor-pointer font-semibold">

@@ -5,6 +5,7 @@ import type { BatchPlan, BatchRequest } from '#core/batch';
 import { sayBatchProblem } from '#words/batch';
 import type { VersionState } from '#core/trial';
 import { batchPlanWords } from '#words/screens/batchPlan';
+import { Alert } from '../../ui/Alert';
 import { sayError, useBeginBatchMutation } from '../../data/kitchenApi';
 import { formatMass, formatVolume } from '#words/numbers';
 import { newBatchOf, type ReadVersion } from '#kitchen/batch';
@@ -164,9 +165,7 @@ function TakeOn({ working, version, draft, read, state, plan, request }: TakeOnP
         )}
       </Button>
       {beginning.error !== undefined && (
-        <p role="alert" className="w-full font-semibold text-acid-ink">
-          {batchPlanWords.notWrittenDownError(sayError(beginning.error))}
-        </p>
+        <Alert className="w-full">{batchPlanWords.notWrittenDownError(sayError(beginning.error))}</Alert>
       )}
     </form>
   );

@@ -5,6 +5,7 @@ import { daySchema, type BatchRecord } from '#contract';
 import { latestOf } from '#core/batch';
 import { STATE_WORDS } from '#words/batch';
 import { batchRunWords } from '#words/screens/batchRun';
+import { Alert } from '../../ui/Alert';
 import { useBatchesQuery } from '../../data/kitchenApi';
 import { formatDay, formatMoney, formatVolume } from '#words/numbers';
 import { useKitchen } from '../../data/kitchen';
@@ -128,11 +129,7 @@ function Day({ all }: { all: readonly BatchRecord[] }) {
             >
               {batchRunWords.printThePullList}
             </Button>
-            {paper.error && (
-              <p role="alert" className="font-semibold text-acid-ink">
-                {paper.error}
-              </p>
-            )}
+            {paper.error && <Alert>{paper.error}</Alert>}
           </div>
         )}
       </div>

@@ -5,6 +5,7 @@ import { GLASS_LIMITS_MM, stripOf, USUAL_GLASS_MM, type StripAnswer } from '#cor
 import { reckonFormula } from '#core/reckoning';
 import { formatNumber } from '#words/numbers';
 import { batchPlanWords } from '#words/screens/batchPlan';
+import { Alert } from '../../ui/Alert';
 import { readDecimal } from '../../ui/readDecimal';
 import { contextFor, vesselOf } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
@@ -93,11 +94,7 @@ export function JarStrip({ working, version }: { working: WorkingFormula; versio
           ))}
         </ol>
       )}
-      {paper.error && (
-        <p role="alert" className="font-semibold text-acid-ink">
-          {paper.error}
-        </p>
-      )}
+      {paper.error && <Alert>{paper.error}</Alert>}
       <Button
         className="justify-self-start"
         disabled={strip?.status !== 'strip' || paper.busy}

@@ -4,6 +4,7 @@ import { standingBatchEvents } from '#core/batch';
 import type { IngredientId } from '#core/ingredient';
 import { entryOf } from '#kitchen/reading';
 import { batchRunWords } from '#words/screens/batchRun';
+import { Alert } from '../../ui/Alert';
 import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -59,11 +60,7 @@ export function Lots({ batch }: { batch: BatchRecord }) {
                   fresh.length === 1 ? batchRunWords.it : batchRunWords.theseLength(fresh.length),
                 )}
           </Button>
-          {error && (
-            <p role="alert" className="font-semibold text-acid-ink">
-              {batchRunWords.notAllKeptError(error)}
-            </p>
-          )}
+          {error && <Alert>{batchRunWords.notAllKeptError(error)}</Alert>}
         </form>
       </details>
     </section>

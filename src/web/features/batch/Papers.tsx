@@ -4,6 +4,7 @@ import type { BatchRecord } from '#contract';
 import { MOST_LABELS } from '#contract';
 import { LABEL_SIZES } from '#core/paper';
 import { batchRunWords } from '#words/screens/batchRun';
+import { Alert } from '../../ui/Alert';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
@@ -81,11 +82,7 @@ export function Papers({ batch }: { batch: BatchRecord }) {
           )}
         </Button>
       </form>
-      {paper.error && (
-        <p role="alert" className="font-semibold text-acid-ink">
-          {paper.error}
-        </p>
-      )}
+      {paper.error && <Alert>{paper.error}</Alert>}
     </section>
   );
 }

@@ -7,6 +7,7 @@ import type { Catalogue } from '#core/ingredient';
 import { stepStates, trialLines } from '#core/trial';
 import type { Vessel } from '#core/vessel';
 import { batchRunWords } from '#words/screens/batchRun';
+import { Alert } from '../../ui/Alert';
 import { sayError, useCombineBatchMutation } from '../../data/kitchenApi';
 import { Jar } from '../../parts/drawing/Jar';
 import { liquidColour } from '../../parts/drawing/colours';
@@ -255,9 +256,7 @@ function Combine({
       )}
       {unsent && <p className="w-full">{batchRunWords.stepsStillWaitInThis}</p>}
       {combining.error !== undefined && (
-        <p role="alert" className="w-full font-semibold text-acid-ink">
-          {batchRunWords.notCombinedError(sayError(combining.error))}
-        </p>
+        <Alert className="w-full">{batchRunWords.notCombinedError(sayError(combining.error))}</Alert>
       )}
     </div>
   );
@@ -310,11 +309,7 @@ function CallOff({ batch }: { batch: BatchRecord }) {
       >
         {batchRunWords.keepIt}
       </Button>
-      {error && (
-        <p role="alert" className="w-full font-semibold text-acid-ink">
-          {batchRunWords.notCalledOffError(error)}
-        </p>
-      )}
+      {error && <Alert className="w-full">{batchRunWords.notCalledOffError(error)}</Alert>}
     </form>
   );
 }

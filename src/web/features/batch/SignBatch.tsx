@@ -5,6 +5,7 @@ import { latestOf, signProblem, tastedRight, keepUntilProblem, type UseBy } from
 import { SIGN_WORDS, USE_BY_WORDS } from '#words/batch';
 import { saySafetyOfTheDay } from '#words/safety';
 import { batchRunWords } from '#words/screens/batchRun';
+import { Alert } from '../../ui/Alert';
 import { useCooksQuery } from '../../data/kitchenApi';
 import { useCookHere } from '../../data/useCook';
 import { Button } from '../../ui/Button';
@@ -77,11 +78,7 @@ export function SignBatch({ batch }: { batch: BatchRecord }) {
         </Button>
         {problem && <p className="w-full text-quiet">{SIGN_WORDS[problem]}</p>}
       </form>
-      {error && (
-        <p role="alert" className="font-semibold text-acid-ink">
-          {batchRunWords.notWrittenDownError(error)}
-        </p>
-      )}
+      {error && <Alert>{batchRunWords.notWrittenDownError(error)}</Alert>}
     </section>
   );
 }
@@ -160,11 +157,7 @@ function UseByForm({ batch }: { batch: BatchRecord }) {
           >
             {batchRunWords.set}
           </Button>
-          {error && (
-            <p role="alert" className="w-full font-semibold text-acid-ink">
-              {error}
-            </p>
-          )}
+          {error && <Alert className="w-full">{error}</Alert>}
         </form>
       )}
     </div>

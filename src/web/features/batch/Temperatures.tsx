@@ -4,6 +4,7 @@ import { TEMPERATURES_AT, standingBatchEvents, type TemperatureAt } from '#core/
 import { TEMPERATURE_WORDS } from '#words/batch';
 import { formatMoment, formatNumber } from '#words/numbers';
 import { batchRunWords } from '#words/screens/batchRun';
+import { Alert } from '../../ui/Alert';
 import { readDecimal } from '../../ui/readDecimal';
 import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
@@ -69,11 +70,7 @@ export function Temperatures({ batch }: { batch: BatchRecord }) {
           {batchRunWords.keepIt}
         </Button>
       </form>
-      {error && (
-        <p role="alert" className="font-semibold text-acid-ink">
-          {batchRunWords.notKeptError(error)}
-        </p>
-      )}
+      {error && <Alert>{batchRunWords.notKeptError(error)}</Alert>}
     </section>
   );
 }

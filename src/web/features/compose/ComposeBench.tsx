@@ -4,6 +4,8 @@ import { costOf } from '#core/composition';
 import { findIngredient, isMadeWith } from '#core/ingredient';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { composeWords } from '#words/screens/compose';
+import { Tick } from '../../ui/Tick';
+import { Alert } from '../../ui/Alert';
 import { sayError, useFreezeMutation, useSaveSettingsMutation, useTrialsQuery } from '../../data/kitchenApi';
 import { formatAmount, formatRatio } from '#words/numbers';
 import { byNow, newId } from '../../sync/device';
@@ -222,9 +224,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
         onKeys={show('keys')}
       />
       {freezing.isError && (
-        <p role="alert" className="mb-3 font-semibold text-acid-ink">
-          {composeWords.notFrozenError(sayError(freezing.error))}
-        </p>
+        <Alert className="mb-3">{composeWords.notFrozenError(sayError(freezing.error))}</Alert>
       )}
       <ConflictNotice
         working={working}
@@ -320,17 +320,14 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
               }}
             />
             {hasOptional && (
-              <label className="flex min-h-8 items-center gap-2 pt-2 text-sm">
-                <input
-                  type="checkbox"
-                  className="size-4 accent-bottle"
-                  checked={formula.countsOptional}
-                  onChange={(event) => {
-                    edit({ ...formula, countsOptional: event.target.checked });
-                  }}
-                />
-                {composeWords.countOptionalAdditions}
-              </label>
+              <Tick
+                label={composeWords.countOptionalAdditions}
+                checked={formula.countsOptional}
+                onChange={(checked) => {
+                  edit({ ...formula, countsOptional: checked });
+                }}
+                className="pt-2 text-sm"
+              />
             )}
           </div>
           <div className="sticky bottom-0 -mx-4 -mb-4 rounded-b-lg bg-card px-4 pt-2 pb-2 lg:static">

@@ -15,6 +15,7 @@ import { judgeFormula, reckonFormula } from '#core/reckoning';
 import type { ShelfRecord } from '#contract';
 import { sayStyle } from '#words/palate';
 import { composeBalanceWords } from '#words/screens/composeBalance';
+import { Tick } from '../../ui/Tick';
 import {
   sayError,
   useDropStyleMutation,
@@ -323,22 +324,19 @@ function OwnStyle({
         <fieldset>
           <legend className="font-semibold">{composeBalanceWords.madeFromTheDressingsYou}</legend>
           {others.map(({ id, formula }) => (
-            <label key={id} className="flex min-h-8 items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-4 accent-bottle"
-                checked={liked.has(id)}
-                onChange={(event) => {
-                  setLiked((now) => {
-                    const next = new Set(now);
-                    if (event.target.checked) next.add(id);
-                    else next.delete(id);
-                    return next;
-                  });
-                }}
-              />
-              {formula.name}
-            </label>
+            <Tick
+              key={id}
+              label={formula.name}
+              checked={liked.has(id)}
+              onChange={(checked) => {
+                setLiked((now) => {
+                  const next = new Set(now);
+                  if (checked) next.add(id);
+                  else next.delete(id);
+                  return next;
+                });
+              }}
+            />
           ))}
         </fieldset>
         {saving.isError && (

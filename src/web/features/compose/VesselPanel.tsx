@@ -1,4 +1,6 @@
 import { useState } from 'react';
+import { useFieldArray, type Control } from 'react-hook-form';
+import { z } from 'zod';
 import type { VesselId } from '#core/formula';
 import {
   outlineFromMeasures,
@@ -14,11 +16,10 @@ import { sayMeasureProblem } from '#words/vessel';
 import { composeWords } from '#words/screens/compose';
 import { sayError, useSaveVesselMutation } from '../../data/kitchenApi';
 import { Jar } from '../../parts/drawing/Jar';
-import { readDecimal } from '../../ui/readDecimal';
+import { ChoiceField, ReadField, TextField, TickField } from '../../form/fields';
+import { useDraft } from '../../form/useDraft';
 import { newId } from '../../sync/device';
 import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
-import { Field } from '../../ui/Field';
 import { Panel } from '../../ui/Panel';
 
 const SHAPE_NAMES: Record<VesselShape, string> = {
@@ -32,98 +33,96 @@ const SHAPE_NAMES: Record<VesselShape, string> = {
   bucket: composeWords.bucket,
 };
 
-interface Row {
-  readonly height: string;
-  readonly width: string;
-}
-const FIRST_ROWS: readonly Row[] = [
-  { height: '0', width: '' },
-  { height: '', width: '' },
-];
+const length = z.number().nullable();
+/** As it is typed; what cannot be read is refused by its field. */
+const typedSchema = z.strictObject({
+  name: z.string(),
+  nominalMl: length,
+  brimfulMl: length,
+  closes: z.boolean(),
+  by: z.enum(['shape', 'ruler']),
+  shape: z.enum(VESSEL_SHAPES),
+  rows: z.array(z.strictObject({ heightMm: length, widthMm: length })).min(2),
+});
+type Typed = z.infer<typeof typedSchema>;
+const START: Typed = {
+  name: '',
+  nominalMl: null,
+  brimfulMl: null,
+  closes: true,
+  by: 'shape',
+  shape: 'jamJar',
+  rows: [
+    { heightMm: 0, widthMm: null },
+    { heightMm: null, widthMm: null },
+  ],
+};
 
 /** A vessel of the kitchen's own: a shape of known volume, or heights and widths off a ruler. */
 export function VesselPanel({ onMade, onClose }: { onMade: (id: VesselId) => void; onClose: () => void }) {
-  const [name, setName] = useState('');
-  const [nominal, setNominal] = useState('');
-  const [brimful, setBrimful] = useState('');
-  const [closes, setCloses] = useState(true);
-  const [by, setBy] = useState<'shape' | 'ruler'>('shape');
-  const [shape, setShape] = useState<VesselShape>('jamJar');
-  const [rows, setRows] = useState(FIRST_ROWS);
-  const [save, saving] = useSaveVesselMutation();
+  const [save] = useSaveVesselMutation();
   const [id] = useState(() => `own_${newId()}` as VesselId);
-  const made = makeVessel(id, { name, nominal, brimful, closes, by, shape, rows });
+  const draft = useDraft<Typed>({
+    schema: typedSchema,
+    start: START,
+    save: async (typed) => {
+      const vessel = makeVessel(id, typed);
+      if (vessel.status !== 'made') return;
+      await save(vessel.vessel).unwrap();
+      onMade(id);
+      onClose();
+    },
+  });
+  const { control } = draft.form;
+  const typed = draft.form.watch();
+  const made = makeVessel(id, typed);
   return (
     <Panel title={composeWords.aVesselOfYourOwn} open onClose={onClose}>
-      <form
-        className="grid gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (made.status !== 'made') return;
-          void save(made.vessel)
-            .unwrap()
-            .then(
-              () => {
-                onMade(id);
-                onClose();
-              },
-              () => undefined,
-            );
-        }}
-      >
+      <form className="grid gap-3" onSubmit={draft.submit}>
         <div className="grid gap-3 sm:grid-cols-2">
-          <Field
+          <TextField
+            control={control}
+            name="name"
             label={composeWords.name}
-            value={name}
-            onText={setName}
             placeholder={composeWords.n400MlHoneyJar}
           />
-          <Field
+          <ReadField
+            control={control}
+            name="nominalMl"
+            whenEmpty={null}
             label={composeWords.soldAsMl}
-            value={nominal}
-            onText={setNominal}
             placeholder="400"
-            inputMode="decimal"
           />
-          <Field
+          <ReadField
+            control={control}
+            name="brimfulMl"
+            whenEmpty={null}
             label={composeWords.toTheVeryBrimMl}
-            value={brimful}
-            onText={setBrimful}
-            placeholder={by === 'ruler' ? composeWords.reckonedOrWeighWater : composeWords.weighItFullOfWater}
-            inputMode="decimal"
+            placeholder={
+              typed.by === 'ruler' ? composeWords.reckonedOrWeighWater : composeWords.weighItFullOfWater
+            }
           />
-          <Choice
+          <ChoiceField
+            control={control}
+            name="by"
             label={composeWords.howItsShapeIsKnown}
-            value={by}
             options={[
               { value: 'shape', label: composeWords.pickAShape },
               { value: 'ruler', label: composeWords.measureWithARuler },
             ]}
-            onChange={setBy}
-            className="self-end"
           />
         </div>
-        {by === 'shape' ? (
-          <Choice
+        {typed.by === 'shape' ? (
+          <ChoiceField
+            control={control}
+            name="shape"
             label={composeWords.shape}
-            value={shape}
             options={VESSEL_SHAPES.map((value) => ({ value, label: SHAPE_NAMES[value] }))}
-            onChange={setShape}
           />
         ) : (
-          <RulerRows rows={rows} onChange={setRows} />
+          <RulerRows control={control} />
         )}
-        <label className="flex min-h-8 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-bottle"
-            checked={closes}
-            onChange={(event) => {
-              setCloses(event.target.checked);
-            }}
-          />
-          {composeWords.itClosesAndCanBe}
-        </label>
+        <TickField control={control} name="closes" label={composeWords.itClosesAndCanBe} />
         <div className="flex items-end gap-4">
           {made.status === 'made' && (
             <Jar
@@ -135,15 +134,15 @@ export function VesselPanel({ onMade, onClose }: { onMade: (id: VesselId) => voi
             />
           )}
           <p role="status" className="text-sm text-quiet">
-            {saving.isError
-              ? composeWords.notKeptError(sayError(saving.error))
+            {draft.state === 'failed'
+              ? composeWords.notKeptError(sayError(draft.error))
               : made.status === 'made'
                 ? composeWords.holdsRoundMlToThe(Math.round(made.vessel.brimfulVolumeMl))
                 : made.why}
           </p>
         </div>
         <div className="flex gap-3">
-          <Button kind="main" type="submit" disabled={made.status !== 'made' || saving.isLoading}>
+          <Button kind="main" type="submit" disabled={made.status !== 'made' || draft.state === 'saving'}>
             {composeWords.keepAndUse}
           </Button>
           <Button onClick={onClose}>{composeWords.leave}</Button>
@@ -153,10 +152,8 @@ export function VesselPanel({ onMade, onClose }: { onMade: (id: VesselId) => voi
   );
 }
 
-function RulerRows({ rows, onChange }: { rows: readonly Row[]; onChange: (rows: readonly Row[]) => void }) {
-  const set = (index: number, patch: Partial<Row>): void => {
-    onChange(rows.map((row, i) => (i === index ? { ...row, ...patch } : row)));
-  };
+function RulerRows({ control }: { control: Control<Typed, unknown, Typed> }) {
+  const { fields, append, remove } = useFieldArray({ control, name: 'rows' });
   return (
     <fieldset>
       <legend className="font-semibold">{composeWords.insideFromTheBottomUp}</legend>
@@ -164,29 +161,28 @@ function RulerRows({ rows, onChange }: { rows: readonly Row[]; onChange: (rows: 
         <span className="text-sm text-quiet">{composeWords.height}</span>
         <span className="text-sm text-quiet">{composeWords.widthThere}</span>
         <span />
-        {rows.map((row, index) => (
-          <div key={index} className="contents">
-            {(['height', 'width'] as const).map((field) => (
-              <input
-                key={field}
-                className="field"
-                inputMode="decimal"
-                aria-label={composeWords.formPartMm(
-                  field === 'height' ? composeWords.height2 : composeWords.width,
-                  index + 1,
-                )}
-                value={row[field]}
-                onChange={(event) => {
-                  set(index, { [field]: event.target.value });
-                }}
-              />
-            ))}
+        {fields.map((row, index) => (
+          <div key={row.id} className="contents">
+            <ReadField
+              bare
+              control={control}
+              name={`rows.${index}.heightMm`}
+              whenEmpty={null}
+              label={composeWords.formPartMm(composeWords.height2, index + 1)}
+            />
+            <ReadField
+              bare
+              control={control}
+              name={`rows.${index}.widthMm`}
+              whenEmpty={null}
+              label={composeWords.formPartMm(composeWords.width, index + 1)}
+            />
             <Button
               kind="quiet"
-              disabled={rows.length <= 2}
+              disabled={fields.length <= 2}
               aria-label={composeWords.takeOutRowPart(index + 1)}
               onClick={() => {
-                onChange(rows.filter((_, i) => i !== index));
+                remove(index);
               }}
             >
               {composeWords.takeOut}
@@ -197,7 +193,7 @@ function RulerRows({ rows, onChange }: { rows: readonly Row[]; onChange: (rows: 
       <Button
         className="mt-2"
         onClick={() => {
-          onChange([...rows, { height: '', width: '' }]);
+          append({ heightMm: null, widthMm: null }, { shouldFocus: false });
         }}
       >
         {composeWords.oneMoreWidth}
@@ -206,15 +202,6 @@ function RulerRows({ rows, onChange }: { rows: readonly Row[]; onChange: (rows: 
   );
 }
 
-interface Typed {
-  readonly name: string;
-  readonly nominal: string;
-  readonly brimful: string;
-  readonly closes: boolean;
-  readonly by: 'shape' | 'ruler';
-  readonly shape: VesselShape;
-  readonly rows: readonly Row[];
-}
 type Made =
   { readonly status: 'made'; readonly vessel: Vessel } | { readonly status: 'not-yet'; readonly why: string };
 
@@ -223,15 +210,15 @@ function makeVessel(id: VesselId, typed: Typed): Made {
   const notYet = (why: string): Made => ({ status: 'not-yet', why });
   const name = typed.name.trim();
   if (!name) return notYet(composeWords.giveItAName);
-  const brimful = typed.brimful.trim() ? readDecimal(typed.brimful) : null;
-  if (typed.brimful.trim() && !(brimful && brimful > 0 && brimful <= LARGEST_ML)) {
+  const brimful = typed.brimfulMl;
+  if (brimful !== null && !(brimful > 0 && brimful <= LARGEST_ML)) {
     return notYet(composeWords.theVolumeToTheBrim);
   }
   const shaped = outlineOf(typed, brimful);
   if (typeof shaped === 'string') return notYet(shaped);
   const brimfulVolumeMl = volumeBelowMl(shaped, brimHeightMm(shaped));
-  const nominal = typed.nominal.trim() ? readDecimal(typed.nominal) : brimfulVolumeMl;
-  if (!(nominal && nominal > 0 && nominal <= brimfulVolumeMl * 1.02)) {
+  const nominal = typed.nominalMl ?? brimfulVolumeMl;
+  if (!(nominal > 0 && nominal <= brimfulVolumeMl * 1.02)) {
     return notYet(composeWords.whatItIsSoldAs);
   }
   const vessel = {
@@ -258,10 +245,7 @@ function outlineOf({ by, shape, rows }: Typed, brimful: number | null): Outline 
     return vesselOfShape(shape, frame).outline;
   }
   const measured = outlineFromMeasures(
-    rows.map(({ height, width }) => ({
-      heightMm: readDecimal(height) ?? NaN,
-      widthMm: readDecimal(width) ?? NaN,
-    })),
+    rows.map(({ heightMm, widthMm }) => ({ heightMm: heightMm ?? NaN, widthMm: widthMm ?? NaN })),
     brimful,
   );
   return measured.status === 'measured' ? measured.outline : sayMeasureProblem(measured.problem);

@@ -11,6 +11,7 @@ import { emptyFormula, type Addition, type AdditionId, type FormulaId } from '#c
 import { MEASURE_WORDS } from '#words/palate';
 import { DEFAULT_VESSEL_ID, SHAKE_LINE_SHARE, type Vessel } from '#core/vessel';
 import { fromPantryWords } from '#words/screens/fromPantry';
+import { Alert } from '../../ui/Alert';
 import { sayError, useCreateFormulaMutation } from '../../data/kitchenApi';
 import { freshAmountText } from '#kitchen/edits';
 import { newId } from '../../sync/device';
@@ -156,11 +157,7 @@ export function FromPantryPage() {
           options={MEASURES}
           onChange={setMeasuredWith}
         />
-        {creating.isError && (
-          <p role="alert" className="font-semibold text-acid-ink">
-            {fromPantryWords.notOpenedError(sayError(creating.error))}
-          </p>
-        )}
+        {creating.isError && <Alert>{fromPantryWords.notOpenedError(sayError(creating.error))}</Alert>}
         {!question && volumeFits && <p className="text-quiet">{fromPantryWords.sayWhatIsThereAn}</p>}
         {search.status === 'working' && (
           <Working what={fromPantryWords.findingAmounts} done={search.done} onStop={stop} />

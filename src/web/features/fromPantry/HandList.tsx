@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { ReadingContext } from '#core/formula';
 import { componentOf, type IngredientId } from '#core/ingredient';
 import { fromPantryWords } from '#words/screens/fromPantry';
+import { Tick } from '../../ui/Tick';
 import { ComponentMark } from '../../parts/drawing/ComponentMark';
 import { formatAmount } from '#words/numbers';
 import { newId } from '../../sync/device';
@@ -131,17 +132,14 @@ function HandRow({
         </span>
       </span>
       {read && reading.massG !== null && (
-        <label className="flex min-h-8 items-center gap-1.5 text-sm">
-          <input
-            type="checkbox"
-            className="size-4 accent-bottle"
-            checked={line.useUp}
-            onChange={(event) => {
-              onUseUp(event.target.checked);
-            }}
-          />
-          {fromPantryWords.useItUp}
-        </label>
+        <Tick
+          label={fromPantryWords.useItUp}
+          checked={line.useUp}
+          onChange={(checked) => {
+            onUseUp(checked);
+          }}
+          className="text-sm"
+        />
       )}
       <IconButton label={fromPantryWords.takeOutText(line.text)} onClick={onDrop}>
         <X size={16} aria-hidden />

@@ -2,6 +2,8 @@ import { useMemo } from 'react';
 import { sayDuration } from '#words/hold';
 import { lessonOf } from '#core/trial';
 import { logWords } from '#words/screens/log';
+import { Tick } from '../../ui/Tick';
+import { Alert } from '../../ui/Alert';
 import { sayError, useSaveSettingsMutation } from '../../data/kitchenApi';
 import type { Jar } from '../../data/jars';
 import { useKitchen } from '../../data/kitchen';
@@ -44,26 +46,20 @@ export function Learning({ jars }: { jars: readonly Jar[] }) {
       )}
       {!learning.holds && <p className="text-sm">{logWords.theModelAloneSpeaksNow}</p>}
       <div className="flex flex-wrap gap-x-5 gap-y-1">
-        <label className="inline-flex min-h-8 items-center gap-2">
-          <input
-            type="checkbox"
-            checked={learning.holds}
-            onChange={({ target }) => {
-              set({ holds: target.checked });
-            }}
-          />
-          {logWords.looksMovePredictedHolds}
-        </label>
-        <label className="inline-flex min-h-8 items-center gap-2">
-          <input
-            type="checkbox"
-            checked={learning.windows}
-            onChange={({ target }) => {
-              set({ windows: target.checked });
-            }}
-          />
-          {logWords.tastingsMoveWindows}
-        </label>
+        <Tick
+          label={logWords.looksMovePredictedHolds}
+          checked={learning.holds}
+          onChange={(checked) => {
+            set({ holds: checked });
+          }}
+        />
+        <Tick
+          label={logWords.tastingsMoveWindows}
+          checked={learning.windows}
+          onChange={(checked) => {
+            set({ windows: checked });
+          }}
+        />
       </div>
       <div className="flex flex-wrap items-center gap-3">
         <Button
@@ -83,11 +79,7 @@ export function Learning({ jars }: { jars: readonly Jar[] }) {
           </Button>
         )}
       </div>
-      {saving.isError && (
-        <p role="alert" className="font-semibold text-acid-ink">
-          {logWords.notSavedError(sayError(saving.error))}
-        </p>
-      )}
+      {saving.isError && <Alert>{logWords.notSavedError(sayError(saving.error))}</Alert>}
       <p className="text-sm text-quiet">{logWords.forTheWholeKitchenThe}</p>
     </section>
   );

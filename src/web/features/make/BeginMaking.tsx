@@ -8,6 +8,7 @@ import { planMaking, type MakingPlan } from '#core/trial';
 import { sayDeed } from '#words/trial';
 import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
 import { makeWords } from '#words/screens/make';
+import { Alert } from '../../ui/Alert';
 import { sayError, useCooksQuery } from '../../data/kitchenApi';
 import { formatAmount } from '#words/numbers';
 import { readDecimal } from '../../ui/readDecimal';
@@ -167,11 +168,7 @@ export function BeginMaking({
         <p className="text-sm text-quiet">
           {cook ? makeWords.nameCooksOnThisDevice(cook.name) : makeWords.nobodyIsNamedOnThis}
         </p>
-        {jar.error !== undefined && (
-          <p role="alert" className="font-semibold text-acid-ink">
-            {makeWords.notBegunError(sayError(jar.error))}
-          </p>
-        )}
+        {jar.error !== undefined && <Alert>{makeWords.notBegunError(sayError(jar.error))}</Alert>}
         <Button
           kind="main"
           type="submit"

@@ -4,6 +4,7 @@ import { sayPour } from '#words/hold';
 import type { DoStep, MakingPlan, TrialEvent } from '#core/trial';
 import { sayDeed, type StepWords } from '#words/trial';
 import { makeWords } from '#words/screens/make';
+import { Alert } from '../../ui/Alert';
 import { sayError, useStartTimerMutation, useTimersQuery } from '../../data/kitchenApi';
 import { newId } from '../../sync/device';
 import type { Jar } from '../../data/jars';
@@ -59,11 +60,7 @@ export function DoPanel({ step, making, jar, words, onSay, onActions }: DoPanelP
       {step.deed === 'mix' && step.seconds === null && (
         <p className="text-lg text-quiet">{sayPour(pourPlan(1, 0, making.tool), making.tool)}</p>
       )}
-      {starting.isError && (
-        <p role="alert" className="font-semibold text-acid-ink">
-          {makeWords.noTimerErrorCountBy(sayError(starting.error))}
-        </p>
-      )}
+      {starting.isError && <Alert>{makeWords.noTimerErrorCountBy(sayError(starting.error))}</Alert>}
       <div className="flex flex-wrap gap-4">
         <Button kind="main" className="min-h-16 flex-1 basis-60 text-xl" onClick={done}>
           {makeWords.done2}

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { MeasureRecord } from '#contract';
 import { weighed } from '#core/ingredient';
 import { measuresWords } from '#words/screens/measures';
+import { Alert } from '../../ui/Alert';
 import { sayError, useAddMeasureMutation, useCooksQuery, useMeasuresQuery } from '../../data/kitchenApi';
 import { formatAmount, formatMoment, inSentence } from '#words/numbers';
 import { newId } from '../../sync/device';
@@ -113,9 +114,7 @@ function Measures({ records }: { records: readonly MeasureRecord[] }) {
             </table>
           )}
           {adding.isError && (
-            <p role="alert" className="mt-2 font-semibold text-acid-ink">
-              {measuresWords.notDoneError(sayError(adding.error))}
-            </p>
+            <Alert className="mt-2">{measuresWords.notDoneError(sayError(adding.error))}</Alert>
           )}
         </section>
         <WeighOne key={again?.id ?? 'new'} cookId={cookId} start={again} words={UNIT_WORDS} />

@@ -3,6 +3,7 @@ import type { MeasureRecord } from '#contract';
 import { OWN_UNITS, searchIngredients, weighed, type IngredientId, type OwnUnit } from '#core/ingredient';
 import type { Source } from '#core/trial';
 import { measuresWords } from '#words/screens/measures';
+import { Alert } from '../../ui/Alert';
 import { sayError, useAddMeasureMutation } from '../../data/kitchenApi';
 import { formatAmount } from '#words/numbers';
 import { readDecimal } from '../../ui/readDecimal';
@@ -176,11 +177,7 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
           .
         </p>
       )}
-      {adding.isError && (
-        <p role="alert" className="font-semibold text-acid-ink">
-          {measuresWords.notKeptYourWeightsStand(sayError(adding.error))}
-        </p>
-      )}
+      {adding.isError && <Alert>{measuresWords.notKeptYourWeightsStand(sayError(adding.error))}</Alert>}
       <Button
         kind="main"
         className="min-h-16 text-lg"

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { allergenGroup } from '#core/safety';
 import { pantryWords } from '#words/screens/pantry';
+import { Tick } from '../../ui/Tick';
 import { Field } from '../../ui/Field';
 import { ALLERGENS } from './words';
 
@@ -38,30 +39,25 @@ export function AllergenFields({
       <legend className="font-semibold">{pantryWords.allergensOnTheLabel}</legend>
       <div className="flex flex-wrap gap-x-4">
         {ALLERGENS.map((group) => (
-          <label key={group} className="flex min-h-8 items-center gap-2 text-sm">
-            <input
-              type="checkbox"
-              className="size-4 accent-bottle"
-              checked={of(group).length > 0}
-              onChange={(event) => {
-                const next = event.target.checked ? [...named, group] : without(group);
-                onAnswer({ named: next, answered: next.length > 0 });
-              }}
-            />
-            {group}
-          </label>
-        ))}
-        <label className="flex min-h-8 items-center gap-2 text-sm font-semibold">
-          <input
-            type="checkbox"
-            className="size-4 accent-bottle"
-            checked={answered && named.length === 0}
-            onChange={(event) => {
-              onAnswer({ named: [], answered: event.target.checked });
+          <Tick
+            key={group}
+            label={group}
+            checked={of(group).length > 0}
+            onChange={(checked) => {
+              const next = checked ? [...named, group] : without(group);
+              onAnswer({ named: next, answered: next.length > 0 });
             }}
+            className="text-sm"
           />
-          {pantryWords.noneOfThem}
-        </label>
+        ))}
+        <Tick
+          label={pantryWords.noneOfThem}
+          checked={answered && named.length === 0}
+          onChange={(checked) => {
+            onAnswer({ named: [], answered: checked });
+          }}
+          className="text-sm font-semibold"
+        />
       </div>
       <div className="mt-1 grid gap-2 sm:grid-cols-2">
         {Object.entries(KINDS)

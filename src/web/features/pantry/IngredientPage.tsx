@@ -4,6 +4,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import type { OwnIngredient } from '#contract';
 import { COMPONENTS, GROUP_TAGS, type Ingredient, type IngredientId } from '#core/ingredient';
 import { pantryWords } from '#words/screens/pantry';
+import { Alert } from '../../ui/Alert';
 import {
   sayError,
   useOwnIngredientsQuery,
@@ -90,11 +91,7 @@ function IngredientView({
           </Button>
         </span>
       </div>
-      {saving.isError && (
-        <p role="alert" className="mb-2 font-semibold text-acid-ink">
-          {pantryWords.notCopiedError(sayError(saving.error))}
-        </p>
-      )}
+      {saving.isError && <Alert className="mb-2">{pantryWords.notCopiedError(sayError(saving.error))}</Alert>}
       <div className="grid items-start gap-3.5 lg:grid-cols-2">
         <EntryForm ingredient={ingredient} entry={entryOf(kitchen.pantry, ingredient.id)} kitchen={kitchen} />
         {editing && ownRow ? (

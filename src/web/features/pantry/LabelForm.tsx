@@ -11,6 +11,7 @@ import {
 } from '#core/ingredient';
 import { sayLabelProblem } from '#words/reading';
 import { pantryWords } from '#words/screens/pantry';
+import { Tick } from '../../ui/Tick';
 import { sayError, useSaveIngredientMutation } from '../../data/kitchenApi';
 import { readDecimal } from '../../ui/readDecimal';
 import { newId } from '../../sync/device';
@@ -147,17 +148,13 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
           </div>
         </fieldset>
         <AllergenFields answer={allergens} onAnswer={setAllergens} />
-        <label className="flex min-h-8 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-bottle"
-            checked={keeps}
-            onChange={(event) => {
-              setKeeps(event.target.checked);
-            }}
-          />
-          {pantryWords.itKeepsByItselfIn}
-        </label>
+        <Tick
+          label={pantryWords.itKeepsByItselfIn}
+          checked={keeps}
+          onChange={(checked) => {
+            setKeeps(checked);
+          }}
+        />
         <p role="status" className="min-h-5 text-sm">
           {sayReading(reading, complete, name)}
         </p>

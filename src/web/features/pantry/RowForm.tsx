@@ -10,6 +10,7 @@ import {
   type IngredientId,
 } from '#core/ingredient';
 import { pantryWords } from '#words/screens/pantry';
+import { Tick } from '../../ui/Tick';
 import { sayError, useSaveIngredientMutation } from '../../data/kitchenApi';
 import { readDecimal } from '../../ui/readDecimal';
 import { Button } from '../../ui/Button';
@@ -170,34 +171,26 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
         </p>
       </fieldset>
       <AllergenFields answer={allergens} onAnswer={setAllergens} />
-      <label className="flex min-h-8 items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-4 accent-bottle"
-          checked={keeps}
-          onChange={(event) => {
-            setKeeps(event.target.checked);
-          }}
-        />
-        {pantryWords.itsLabelSaysThatIt}
-      </label>
+      <Tick
+        label={pantryWords.itsLabelSaysThatIt}
+        checked={keeps}
+        onChange={(checked) => {
+          setKeeps(checked);
+        }}
+      />
       <fieldset>
         <legend className="font-semibold">{pantryWords.care}</legend>
         <div className="flex flex-wrap gap-x-4">
           {HAZARDS.map((hazard) => (
-            <label key={hazard} className="flex min-h-8 items-center gap-2 text-sm">
-              <input
-                type="checkbox"
-                className="size-4 accent-bottle"
-                checked={hazards.includes(hazard)}
-                onChange={(event) => {
-                  setHazards(
-                    event.target.checked ? [...hazards, hazard] : hazards.filter((other) => other !== hazard),
-                  );
-                }}
-              />
-              {HAZARD_WORDS[hazard]}
-            </label>
+            <Tick
+              key={hazard}
+              label={HAZARD_WORDS[hazard]}
+              checked={hazards.includes(hazard)}
+              onChange={(checked) => {
+                setHazards(checked ? [...hazards, hazard] : hazards.filter((other) => other !== hazard));
+              }}
+              className="text-sm"
+            />
           ))}
         </div>
       </fieldset>

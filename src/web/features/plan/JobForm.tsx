@@ -1,11 +1,12 @@
 import { X } from 'lucide-react';
-import { useState } from 'react';
-import type { PlanContent } from '#contract';
+import { useController, type Control } from 'react-hook-form';
+import { jobSchema, type PlanContent, type PlanJob } from '#contract';
 import { planWords } from '#words/screens/plan';
 import { newId } from '../../sync/device';
 import { Button, IconButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { Field } from '../../ui/Field';
+import { ChoiceField, ReadField, TextField } from '../../form/fields';
+import { useDraft } from '../../form/useDraft';
 
 /** What a kitchen does beside: estimates to start from. */
 const USUAL = [
@@ -26,18 +27,26 @@ export function JobForm({
   onChange: (jobs: PlanContent['jobs']) => void;
 }) {
   const { services, jobs } = content;
-  const [name, setName] = useState('');
-  const [minutes, setMinutes] = useState('30');
-  const [handsOn, setHandsOn] = useState(false);
-  const [serviceId, setServiceId] = useState('');
-  const [tool, setTool] = useState('');
-  const [before, setBefore] = useState('15');
-  const service = services.find(({ id }) => id === serviceId) ?? services[0];
-  const count = Number(minutes);
-  const fits = minutes.trim() !== '' && Number.isInteger(count) && count >= 1 && count <= 2880;
-  const early = Number(before);
-  const earlyFits = before.trim() !== '' && Number.isInteger(early) && early >= 0 && early <= 2880;
-  if (!service) return null;
+  const [first] = services;
+  const draft = useDraft<PlanJob>({
+    schema: jobSchema,
+    start: {
+      id: newId(),
+      name: '',
+      minutes: 30,
+      handsOn: false,
+      tool: null,
+      serviceId: first?.id ?? '',
+      beforeMinutes: 15,
+    },
+    startAnew: true,
+    save: (job) => {
+      onChange([...jobs, { ...job, id: newId(), name: job.name.trim(), tool: job.tool }]);
+      return Promise.resolve();
+    },
+  });
+  const { control, setValue, formState } = draft.form;
+  if (!first) return null;
   return (
     <section aria-label={planWords.sideJobs} className="card grid grid-cols-1 content-start gap-2 p-4">
       <h2 className="font-name text-lg font-bold">{planWords.sideJobs}</h2>
@@ -70,89 +79,76 @@ export function JobForm({
             key={job.name}
             className="text-sm"
             onClick={() => {
-              setName(job.name);
-              setMinutes(String(job.minutes));
-              setHandsOn(job.handsOn);
+              setValue('name', job.name, { shouldDirty: true, shouldValidate: true });
+              setValue('minutes', job.minutes, { shouldDirty: true, shouldValidate: true });
+              setValue('handsOn', job.handsOn);
             }}
           >
             {job.name}
           </Button>
         ))}
       </div>
-      <form
-        className="flex flex-wrap items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (!fits || !earlyFits || name.trim() === '') return;
-          onChange([
-            ...jobs,
-            {
-              id: newId(),
-              name: name.trim(),
-              minutes: count,
-              handsOn,
-              tool: tool.trim() || null,
-              serviceId: service.id,
-              beforeMinutes: early,
-            },
-          ]);
-          setName('');
-        }}
-      >
-        <Field
+      <form className="flex flex-wrap items-end gap-3" onSubmit={draft.submit}>
+        <TextField
+          control={control}
+          name="name"
           label={planWords.job}
           maxLength={120}
-          value={name}
-          onText={setName}
           className="flex-1 basis-40"
         />
-        <Field
+        <ReadField
+          control={control}
+          name="minutes"
           label={planWords.minutes}
           inputMode="numeric"
-          value={minutes}
-          onText={setMinutes}
-          problem={fits ? null : planWords.n1To2880}
           className="w-24"
         />
-        <Choice
-          label={planWords.workOrWaiting}
-          value={handsOn ? 'work' : 'waiting'}
-          options={[
-            { value: 'waiting', label: planWords.waiting },
-            { value: 'work', label: planWords.work2 },
-          ]}
-          onChange={(value) => {
-            setHandsOn(value === 'work');
-          }}
-        />
-        <Field
+        <WorkOrWaiting control={control} />
+        <ReadField
+          control={control}
+          name="beforeMinutes"
           label={planWords.overMinBefore}
           inputMode="numeric"
-          value={before}
-          onText={setBefore}
-          problem={earlyFits ? null : planWords.n0To2880}
           className="w-36"
         />
-        <Field
+        <TextField
+          control={control}
+          name="tool"
+          whenEmpty={null}
           label={planWords.takesUpOvenPot}
           maxLength={60}
-          value={tool}
-          onText={setTool}
           className="w-40"
         />
-        <Choice
+        <ChoiceField
+          control={control}
+          name="serviceId"
           label={planWords.beforeWhichService}
-          value={service.id}
           options={services.map(({ id, name: title }) => ({
             value: id,
             label: planWords.beforeTitle(title),
           }))}
-          onChange={setServiceId}
         />
-        <Button type="submit" disabled={!fits || !earlyFits || name.trim() === ''}>
+        <Button type="submit" disabled={!formState.isValid}>
           {planWords.addTheJob}
         </Button>
       </form>
     </section>
+  );
+}
+
+function WorkOrWaiting({ control }: { control: Control<PlanJob, unknown, PlanJob> }) {
+  const { field } = useController({ control, name: 'handsOn' });
+  return (
+    <Choice
+      label={planWords.workOrWaiting}
+      value={field.value ? 'work' : 'waiting'}
+      options={[
+        { value: 'waiting', label: planWords.waiting },
+        { value: 'work', label: planWords.work2 },
+      ]}
+      onChange={(value) => {
+        field.onChange(value === 'work');
+      }}
+    />
   );
 }

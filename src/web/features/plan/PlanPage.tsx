@@ -2,7 +2,9 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { daySchema, planContentSchema, type PlanContent } from '#contract';
 import { sayDuration } from '#words/hold';
+import { sayIssue } from '#words/problems';
 import { planWords } from '#words/screens/plan';
+import { Alert } from '../../ui/Alert';
 import { sayError, useFormulasQuery, usePlanQuery, useSavePlanMutation } from '../../data/kitchenApi';
 import { mondayOf, today } from '#kitchen/day';
 import { useKitchen } from '../../data/kitchen';
@@ -64,7 +66,7 @@ function Day({ day, revision, content, onDay }: DayProps) {
     const checked = planContentSchema.safeParse(next);
     if (!checked.success) {
       const [issue] = checked.error.issues;
-      setProblem(`${issue!.path.join(' ')}: ${issue!.message}.`);
+      setProblem(`${issue!.path.join(' ')}: ${sayIssue(issue!)}.`);
       return;
     }
     setProblem(null);
@@ -125,16 +127,8 @@ function Day({ day, revision, content, onDay }: DayProps) {
           }}
         />
       </div>
-      {(problem ?? plan.problem) && (
-        <p role="alert" className="font-semibold text-acid-ink">
-          {problem ?? plan.problem}
-        </p>
-      )}
-      {saving.error !== undefined && (
-        <p role="alert" className="font-semibold text-acid-ink">
-          {planWords.notKeptError(sayError(saving.error))}
-        </p>
-      )}
+      {(problem ?? plan.problem) && <Alert>{problem ?? plan.problem}</Alert>}
+      {saving.error !== undefined && <Alert>{planWords.notKeptError(sayError(saving.error))}</Alert>}
       {content.services.length === 0 && <p className="card p-4">{planWords.nothingIsPlannedForThis}</p>}
       {plan.placed.length > 0 && (
         <section aria-label={planWords.theDay2} className="card grid gap-2 p-4">

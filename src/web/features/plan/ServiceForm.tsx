@@ -1,14 +1,22 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import type { PlanContent, PlanDish, PlanService, ShelfRecord } from '#contract';
+import {
+  serviceSchema,
+  type PlanContent,
+  type PlanDish,
+  type PlanService,
+  type ShelfRecord,
+} from '#contract';
 import { DISH_KINDS, DISHES, DRESSED, MOMENTS, TIMING } from '#core/service';
 import { planWords } from '#words/screens/plan';
 import { newId } from '../../sync/device';
 import { Button, IconButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { Field } from '../../ui/Field';
-import { readTime, sayTime } from '#kitchen/day';
-import { DISH_NAMES, MOMENT_WORDS } from '#words/service';
+import { ReadField, TextField } from '../../form/fields';
+import { useDraft } from '../../form/useDraft';
+import { sayTime } from '#kitchen/day';
+import { TimeField } from './planFields';
+import { DISH_NAMES, DRESSED_WORDS, MOMENT_WORDS } from '#words/service';
 
 interface ServiceFormProps {
   readonly content: PlanContent;
@@ -18,12 +26,16 @@ interface ServiceFormProps {
 
 /** Services of the day, each with what is dressed at it. */
 export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
-  const [name, setName] = useState(planWords.lunch);
-  const [time, setTime] = useState('12:00');
-  const [covers, setCovers] = useState('40');
-  const at = readTime(time);
-  const count = Number(covers);
-  const countFits = covers.trim() !== '' && Number.isInteger(count) && count >= 1 && count <= 5000;
+  const draft = useDraft<PlanService>({
+    schema: serviceSchema,
+    start: { id: newId(), name: planWords.lunch, at: 12 * 60, covers: 40, dishes: [] },
+    startAnew: true,
+    save: (service) => {
+      onChange([...content.services, { ...service, id: newId(), name: service.name.trim() }]);
+      return Promise.resolve();
+    },
+  });
+  const { control, formState } = draft.form;
   const change = (id: string, patch: Partial<PlanService>): void => {
     onChange(content.services.map((service) => (service.id === id ? { ...service, ...patch } : service)));
   };
@@ -69,31 +81,17 @@ export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
           />
         </div>
       ))}
-      <form
-        className="flex flex-wrap items-end gap-3 border-t border-rule pt-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (at === null || !countFits || name.trim() === '') return;
-          onChange([...content.services, { id: newId(), name: name.trim(), at, covers: count, dishes: [] }]);
-        }}
-      >
-        <Field label={planWords.service} maxLength={120} value={name} onText={setName} className="w-36" />
-        <Field
-          label={planWords.at}
-          value={time}
-          onText={setTime}
-          problem={at === null ? planWords.suchAs1230 : null}
-          className="w-24"
-        />
-        <Field
+      <form className="flex flex-wrap items-end gap-3 border-t border-rule pt-3" onSubmit={draft.submit}>
+        <TextField control={control} name="name" label={planWords.service} maxLength={120} className="w-36" />
+        <TimeField control={control} name="at" label={planWords.at} className="w-24" />
+        <ReadField
+          control={control}
+          name="covers"
           label={planWords.covers}
           inputMode="numeric"
-          value={covers}
-          onText={setCovers}
-          problem={countFits ? null : planWords.howMany}
           className="w-24"
         />
-        <Button type="submit" disabled={at === null || !countFits || name.trim() === ''}>
+        <Button type="submit" disabled={!formState.isValid}>
           {planWords.addTheService}
         </Button>
       </form>
@@ -117,7 +115,7 @@ function DishRow({
           <strong>{name}</strong>{' '}
           {planWords.onDishnamesDressedServinggG(
             DISH_NAMES[dish.kind].toLowerCase(),
-            dish.dressed,
+            DRESSED_WORDS[dish.dressed],
             dish.servingG,
           )}
         </span>
@@ -181,7 +179,7 @@ function AddDish({ shelf, onAdd }: { shelf: readonly ShelfRecord[]; onAdd: (dish
       <Choice
         label={planWords.howWellDressed}
         value={dressed}
-        options={DRESSED.map((value) => ({ value, label: value }))}
+        options={DRESSED.map((value) => ({ value, label: DRESSED_WORDS[value] }))}
         onChange={setDressed}
       />
       <Button

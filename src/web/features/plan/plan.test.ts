@@ -1,6 +1,7 @@
 import ICAL from 'ical.js';
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { readAs } from '#words/numbers';
 import { EMPTY_PLAN, type BatchRecord, type PlanContent, type PlanDish, type PlanService } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { dressingFor } from '#core/service';
@@ -8,6 +9,10 @@ import { calendarOf, servicesFrom } from './calendar';
 import { momentOf, readTime, sayTime, secondsOfDay } from '#kitchen/day';
 import { hoursOf, planDay, type Asked } from '#kitchen/day';
 import { coveredBy, litresFor, needsOf } from './takeOn';
+
+beforeAll(() => {
+  readAs({ language: 'en-GB' });
+});
 
 const DAY = '2031-05-12';
 const HOUSE = 'house' as FormulaId;

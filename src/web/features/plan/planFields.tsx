@@ -1,6 +1,8 @@
 /** Numbers and times that are taken as soon as they can be read; what cannot stays as typed. */
 import { useState } from 'react';
 import { planWords } from '#words/screens/plan';
+import type { FieldValues } from 'react-hook-form';
+import { ReadField, type Bound, type ReadText } from '../../form/fields';
 import { Field } from '../../ui/Field';
 import { readTime, sayTime } from '#kitchen/day';
 
@@ -67,4 +69,15 @@ export function TimeOf({
       className="w-32"
     />
   );
+}
+
+const readMinutes: ReadText = (text) => {
+  const minutes = readTime(text);
+  return minutes === null ? { problem: planWords.suchAs1230 } : { value: minutes };
+};
+const showMinutes = (minutes: number): string => sayTime(minutes * 60);
+
+/** A time of the day, kept as minutes from midnight. */
+export function TimeField<T extends FieldValues>(bound: Bound<T>) {
+  return <ReadField {...bound} read={readMinutes} show={showMinutes} inputMode="text" />;
 }

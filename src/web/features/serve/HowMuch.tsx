@@ -6,6 +6,7 @@ import type { VersionRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { DISHES, dressingFor, mlPer100GOf, servingsFrom, type DressedEntry } from '#core/service';
 import { serveWords } from '#words/screens/serve';
+import { Alert } from '../../ui/Alert';
 import { sayError, useAddDressingMutation } from '../../data/kitchenApi';
 import { formatAmount, formatMass, formatNumber, formatVolume } from '#words/numbers';
 import { readDecimal } from '../../ui/readDecimal';
@@ -143,9 +144,7 @@ function TookInstead({
         {serveWords.rememberIt}
       </Button>
       {adding.error !== undefined && (
-        <p role="alert" className="w-full font-semibold text-acid-ink">
-          {serveWords.notKeptError(sayError(adding.error))}
-        </p>
+        <Alert className="w-full">{serveWords.notKeptError(sayError(adding.error))}</Alert>
       )}
     </form>
   );

@@ -12,6 +12,7 @@ import type { Formula, FormulaId } from '#core/formula';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import { allergenNames } from '#words/safety';
 import { serveWords } from '#words/screens/serve';
+import { Alert } from '../../ui/Alert';
 import { CautionLines } from '../../parts/CautionLines';
 import { coldClockOf, dressingFor, dressingTimes, MOMENTS, TIMING, type DressedEntry } from '#core/service';
 import { tipsFor } from '#core/trial';
@@ -164,11 +165,7 @@ function ColdClock({ formulaId, name }: { formulaId: FormulaId; name: string }) 
         {serveWords.aContainerLeavesTheCold}
       </Button>
       {said && <p role="status">{said}</p>}
-      {starting.error !== undefined && (
-        <p role="alert" className="font-semibold text-acid-ink">
-          {serveWords.notStartedError(sayError(starting.error))}
-        </p>
-      )}
+      {starting.error !== undefined && <Alert>{serveWords.notStartedError(sayError(starting.error))}</Alert>}
     </div>
   );
 }

@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import type { ErrorBody } from '#contract';
 import { Link } from 'react-router';
 import { settingsWords } from '#words/screens/settings';
+import { Alert } from '../../ui/Alert';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
 
@@ -93,11 +94,7 @@ export function BackupPart() {
           {settingsWords.everythingInThisKitchenIs} {file?.name}
           {settingsWords.theFileIsCheckedFirst}
         </p>
-        {error && (
-          <p role="alert" className="mb-3 font-semibold text-acid-ink">
-            {error}
-          </p>
-        )}
+        {error && <Alert className="mb-3">{error}</Alert>}
         <div className="flex gap-3">
           <Button
             kind="main"

@@ -1,6 +1,5 @@
-import { useState } from 'react';
 import { settingsSchema, type Settings } from '#contract';
-import { SPOON_VOLUMES, type Range, type SpoonSystem } from '#core/quantity';
+import { SPOON_VOLUMES, type SpoonSystem } from '#core/quantity';
 import { settingsWords } from '#words/screens/settings';
 import {
   sayError,
@@ -10,11 +9,13 @@ import {
   useSignOutMutation,
 } from '../../data/kitchenApi';
 import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
 import { BackupPart } from './BackupPart';
 import { ThisDevice } from './ThisDevice';
 import { BatchSettings } from './BatchSettings';
-import { Complaint, NumberField } from './NumberField';
+import { ChoiceField, ReadField, TextField } from '../../form/fields';
+import { SaveRow } from '../../form/SaveRow';
+import { useDraft } from '../../form/useDraft';
+import { SmallMeasures } from './SmallMeasures';
 import { Loading, Trouble } from '../../parts/PageState';
 
 export function SettingsPage() {
@@ -43,223 +44,80 @@ const SPOON_NAMES: Record<SpoonSystem, string> = {
   au: settingsWords.australian,
 };
 
-type MeasureKind = 'volumeMl' | 'massG';
-const BOUND_WORDS = {
-  nominal: settingsWords.usual,
-  low: settingsWords.low,
-  high: settingsWords.high,
-} as const;
-const SMALL_MEASURES: readonly { kind: MeasureKind; name: string; label: string; unit: string }[] = [
-  { kind: 'volumeMl', name: 'pinch', label: settingsWords.aPinch, unit: 'ml' },
-  { kind: 'volumeMl', name: 'dash', label: settingsWords.aDash, unit: 'ml' },
-  { kind: 'volumeMl', name: 'drop', label: settingsWords.aDrop, unit: 'ml' },
-  { kind: 'volumeMl', name: 'splash', label: settingsWords.aSplash, unit: 'ml' },
-  { kind: 'volumeMl', name: 'ladle', label: settingsWords.aLadle, unit: 'ml' },
-  { kind: 'massG', name: 'grind', label: settingsWords.aGrind, unit: 'g' },
-  { kind: 'massG', name: 'knob', label: settingsWords.aKnob, unit: 'g' },
-  { kind: 'massG', name: 'handful', label: settingsWords.aHandfulOfLeaves, unit: 'g' },
-];
+const DECIMAL_SIGNS = [
+  { value: 'point', label: settingsWords.point151500 },
+  { value: 'comma', label: settingsWords.comma151500 },
+] as const;
+const AMOUNTS_IN = [
+  { value: 'grams', label: settingsWords.grams },
+  { value: 'spoons', label: settingsWords.nearestKitchenMeasure },
+] as const;
+const SPOON_OPTIONS = (Object.keys(SPOON_NAMES) as SpoonSystem[]).map((value) => ({
+  value,
+  label: settingsWords.spoonnamesTbspTbspmlMlCup(
+    SPOON_NAMES[value],
+    SPOON_VOLUMES[value].tbspMl.toFixed(1),
+    SPOON_VOLUMES[value].cupMl.toFixed(0),
+  ),
+}));
 
 function SettingsForm({ saved }: { saved: Settings }) {
-  const [save, saving] = useSaveSettingsMutation();
-  const [draft, setDraft] = useState<Settings>(saved);
-  const checked = settingsSchema.safeParse(draft);
-  const problems = new Map(
-    checked.success ? [] : checked.error.issues.map((issue) => [issue.path.join('.'), issue.message]),
-  );
-  const set = (patch: Partial<Settings>): void => {
-    setDraft((now) => ({ ...now, ...patch }));
-  };
-  const setMeasure = (kind: MeasureKind, name: string, bound: keyof Range, value: number): void => {
-    const group = draft.smallMeasures[kind] as Readonly<Record<string, Range>>;
-    set({
-      smallMeasures: {
-        ...draft.smallMeasures,
-        [kind]: { ...group, [name]: { ...group[name], [bound]: value } },
-      } as Settings['smallMeasures'],
-    });
-  };
-  const changed = JSON.stringify(draft) !== JSON.stringify(saved);
+  const [save] = useSaveSettingsMutation();
+  const draft = useDraft<Settings>({
+    schema: settingsSchema,
+    start: saved,
+    save: (value) => save(value).unwrap(),
+  });
+  const { control } = draft.form;
   return (
-    <form
-      className="card mx-auto mt-2 grid max-w-3xl grid-cols-1 gap-4 p-5"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (checked.success) void save(checked.data);
-      }}
-    >
+    <form className="card mx-auto mt-2 grid max-w-3xl grid-cols-1 gap-4 p-5" onSubmit={draft.submit}>
       <h1 className="font-name text-2xl font-bold">{settingsWords.settings2}</h1>
       <div className="grid grid-cols-1 gap-4 sm:grid-cols-2">
-        <label className="grid gap-1 font-semibold">
-          {settingsWords.kitchen}
-          <input
-            className="field font-normal"
-            value={draft.kitchenName}
-            maxLength={120}
-            aria-invalid={problems.has('kitchenName')}
-            onChange={(event) => {
-              set({ kitchenName: event.target.value });
-            }}
-          />
-          <Complaint text={problems.get('kitchenName')} />
-        </label>
-        <label className="grid gap-1 font-semibold">
-          {settingsWords.servingMl}
-          <NumberField
-            value={draft.servingVolumeMl}
-            label={settingsWords.servingMl}
-            invalid={problems.has('servingVolumeMl')}
-            onChange={(servingVolumeMl) => {
-              set({ servingVolumeMl });
-            }}
-          />
-          <span className="text-sm font-normal text-quiet">{settingsWords.forNewFormulas}</span>
-          <Complaint text={problems.get('servingVolumeMl')} />
-        </label>
-        <label className="grid gap-1 font-semibold">
-          {settingsWords.makingsThatProveAVersion}
-          <NumberField
-            value={draft.provenAfter}
-            label={settingsWords.makingsThatProveAVersion}
-            invalid={problems.has('provenAfter')}
-            onChange={(provenAfter) => {
-              set({ provenAfter });
-            }}
-          />
-          <span className="text-sm font-normal text-quiet">{settingsWords.rightAsMadeWithoutA}</span>
-          <Complaint text={problems.get('provenAfter')} />
-        </label>
-        <label className="grid gap-1 font-semibold">
-          {settingsWords.currency}
-          <input
-            className="field font-normal"
-            value={draft.currency}
-            maxLength={4}
-            aria-invalid={problems.has('currency')}
-            onChange={(event) => {
-              set({ currency: event.target.value });
-            }}
-          />
-          <span className="text-sm font-normal text-quiet">{settingsWords.theSignBeforePricesNothing}</span>
-          <Complaint text={problems.get('currency')} />
-        </label>
-        <div className="grid grid-cols-1 gap-1">
-          <span className="font-semibold">{settingsWords.spoonsAndCupsOfNew}</span>
-          <Choice
-            label={settingsWords.spoonsAndCups}
-            value={draft.spoons}
-            options={(Object.keys(SPOON_NAMES) as SpoonSystem[]).map((value) => ({
-              value,
-              label: settingsWords.spoonnamesTbspTbspmlMlCup(
-                SPOON_NAMES[value],
-                SPOON_VOLUMES[value].tbspMl.toFixed(1),
-                SPOON_VOLUMES[value].cupMl.toFixed(0),
-              ),
-            }))}
-            onChange={(spoons) => {
-              set({ spoons });
-            }}
-          />
-          <span className="text-sm text-quiet">{settingsWords.aFormulaKeepsTheSpoons}</span>
-        </div>
-        <div className="grid grid-cols-1 gap-1">
-          <span className="font-semibold">{settingsWords.decimalSign}</span>
-          <Choice
-            label={settingsWords.decimalSign}
-            value={draft.decimalSign}
-            options={[
-              { value: 'point', label: settingsWords.point151500 },
-              { value: 'comma', label: settingsWords.comma151500 },
-            ]}
-            onChange={(decimalSign) => {
-              set({ decimalSign });
-            }}
-          />
-          <span className="text-sm text-quiet">{settingsWords.n05And05}</span>
-        </div>
-        <div className="grid grid-cols-1 gap-1">
-          <span className="font-semibold">{settingsWords.besideEachAmount}</span>
-          <Choice
-            label={settingsWords.besideEachAmount}
-            value={draft.amountsIn}
-            options={[
-              { value: 'grams', label: settingsWords.grams },
-              { value: 'spoons', label: settingsWords.nearestKitchenMeasure },
-            ]}
-            onChange={(amountsIn) => {
-              set({ amountsIn });
-            }}
-          />
-        </div>
+        <TextField control={control} name="kitchenName" label={settingsWords.kitchen} maxLength={120} />
+        <ReadField
+          control={control}
+          name="servingVolumeMl"
+          label={settingsWords.servingMl}
+          hint={settingsWords.forNewFormulas}
+        />
+        <ReadField
+          control={control}
+          name="provenAfter"
+          label={settingsWords.makingsThatProveAVersion}
+          inputMode="numeric"
+          hint={settingsWords.rightAsMadeWithoutA}
+        />
+        <TextField
+          control={control}
+          name="currency"
+          label={settingsWords.currency}
+          maxLength={4}
+          hint={settingsWords.theSignBeforePricesNothing}
+        />
+        <ChoiceField
+          control={control}
+          name="spoons"
+          label={settingsWords.spoonsAndCupsOfNew}
+          options={SPOON_OPTIONS}
+          hint={settingsWords.aFormulaKeepsTheSpoons}
+        />
+        <ChoiceField
+          control={control}
+          name="decimalSign"
+          label={settingsWords.decimalSign}
+          options={DECIMAL_SIGNS}
+          hint={settingsWords.n05And05}
+        />
+        <ChoiceField
+          control={control}
+          name="amountsIn"
+          label={settingsWords.besideEachAmount}
+          options={AMOUNTS_IN}
+        />
       </div>
-      <fieldset>
-        <legend className="font-semibold">{settingsWords.smallMeasures}</legend>
-        <p className="mb-2 text-sm text-quiet">{settingsWords.commonPracticeAndLooseThe}</p>
-        <div className="grid grid-cols-[minmax(0,1fr)_repeat(3,minmax(3rem,5.2rem))_2rem] items-center gap-x-2 gap-y-1.5">
-          <span />
-          <span className="text-sm text-quiet">{settingsWords.usual}</span>
-          <span className="text-sm text-quiet">{settingsWords.low}</span>
-          <span className="text-sm text-quiet">{settingsWords.high}</span>
-          <span />
-          {SMALL_MEASURES.map(({ kind, name, label, unit }) => {
-            const range = (draft.smallMeasures[kind] as Readonly<Record<string, Range>>)[name]!;
-            const path = `smallMeasures.${kind}.${name}`;
-            const problem =
-              problems.get(path) ?? [...problems].find(([key]) => key.startsWith(`${path}.`))?.[1];
-            return (
-              <div key={name} className="contents">
-                <span>{label}</span>
-                {(['nominal', 'low', 'high'] as const).map((bound) => (
-                  <NumberField
-                    key={bound}
-                    value={range[bound]}
-                    label={`${label}, ${BOUND_WORDS[bound]}, ${unit}`}
-                    invalid={problem !== undefined}
-                    onChange={(value) => {
-                      setMeasure(kind, name, bound, value);
-                    }}
-                  />
-                ))}
-                <span className="text-sm text-quiet">{unit}</span>
-                {problem && (
-                  <span className="col-span-full text-sm text-acid-ink">
-                    {label}: {problem}.
-                  </span>
-                )}
-              </div>
-            );
-          })}
-        </div>
-      </fieldset>
-      <BatchSettings
-        batch={draft.batch}
-        problems={problems}
-        onChange={(batch) => {
-          set({ batch });
-        }}
-      />
-      <div className="flex flex-wrap items-center gap-3">
-        <Button kind="main" type="submit" disabled={!checked.success || !changed || saving.isLoading}>
-          {settingsWords.save}
-        </Button>
-        <Button
-          disabled={!changed}
-          onClick={() => {
-            setDraft(saved);
-          }}
-        >
-          {settingsWords.backToWhatIsSaved}
-        </Button>
-        <span role="status" className={saving.isError ? 'font-semibold text-acid-ink' : 'text-quiet'}>
-          {saving.isError
-            ? settingsWords.notSavedError(sayError(saving.error))
-            : changed
-              ? settingsWords.notSavedYet
-              : saving.isSuccess
-                ? settingsWords.saved
-                : ''}
-        </span>
-      </div>
+      <SmallMeasures control={control} />
+      <BatchSettings control={control} />
+      <SaveRow draft={draft} sayError={sayError} mayRevert />
     </form>
   );
 }

@@ -6,6 +6,7 @@ import { reckonFormula } from '#core/reckoning';
 import { formatVolume } from '#words/numbers';
 import { contextFor, vesselOf } from '#kitchen/reading';
 import { shareWords } from '#words/screens/share';
+import { Alert } from '../../ui/Alert';
 import { useKitchen } from '../../data/kitchen';
 import { useWorking } from '../../sync/useWorking';
 import type { WorkingFormula } from '../../sync/workingSlice';
@@ -162,11 +163,7 @@ function Share({ working }: { working: WorkingFormula }) {
               <span className="sr-only"> {shareWords.pdf}</span>
             </Button>
           </div>
-          {paper.error && (
-            <p role="alert" className="font-semibold text-acid-ink">
-              {paper.error}
-            </p>
-          )}
+          {paper.error && <Alert>{paper.error}</Alert>}
           {copied && <p role="status">{copied}</p>}
           <p className="text-sm text-quiet">
             {shareWords.asItIsComposedNow}{' '}

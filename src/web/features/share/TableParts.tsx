@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { DOCUMENT_FORMAT, type ImportReport } from '#contract';
 import { shareWords } from '#words/screens/share';
+import { Alert } from '../../ui/Alert';
 import {
   sayError,
   useAddRecordsMutation,
@@ -79,11 +80,7 @@ export function StockPart({
           {shareWords.bringItIn}
         </Button>
       )}
-      {error !== undefined && !done && (
-        <p role="alert" className="font-semibold text-acid-ink">
-          {shareWords.notAllOfItIs(sayError(error))}
-        </p>
-      )}
+      {error !== undefined && !done && <Alert>{shareWords.notAllOfItIs(sayError(error))}</Alert>}
       {done && (
         <p role="status" data-testid="import-report">
           {shareWords.entriesEntriesOfThePantry(done.entries)} {done.report && sayReport(done.report)}
@@ -119,11 +116,7 @@ export function RecordsPart({
           {shareWords.bringItIn}
         </Button>
       )}
-      {adding.error !== undefined && (
-        <p role="alert" className="font-semibold text-acid-ink">
-          {shareWords.notBroughtInError(sayError(adding.error))}
-        </p>
-      )}
+      {adding.error !== undefined && <Alert>{shareWords.notBroughtInError(sayError(adding.error))}</Alert>}
       {report && (
         <p role="status" data-testid="import-report">
           {shareWords.batchesaddedBatchesJarsaddedJarsAnd(

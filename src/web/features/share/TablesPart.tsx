@@ -4,6 +4,7 @@ import type { KitchenDocument, KitchenRecords } from '#contract';
 import { reckonFormula } from '#core/reckoning';
 import { toCsv } from '#core/interchange';
 import { shareWords } from '#words/screens/share';
+import { Alert } from '../../ui/Alert';
 import { useCooksQuery, useOwnIngredientsQuery } from '../../data/kitchenApi';
 import { contextFor, vesselOf } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
@@ -94,11 +95,7 @@ export function TablesPart() {
           </Button>
         ))}
       </div>
-      {error && (
-        <p role="alert" className="font-semibold text-acid-ink">
-          {error}
-        </p>
-      )}
+      {error && <Alert>{error}</Alert>}
       <p className="text-sm text-quiet">
         {shareWords.eachComesBackThrough}{' '}
         <Link to="/import" className="underline">

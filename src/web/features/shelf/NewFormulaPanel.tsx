@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { STYLE_IDS, STYLE_RECIPES, type StyleId } from '#core/palate';
 import { sayStyle } from '#words/palate';
 import { shelfWords } from '#words/screens/shelf';
+import { Alert } from '../../ui/Alert';
 import { Button } from '../../ui/Button';
 import { Panel } from '../../ui/Panel';
 
@@ -26,11 +27,7 @@ export function NewFormulaPanel({
   const [text, setText] = useState('');
   return (
     <Panel title={shelfWords.newFormula} open onClose={onClose}>
-      {trouble && (
-        <p role="alert" className="mb-3 font-semibold text-acid-ink">
-          {shelfWords.notMadeTrouble(trouble)}
-        </p>
-      )}
+      {trouble && <Alert className="mb-3">{shelfWords.notMadeTrouble(trouble)}</Alert>}
       <Button
         kind="main"
         autoFocus

@@ -6,6 +6,7 @@ import type { Shelf, ShelfRecord, Standings } from '#contract';
 import type { Formula, FormulaId } from '#core/formula';
 import { allergenGroup } from '#core/safety';
 import { shelfWords } from '#words/screens/shelf';
+import { Alert } from '../../ui/Alert';
 import {
   sayError,
   useChangeFormulaMutation,
@@ -160,11 +161,7 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
         allergens={allergens}
         stockKnown={Object.values(kitchen.pantry).some(({ onHandG }) => onHandG !== null)}
       />
-      {failed && (
-        <p role="alert" className="mt-2 font-semibold text-acid-ink">
-          {shelfWords.notDoneError(sayError(failed.error))}
-        </p>
-      )}
+      {failed && <Alert className="mt-2">{shelfWords.notDoneError(sayError(failed.error))}</Alert>}
       {moved && <MovedNotice moved={moved} onUndo={undoMove} />}
       {view.shown.length > 0 ? (
         <Boards shown={view.shown} standings={standings} kitchen={kitchen} actions={actions} />

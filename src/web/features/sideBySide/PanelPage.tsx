@@ -4,6 +4,7 @@ import type { PanelRecord } from '#contract';
 import { answerOf, cardsFor, judgeTest, type Card } from '#core/sensory';
 import { sayResult } from '#words/sensory';
 import { sideBySideWords } from '#words/screens/sideBySide';
+import { Alert } from '../../ui/Alert';
 import { sayError, useAnswerPanelMutation, usePanelsQuery } from '../../data/kitchenApi';
 import { byNow, newId } from '../../sync/device';
 import { Button } from '../../ui/Button';
@@ -95,9 +96,7 @@ function Panel({ panel }: { panel: PanelRecord }) {
             ))}
           </ol>
           {answering.isError && (
-            <p role="alert" className="mt-2 font-semibold text-acid-ink">
-              {sideBySideWords.notRecordedError(sayError(answering.error))}
-            </p>
+            <Alert className="mt-2">{sideBySideWords.notRecordedError(sayError(answering.error))}</Alert>
           )}
         </section>
         <div className="grid content-start gap-3.5">

@@ -4,6 +4,7 @@ import { MOST_TASTERS, type PanelRecord, type SampleRef, type ShelfRecord } from
 import type { FormulaId } from '#core/formula';
 import { tastersNeeded, type TestKind } from '#core/sensory';
 import { sideBySideWords } from '#words/screens/sideBySide';
+import { Alert } from '../../ui/Alert';
 import {
   sayError,
   useBeginPanelMutation,
@@ -128,11 +129,7 @@ function NewPanel({ formulas }: { formulas: readonly ShelfRecord[] }) {
         problem={fits ? null : sideBySideWords.aWholeNumberFrom1(MOST_TASTERS)}
         hint={sideBySideWords.tastersneededFindADifferenceWorth(tastersNeeded(kind))}
       />
-      {beginning.isError && (
-        <p role="alert" className="font-semibold text-acid-ink">
-          {sideBySideWords.notBegunError(sayError(beginning.error))}
-        </p>
-      )}
+      {beginning.isError && <Alert>{sideBySideWords.notBegunError(sayError(beginning.error))}</Alert>}
       <Button kind="main" type="submit" className="min-h-16" disabled={!fits || same || beginning.isLoading}>
         {sideBySideWords.makeTheCards}
       </Button>

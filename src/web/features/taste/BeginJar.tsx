@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { tasteWords } from '#words/screens/taste';
+import { Alert } from '../../ui/Alert';
 import { sayError } from '../../data/kitchenApi';
 import { useBeginJar } from '../../sync/beginJar';
 import { contextFor, vesselOf } from '#kitchen/reading';
@@ -49,9 +50,7 @@ export function BeginJar({
       </div>
       {lines.length === 0 && <p className="mt-2 text-sm text-quiet">{tasteWords.thereIsNothingInIt}</p>}
       {jar.error !== undefined && (
-        <p role="alert" className="mt-2 font-semibold text-acid-ink">
-          {tasteWords.notBegunError(sayError(jar.error))}
-        </p>
+        <Alert className="mt-2">{tasteWords.notBegunError(sayError(jar.error))}</Alert>
       )}
     </>
   );

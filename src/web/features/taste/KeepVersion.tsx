@@ -9,6 +9,7 @@ import { exactly } from '#core/quantity';
 import { reckonFormula } from '#core/reckoning';
 import { asMade, isAsPlanned } from '#core/trial';
 import { tasteWords } from '#words/screens/taste';
+import { Alert } from '../../ui/Alert';
 import { sayError, useFreezeMutation, useVersionsQuery } from '../../data/kitchenApi';
 import { formatAmount, formatNumber } from '#words/numbers';
 import { showMeasure } from '#words/judgement';
@@ -208,9 +209,7 @@ function KeepPanel({
         </p>
       )}
       {freezing.isError && (
-        <p role="alert" className="mb-3 font-semibold text-acid-ink">
-          {tasteWords.notFrozenTheAmountsStand(sayError(freezing.error))}
-        </p>
+        <Alert className="mb-3">{tasteWords.notFrozenTheAmountsStand(sayError(freezing.error))}</Alert>
       )}
       <Button kind="main" className="min-h-16 px-6" disabled={!ready || keeping !== null} onClick={keep}>
         {keeping ? tasteWords.keeping : tasteWords.keepAsVPart(working.latestNumber + 1)}

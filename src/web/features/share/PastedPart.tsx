@@ -1,0 +1,261 @@
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { z } from 'zod';
+import {
+  emptyFormula,
+  readLine,
+  usualPhase,
+  type Addition,
+  type AdditionId,
+  type FormulaId,
+} from '#core/formula';
+import { readPasted, type PastedLine } from '#core/interchange';
+import { DEFAULT_VESSEL_ID } from '#core/vessel';
+import { contextFor, type Kitchen } from '#kitchen/reading';
+import { formatAmount, inSentence } from '#words/numbers';
+import { sayDoubt, sayProblem } from '#words/reading';
+import { shareWords } from '#words/screens/share';
+import { sayError, useCreateFormulaMutation } from '../../data/kitchenApi';
+import { TextField } from '../../form/fields';
+import { useDraft } from '../../form/useDraft';
+import { newId } from '../../sync/device';
+import { Alert } from '../../ui/Alert';
+import { Button } from '../../ui/Button';
+
+const MOST_NOTE = 1900;
+const nameSchema = z.strictObject({ name: z.string().max(120) });
+
+interface PastedPartProps {
+  readonly text: string;
+  readonly kitchen: Kitchen;
+  readonly onMade: () => void;
+}
+
+/** What was read out of pasted words, to be put right and made a draft of. */
+export function PastedPart({ text, kitchen, onMade }: PastedPartProps) {
+  const { settings } = kitchen;
+  const navigate = useNavigate();
+  const [create] = useCreateFormulaMutation();
+  /** Lines as they were put right here, by their place. */
+  const [mended, setMended] = useState<Readonly<Record<number, string>>>({});
+  const empty = useMemo(
+    () => ({
+      ...emptyFormula(shareWords.newDressing, DEFAULT_VESSEL_ID, settings.spoons),
+      servingVolumeMl: settings.servingVolumeMl,
+    }),
+    [settings],
+  );
+  const context = useMemo(() => contextFor(empty, kitchen), [empty, kitchen]);
+  const pasted = useMemo(() => readPasted(text, context), [text, context]);
+  const lines = useMemo(
+    () =>
+      pasted.lines.map((line): PastedLine => {
+        const words = mended[line.at];
+        if (words === undefined) return line;
+        const read = readLine(words, context);
+        const status =
+          read.reading.status === 'read' ? (read.reading.doubts.length > 0 ? 'check' : 'sure') : 'ask';
+        return { ...line, line: read, confidence: status };
+      }),
+    [pasted, mended, context],
+  );
+  const notes = noteParts(pasted.notes.map((note) => note.text));
+  const draft = useDraft({
+    schema: nameSchema,
+    start: { name: (pasted.title ?? '').slice(0, 120) },
+    save: async ({ name }) => {
+      const id = newId() as FormulaId;
+      const additions = lines.map(({ line }, rank): Addition => ({
+        id: newId() as AdditionId,
+        amountText: line.amountText,
+        ingredientId: line.ingredientId,
+        ingredientText: line.ingredientText,
+        form: line.form,
+        measuredBy: line.measuredBy,
+        note: notes[rank] ?? '',
+        phase: usualPhase(line, kitchen.catalogue),
+        optional: false,
+        locked: false,
+        rank,
+      }));
+      await create({ id, formula: { ...empty, name: name.trim() || empty.name, additions } }).unwrap();
+      onMade();
+      void navigate(`/formulas/${id}/compose`);
+    },
+  });
+  const asked = lines.filter(({ confidence }) => confidence === 'ask').length;
+  if (lines.length === 0)
+    return (
+      <section aria-label={shareWords.theDraft} className="card p-4">
+        <p>{shareWords.noLineOfItBegins}</p>
+      </section>
+    );
+  return (
+    <section aria-label={shareWords.theDraft} className="card grid content-start gap-3 p-4">
+      <TextField
+        control={draft.form.control}
+        name="name"
+        label={shareWords.name}
+        maxLength={120}
+        placeholder={empty.name}
+        className="max-w-md"
+      />
+      <p data-testid="import-says">
+        {lines.length} {lines.length === 1 ? shareWords.addition : shareWords.additions}
+        {asked > 0 && <strong>{shareWords.askedToPutRight(asked)}</strong>}
+        {pasted.notes.length > 0 && shareWords.lengthLinesOfMethodKept(pasted.notes.length)}.
+      </p>
+      <ol data-testid="import-lines">
+        {lines.map((line) => (
+          <LineRow
+            key={line.at}
+            line={line}
+            text={mended[line.at] ?? line.source}
+            grams={(g) => formatAmount(g, 'g', settings)}
+            onText={(words) => {
+              setMended({ ...mended, [line.at]: words });
+            }}
+          />
+        ))}
+      </ol>
+      <KeptBeside notes={pasted.notes} headings={pasted.headings} />
+      {
+        // Each addition holds one note: nothing of the method is dropped in silence.
+        notes.length > lines.length && <Alert>{shareWords.thereIsMoreMethodThan(lines.length)}</Alert>
+      }
+      {draft.state === 'failed' && <Alert>{shareWords.notMadeError(sayError(draft.error))}</Alert>}
+      <Button
+        kind="main"
+        className="min-h-11"
+        disabled={draft.state === 'saving'}
+        onClick={() => {
+          draft.submit();
+        }}
+      >
+        {asked > 0 ? shareWords.makeTheDraftWhatWas : shareWords.makeTheDraft}
+      </Button>
+    </section>
+  );
+}
+
+interface Beside {
+  readonly at: number;
+  readonly text: string;
+}
+/** What is no addition: the method as notes, headings left out. */
+function KeptBeside({ notes, headings }: { notes: readonly Beside[]; headings: readonly Beside[] }) {
+  return (
+    <>
+      {notes.length > 0 && (
+        <details>
+          <summary className="min-h-8 cursor-pointer font-semibold">{shareWords.keptAsNotes}</summary>
+          <ol className="list-decimal pl-6 text-sm" data-testid="import-notes">
+            {notes.map(({ at, text }) => (
+              <li key={at}>{text}</li>
+            ))}
+          </ol>
+        </details>
+      )}
+      {headings.length > 0 && (
+        <p className="text-sm text-quiet" data-testid="import-headings">
+          {shareWords.leftOutAsHeadingsHeadings(headings.map(({ text }) => text).join('; '))}
+        </p>
+      )}
+    </>
+  );
+}
+
+const CONFIDENCE_WORDS = {
+  sure: shareWords.read,
+  check: shareWords.lookAgain,
+  ask: shareWords.notRead,
+} as const;
+const CONFIDENCE_LOOK = {
+  sure: 'border-aroma-ink text-aroma-ink',
+  check: 'border-oil-ink text-oil-ink',
+  ask: 'border-acid-ink text-acid-ink',
+} as const;
+
+function LineRow({
+  line,
+  text,
+  grams,
+  onText,
+}: {
+  line: PastedLine;
+  text: string;
+  grams: (g: number) => string;
+  onText: (words: string) => void;
+}) {
+  const { confidence, near, line: read } = line;
+  const { reading } = read;
+  return (
+    <li className="grid gap-x-4 gap-y-1 border-t border-rule py-2 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+      <input
+        className="field self-start"
+        aria-label={shareWords.lineSource(line.source)}
+        maxLength={400}
+        value={text}
+        onChange={({ target }) => {
+          onText(target.value);
+        }}
+      />
+      <div>
+        <span className={`mr-2 rounded border px-1.5 text-sm font-semibold ${CONFIDENCE_LOOK[confidence]}`}>
+          {CONFIDENCE_WORDS[confidence]}
+        </span>
+        {reading.status === 'read' ? (
+          <>
+            {reading.massG.nominal > 0 ? grams(reading.massG.nominal) : shareWords.toTaste}{' '}
+            <strong>{inSentence(reading.ingredient.name)}</strong>
+            {read.form && `, ${read.form}`}
+            {reading.doubts.map((doubt, i) => (
+              <span key={i} className="block text-sm text-quiet">
+                {sayDoubt(doubt)}
+              </span>
+            ))}
+          </>
+        ) : (
+          <span className="text-sm">{sayProblem(reading.problem)}</span>
+        )}
+        {confidence === 'ask' && near.length > 0 && (
+          <span className="mt-1 flex flex-wrap gap-1">
+            {near.map((ingredient) => (
+              <Button
+                key={ingredient.id}
+                className="text-sm"
+                onClick={() => {
+                  onText(`${read.amountText} ${ingredient.name}`.trim());
+                }}
+              >
+                {ingredient.name}
+              </Button>
+            ))}
+          </span>
+        )}
+        {reading.status === 'unread' && reading.problem.code === 'unknown-ingredient' && (
+          <a
+            href="/pantry"
+            target="_blank"
+            rel="noreferrer"
+            className="flex min-h-8 items-center text-sm text-bottle underline"
+          >
+            {shareWords.enterItInThePantry}
+          </a>
+        )}
+      </div>
+    </li>
+  );
+}
+
+/** Method in pieces that fit a note; whole sentences where they do. */
+function noteParts(notes: readonly string[]): readonly string[] {
+  const parts: string[] = [];
+  for (const note of notes.flatMap((text) => text.match(new RegExp(`[\\s\\S]{1,${MOST_NOTE}}`, 'g')) ?? [])) {
+    const last = parts.at(-1);
+    if (last !== undefined && last.length + note.length < MOST_NOTE)
+      parts[parts.length - 1] = `${last}\n${note}`;
+    else parts.push(note);
+  }
+  return parts;
+}

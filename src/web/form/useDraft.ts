@@ -1,0 +1,77 @@
+/**
+ * A form bound to a schema of the contract: what is typed, what is wrong with it, whether it is kept. The one
+ * way a form holds its draft.
+ */
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useEffect, useState } from 'react';
+import { useForm, type DefaultValues, type FieldValues, type UseFormReturn } from 'react-hook-form';
+import type { z } from 'zod';
+import { sayIssue } from '#words/problems';
+
+export type DraftState = 'kept' | 'changed' | 'saving' | 'saved' | 'failed';
+
+export interface Draft<T extends FieldValues> {
+  readonly form: UseFormReturn<T, unknown, T>;
+  readonly state: DraftState;
+  /** Why it was not kept; null: it was. */
+  readonly error: unknown;
+  /** Hands the checked draft to `save`; what cannot be kept stays as typed. */
+  readonly submit: (event?: { preventDefault: () => void }) => void;
+  /** Back to what was kept last. */
+  readonly revert: () => void;
+}
+
+interface DraftOptions<T extends FieldValues> {
+  readonly schema: z.ZodType<T>;
+  readonly start: T;
+  /** @throws whatever the kitchen answered */
+  readonly save: (value: T) => Promise<unknown>;
+  /** A form that adds things starts anew after each. */
+  readonly startAnew?: boolean;
+}
+
+export function useDraft<T extends FieldValues>(options: DraftOptions<T>): Draft<T> {
+  const { schema, start, save, startAnew = false } = options;
+  const [outcome, setOutcome] = useState<{ readonly error: unknown } | null>(null);
+  const form = useForm<T, unknown, T>({
+    resolver: zodResolver(schema as z.ZodType<T, T>, { error: sayIssue }),
+    defaultValues: start as DefaultValues<T>,
+    mode: 'onChange',
+  });
+  // What is wrong may lie between two fields: whichever is touched, all are looked at.
+  useEffect(
+    () =>
+      form.subscribe({
+        formState: { values: true },
+        callback: ({ name }) => {
+          if (name) void form.trigger();
+        },
+      }),
+    [form],
+  );
+  const { isSubmitting, isDirty } = form.formState;
+  const send = async (value: T): Promise<void> => {
+    try {
+      await save(value);
+      setOutcome({ error: null });
+      // What was typed while it was on its way stays a change.
+      form.reset(startAnew ? start : value, { keepValues: !startAnew });
+    } catch (error) {
+      setOutcome({ error });
+    }
+  };
+  const failed = outcome !== null && outcome.error !== null;
+  return {
+    form,
+    error: outcome?.error ?? null,
+    state: isSubmitting ? 'saving' : failed ? 'failed' : isDirty ? 'changed' : outcome ? 'saved' : 'kept',
+    submit: (event) => {
+      event?.preventDefault();
+      void form.handleSubmit(send)();
+    },
+    revert: () => {
+      setOutcome(null);
+      form.reset();
+    },
+  };
+}
