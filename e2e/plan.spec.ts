@@ -29,7 +29,7 @@ test('a lunch is planned backwards, moved, ticked off, and goes out as a calenda
   await expect(page.getByText('At least one.')).toBeVisible();
   await page.getByLabel(/^Minutes/).fill('30');
   await page.getByLabel(/^Over, min before/).fill('soon');
-  await expect(page.getByText('0 to 2880.')).toBeVisible();
+  await expect(page.getByText('A number, such as 4.2.')).toBeVisible();
   await page.getByLabel(/^Over, min before/).fill('15');
   await page.getByLabel(/^Takes up/).fill('big pot');
   await page.getByRole('button', { name: 'Add the job' }).click();

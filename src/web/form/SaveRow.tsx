@@ -20,7 +20,7 @@ export interface SaveWords {
 /** The button that keeps it, and what became of it. */
 export function SaveRow<T extends FieldValues>(props: SaveRowProps<T>) {
   const { draft, sayError, words = formWords, mayRevert = false } = props;
-  const { state, error, form, revert } = draft;
+  const { state, error, isValid, revert } = draft;
   const isOpen = state === 'changed' || state === 'failed';
   const says = {
     kept: '',
@@ -31,7 +31,7 @@ export function SaveRow<T extends FieldValues>(props: SaveRowProps<T>) {
   }[state];
   return (
     <div className="flex flex-wrap items-center gap-3">
-      <Button kind="main" type="submit" disabled={!isOpen || !form.formState.isValid}>
+      <Button kind="main" type="submit" disabled={!isOpen || !isValid}>
         {words.save}
       </Button>
       {mayRevert && (

@@ -13,6 +13,8 @@ export type DraftState = 'kept' | 'changed' | 'saving' | 'saved' | 'failed';
 export interface Draft<T extends FieldValues> {
   readonly form: UseFormReturn<T, unknown, T>;
   readonly state: DraftState;
+  /** It can be kept as it is typed. */
+  readonly isValid: boolean;
   /** Why it was not kept; null: it was. */
   readonly error: unknown;
   /** Hands the checked draft to `save`; what cannot be kept stays as typed. */
@@ -61,8 +63,11 @@ export function useDraft<T extends FieldValues>(options: DraftOptions<T>): Draft
     }
   };
   const failed = outcome !== null && outcome.error !== null;
+  // Asked of the schema itself: the form's own answer comes late where two questions run at once.
+  const isValid = schema.safeParse(form.watch()).success;
   return {
     form,
+    isValid,
     error: outcome?.error ?? null,
     state: isSubmitting ? 'saving' : failed ? 'failed' : isDirty ? 'changed' : outcome ? 'saved' : 'kept',
     submit: (event) => {

@@ -45,7 +45,7 @@ export function JobForm({
       return Promise.resolve();
     },
   });
-  const { control, setValue, formState } = draft.form;
+  const { control, setValue } = draft.form;
   if (!first) return null;
   return (
     <section aria-label={planWords.sideJobs} className="card grid grid-cols-1 content-start gap-2 p-4">
@@ -128,7 +128,7 @@ export function JobForm({
             label: planWords.beforeTitle(title),
           }))}
         />
-        <Button type="submit" disabled={!formState.isValid}>
+        <Button type="submit" disabled={!draft.isValid}>
           {planWords.addTheJob}
         </Button>
       </form>

@@ -35,7 +35,7 @@ export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
       return Promise.resolve();
     },
   });
-  const { control, formState } = draft.form;
+  const { control } = draft.form;
   const change = (id: string, patch: Partial<PlanService>): void => {
     onChange(content.services.map((service) => (service.id === id ? { ...service, ...patch } : service)));
   };
@@ -91,7 +91,7 @@ export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
           inputMode="numeric"
           className="w-24"
         />
-        <Button type="submit" disabled={!formState.isValid}>
+        <Button type="submit" disabled={!draft.isValid}>
           {planWords.addTheService}
         </Button>
       </form>
