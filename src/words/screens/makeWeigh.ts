@@ -85,4 +85,6 @@ export const makeWeighWords = {
   byTheSpoon: 'By the spoon',
   byHand: 'By hand',
   oilTheSpoonFirstSo: 'oil the spoon first so that it slides off',
+  amountAndHowFarOff: (amount: string, off: string, isShort: boolean) =>
+    `${amount}, ${off} ${isShort ? 'short' : 'over'}`,
 };

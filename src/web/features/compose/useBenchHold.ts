@@ -7,7 +7,7 @@ import { holdAskedOf, mixedWith } from '#kitchen/holds';
 import { useLearntHold, type LearntReading } from '../../data/learnt';
 import { useHolds } from '../../workers/useHolds';
 
-interface BenchHold {
+export interface BenchHold {
   readonly temperatureC: number;
   readonly setStands: (temperatureC: number) => void;
   readonly learnt: LearntReading;

@@ -18,16 +18,19 @@ const USUAL = [
   { name: planWords.washAndSpinLeaves, minutes: 15, handsOn: true },
 ] as const;
 
-/** Side jobs: work or waiting that has to be over before a service. */
-export function JobForm({
-  content,
-  onChange,
-}: {
-  content: PlanContent;
-  onChange: (jobs: PlanContent['jobs']) => void;
-}) {
+interface JobFormProps {
+  readonly content: PlanContent;
+  readonly onChange: (jobs: PlanContent['jobs']) => void;
+}
+
+/** Side jobs: work or waiting that has to be over before a service; without a service there are none. */
+export function JobForm(props: JobFormProps) {
+  const [first] = props.content.services;
+  return first ? <Jobs key={first.id} {...props} firstId={first.id} /> : null;
+}
+
+function Jobs({ content, onChange, firstId }: JobFormProps & { readonly firstId: string }) {
   const { services, jobs } = content;
-  const [first] = services;
   const draft = useDraft<PlanJob>({
     schema: jobSchema,
     start: {
@@ -36,7 +39,7 @@ export function JobForm({
       minutes: 30,
       handsOn: false,
       tool: null,
-      serviceId: first?.id ?? '',
+      serviceId: firstId,
       beforeMinutes: 15,
     },
     startAnew: true,
@@ -46,7 +49,6 @@ export function JobForm({
     },
   });
   const { control, setValue } = draft.form;
-  if (!first) return null;
   return (
     <section aria-label={planWords.sideJobs} className="card grid grid-cols-1 content-start gap-2 p-4">
       <h2 className="font-name text-lg font-bold">{planWords.sideJobs}</h2>

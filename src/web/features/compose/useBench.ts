@@ -1,0 +1,120 @@
+/** What the bench reckons with, and how its formula is changed: the parts of it that show nothing. */
+import { useMemo, useState } from 'react';
+import { stampMeasures, type AdditionId, type AdditionLine, type Formula } from '#core/formula';
+import { findIngredient, isMadeWith } from '#core/ingredient';
+import { judgeFormula, reckonFormula } from '#core/reckoning';
+import { patchAddition, placeAddition, removeAddition, stepAddition } from '#kitchen/edits';
+import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
+import { composeWords } from '#words/screens/compose';
+import { useTrialsQuery } from '../../data/kitchenApi';
+import { aimOf, useStyles } from '../../data/styles';
+import { lastTasted } from '../../data/trials';
+import { useAppDispatch } from '../../sync/store';
+import { edited, type WorkingFormula } from '../../sync/workingSlice';
+import type { OpenPanel } from './BenchPanels';
+import type { RowActions } from './rowActions';
+import { useBenchHold } from './useBenchHold';
+
+export interface LineDraft {
+  readonly id: AdditionId;
+  readonly text: string;
+}
+
+/** The formula as it is typed this moment, reckoned and judged. */
+export function useBenchReckoning(working: WorkingFormula, kitchen: Kitchen, draft: LineDraft | null) {
+  const { id, formula, baseVersion } = working;
+  const vessel = vesselOf(formula, kitchen.vessels);
+  const context = useMemo(() => contextFor(formula, kitchen), [formula, kitchen]);
+  const reckoning = useMemo(() => {
+    const shown = draft ? patchAddition(formula, draft.id, { amountText: draft.text }) : formula;
+    return reckonFormula(shown, vessel, context);
+  }, [formula, draft, vessel, context]);
+  const judgement = useMemo(() => judgeFormula(reckoning), [reckoning]);
+  const hold = useBenchHold(id, formula, judgement, reckoning, vessel);
+  const styles = useStyles();
+  const before = useMemo(() => {
+    if (!baseVersion) return null;
+    const base = baseVersion.formula;
+    const { palate } = judgeFormula(
+      reckonFormula(base, vesselOf(base, kitchen.vessels), contextFor(base, kitchen)),
+    );
+    return { palate, name: `v${baseVersion.number}` };
+  }, [baseVersion, kitchen]);
+  const trials = useTrialsQuery(id).data;
+  // Where it stood when it was last tasted; before the first tasting, where the version it grew from stands.
+  const mark = useMemo(
+    () => lastTasted(trials ?? [], kitchen.catalogue) ?? before,
+    [trials, kitchen.catalogue, before],
+  );
+  return { vessel, context, reckoning, judgement, hold, styles, style: aimOf(formula, styles), mark };
+}
+
+/** Every change goes through here: what would put a formula into itself is refused with a word. */
+export function useBenchEdit(
+  { id, formula }: WorkingFormula,
+  kitchen: Kitchen,
+  context: ReturnType<typeof contextFor>,
+) {
+  const dispatch = useAppDispatch();
+  const [blocked, setBlocked] = useState<string | null>(null);
+  const refuse = ({ ingredientId }: Pick<AdditionLine, 'ingredientId'>): string | null => {
+    const ingredient = ingredientId && kitchen.catalogue.get(ingredientId);
+    return ingredient && isMadeWith(ingredient, id) ? composeWords.nameIsMadeWithThis(ingredient.name) : null;
+  };
+  const edit = (next: Formula): void => {
+    const was = new Set(formula.additions.map(({ ingredientId }) => ingredientId));
+    const circle = next.additions.find((addition) => !was.has(addition.ingredientId) && refuse(addition));
+    setBlocked(circle ? refuse(circle) : null);
+    if (!circle) dispatch(edited({ id, formula: stampMeasures(formula, next, context) }));
+  };
+  return { edit, refuse, blocked, setBlocked };
+}
+
+interface RowActionsFor {
+  readonly formula: Formula;
+  readonly kitchen: Kitchen;
+  readonly edit: (next: Formula) => void;
+  readonly setDraft: (draft: LineDraft | null) => void;
+  readonly setPanel: (panel: OpenPanel) => void;
+  readonly setSelection: (next: (now: ReadonlySet<AdditionId>) => ReadonlySet<AdditionId>) => void;
+}
+/** What a row of the list can ask for. */
+export function rowActionsFor(about: RowActionsFor): RowActions {
+  const { formula, kitchen, edit, setDraft, setPanel, setSelection } = about;
+  return {
+    draft: (rowId, text) => {
+      setDraft(text === null ? null : { id: rowId, text });
+    },
+    patch: (rowId, patch) => {
+      edit(patchAddition(formula, rowId, patch));
+    },
+    step: (rowId, direction) => {
+      edit(stepAddition(formula, rowId, direction));
+    },
+    toPhase: (rowId, phase) => {
+      edit(placeAddition(formula, rowId, phase, formula.additions.length));
+    },
+    remove: (rowId) => {
+      edit(removeAddition(formula, rowId));
+    },
+    name: (rowId, ingredientName) => {
+      const found = findIngredient(ingredientName, kitchen.catalogue);
+      if (found.status !== 'found') return;
+      const { id: ingredientId, name } = found.ingredient;
+      edit(patchAddition(formula, rowId, { ingredientId, ingredientText: name }));
+    },
+    details: (rowId) => {
+      setPanel({ kind: 'details', id: rowId });
+    },
+    swap: (rowId) => {
+      setPanel({ kind: 'swap', id: rowId });
+    },
+    select: (rowId) => {
+      setSelection((now) => {
+        const next = new Set(now);
+        if (!next.delete(rowId)) next.add(rowId);
+        return next;
+      });
+    },
+  };
+}
