@@ -51,7 +51,6 @@ export const batchPlanWords = {
   measured2: 'measured',
   inSpoonsAndCups: 'in spoons and cups',
   keptAside: 'kept aside',
-  row: 'row',
   perService: 'per service',
   toTasteAtTheEnd: (toTaste: string) => `To taste at the end: ${toTaste}.`,
   keptAsideSaltRawGarlic:

@@ -20,7 +20,6 @@ export const batchRunWords = {
   pullList: 'Pull list',
   pullListOfTheDay: 'Pull list of the day',
   whatToFetch: 'What to fetch',
-  row: 'row',
   tap: 'tap',
   noPrice: 'no price',
   noPricesInThePantry: 'No prices in the pantry yet.',

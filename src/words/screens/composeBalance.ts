@@ -34,7 +34,6 @@ export const composeBalanceWords = {
   anEstimateFromTableValues: 'An estimate from table values, no declaration',
   per100G: 'per 100 g',
   perServing: 'per serving',
-  row: 'row',
   spoonsAndCups: 'spoons and cups',
   n01GScale: '0.1 g scale',
   n1GScale: '1 g scale',

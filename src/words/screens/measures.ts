@@ -47,7 +47,6 @@ export const measuresWords = {
   mean2: 'mean',
   oneFallsBetween: 'one falls between',
   weighed2: 'weighed',
-  row: 'row',
   unitOf: (unit: string) => `${unit} of`,
   estimate: ' (estimate)',
   lengthTimes: (length: number) => `${length} times`,

@@ -132,7 +132,6 @@ export const planWords = {
   dressings: 'Dressings',
   first: 'First',
   work: 'Work',
-  row: 'row',
   today: ', today',
   doesNotFit: 'does not fit',
   behind: 'behind',

@@ -57,7 +57,6 @@ export const sideBySideWords = {
   iso: ': ISO',
   forWhoPoursNotFor: 'For who pours, not for tasters',
   whichCodeHoldsWhichDressing: 'Which code holds which dressing',
-  row: 'row',
   tasteFromLeftToRight: (asks: string) =>
     `Taste from left to right, water between. ${asks} Ring one code; guess if you must.`,
 };

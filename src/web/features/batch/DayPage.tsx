@@ -143,7 +143,7 @@ function DayRow({ batch }: { batch: BatchRecord }) {
   const signed = latestOf(batch.events, 'signed')?.event.name;
   return (
     <tr className="border-t border-rule align-baseline">
-      <th scope={batchRunWords.row} className="py-2 pr-3">
+      <th scope="row" className="py-2 pr-3">
         <Link
           to={`/formulas/${batch.formulaId}/batch/${batch.id}`}
           className="font-semibold whitespace-nowrap text-bottle underline"

@@ -58,7 +58,7 @@ export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: Trial
           <tbody>
             {rest.map(({ ingredientId, form, name, asideG, leftG, aside: how }) => (
               <tr key={`${ingredientId} ${form}`} className="border-t border-rule">
-                <th scope={batchRunWords.row} className="py-2 font-semibold">
+                <th scope="row" className="py-2 font-semibold">
                   {name}
                   {form && <span className="font-normal text-quiet">, {form}</span>}
                 </th>

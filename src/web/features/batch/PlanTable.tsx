@@ -66,7 +66,7 @@ export function PlanTable({ plan, request, formula, kitchen, toTaste }: PlanTabl
               .filter(({ exactG }) => exactG > 0)
               .map((line) => (
                 <tr key={line.id} className="border-t border-rule align-baseline">
-                  <th scope={batchPlanWords.row} className="py-1 pr-2 font-semibold">
+                  <th scope="row" className="py-1 pr-2 font-semibold">
                     {line.ingredient.name}
                     {line.form && <span className="font-normal text-quiet">, {line.form}</span>}
                   </th>

@@ -27,7 +27,7 @@ export function PullTable({ list, portions, settings, onlyBatch = false }: PullT
             const short = sayShort(line, settings);
             return (
               <tr key={line.ingredient.id} className="border-t border-rule align-baseline">
-                <th scope={batchRunWords.row} className="py-1 pr-2 font-normal">
+                <th scope="row" className="py-1 pr-2 font-normal">
                   {line.ingredient.name}
                 </th>
                 <td className="text-right font-semibold">

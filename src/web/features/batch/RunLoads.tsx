@@ -151,7 +151,7 @@ function Weighed({
       <tbody>
         {planned.map(({ key, name, form, plannedG, asideG }) => (
           <tr key={key} className="border-t border-rule">
-            <th scope={batchRunWords.row} className="py-0.5 font-semibold">
+            <th scope="row" className="py-0.5 font-semibold">
               {name}
               {form && <span className="font-normal text-quiet">, {form}</span>}
             </th>
@@ -162,7 +162,7 @@ function Weighed({
         ))}
         {others.map(([key, { name, massG }]) => (
           <tr key={key} className="border-t border-rule">
-            <th scope={batchRunWords.row} className="py-0.5 font-semibold">
+            <th scope="row" className="py-0.5 font-semibold">
               {name}
             </th>
             <td className="text-right">{batchRunWords.notPlanned}</td>

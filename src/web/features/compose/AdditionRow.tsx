@@ -176,42 +176,51 @@ export function AdditionRow({ reckoned, settings, spoons, actions, selected }: A
           <span className="block text-quiet">{formatPercent(massFraction, settings)}</span>
         )}
       </span>
-      {hasHint && (
-        <span
-          id={hintId}
-          className="col-span-full col-start-3 min-w-0 pb-0.5 text-sm [overflow-wrap:anywhere]"
-        >
-          {read && newer !== null && (
-            <NewerLine
-              number={newer}
-              onUse={() => {
-                const { formulaId } = reading.ingredient.made!;
-                const ingredientText = reading.ingredient.name.replace(/ v\d+$/, ` v${newer}`);
-                actions.patch(id, { ingredientId: madeId(formulaId, newer), ingredientText });
-              }}
-            />
-          )}
-          {read ? (
-            reading.doubts.map((doubt) => (
-              <DoubtLine
-                key={doubt.code}
-                doubt={doubt}
-                onChoose={(amountText) => {
-                  actions.patch(id, { amountText });
-                }}
-              />
-            ))
-          ) : (
-            <ProblemLine
-              problem={reading.problem}
-              onChoose={(ingredientText) => {
-                actions.name(id, ingredientText);
-              }}
-            />
-          )}
-        </span>
-      )}
+      {hasHint && <RowHint id={hintId} reckoned={reckoned} newer={newer} actions={actions} />}
     </li>
+  );
+}
+
+interface RowHintProps extends Pick<AdditionRowProps, 'reckoned' | 'actions'> {
+  readonly id: string;
+  /** Of a formula inside: the version that came after. */
+  readonly newer: number | null;
+}
+/** What is in doubt, cannot be read, or is there in a newer version. */
+function RowHint({ id: hintId, reckoned, newer, actions }: RowHintProps) {
+  const { addition, reading } = reckoned;
+  const { id } = addition;
+  return (
+    <span id={hintId} className="col-span-full col-start-3 min-w-0 pb-0.5 text-sm [overflow-wrap:anywhere]">
+      {reading.status === 'read' && newer !== null && (
+        <NewerLine
+          number={newer}
+          onUse={() => {
+            const { formulaId } = reading.ingredient.made!;
+            const ingredientText = reading.ingredient.name.replace(/ v\d+$/, ` v${newer}`);
+            actions.patch(id, { ingredientId: madeId(formulaId, newer), ingredientText });
+          }}
+        />
+      )}
+      {reading.status === 'read' ? (
+        reading.doubts.map((doubt) => (
+          <DoubtLine
+            key={doubt.code}
+            doubt={doubt}
+            onChoose={(amountText) => {
+              actions.patch(id, { amountText });
+            }}
+          />
+        ))
+      ) : (
+        <ProblemLine
+          problem={reading.problem}
+          onChoose={(ingredientText) => {
+            actions.name(id, ingredientText);
+          }}
+        />
+      )}
+    </span>
   );
 }
 

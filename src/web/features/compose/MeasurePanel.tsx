@@ -207,7 +207,7 @@ function NutritionFigures({
       <tbody>
         {rows.map(([label, per100G, decimals]) => (
           <tr key={label} className="border-t border-rule">
-            <th scope={composeBalanceWords.row} className="py-1 font-normal">
+            <th scope="row" className="py-1 font-normal">
               {label}
             </th>
             <td>{formatNumber(per100G, decimals, settings)}</td>

@@ -201,7 +201,7 @@ function StyleWindows({
           <tbody>
             {keys.map((key) => (
               <tr key={key} className="border-t border-rule">
-                <th scope={composeBalanceWords.row} className="py-1 font-normal">
+                <th scope="row" className="py-1 font-normal">
                   {MEASURE_WORDS[key].title}
                 </th>
                 {(['low', 'high'] as const).map((end) => (

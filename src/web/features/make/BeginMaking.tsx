@@ -2,7 +2,7 @@ import { TOOL_WORDS } from '#words/hold';
 import { useMemo, useState } from 'react';
 import { usualSeconds, usualTool } from '#core/emulsion';
 import { TOOLS, type Tool } from '#core/formula';
-import type { IngredientId } from '#core/ingredient';
+import type { Ingredient, IngredientId } from '#core/ingredient';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { planMaking, type MakingPlan } from '#core/trial';
 import { sayDeed } from '#words/trial';
@@ -14,7 +14,7 @@ import { formatAmount } from '#words/numbers';
 import { readDecimal } from '../../ui/readDecimal';
 import { useBeginJar } from '../../sync/beginJar';
 import { cookHere } from '../../sync/cook';
-import { contextFor, vesselOf } from '#kitchen/reading';
+import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import type { WorkingFormula } from '../../sync/workingSlice';
 import { Button } from '../../ui/Button';
@@ -55,7 +55,7 @@ export function BeginMaking({
   const seconds =
     chosenTool === formula.tool && formula.mixSeconds !== null ? formula.mixSeconds : usualSeconds(tool);
   const [roomText, setRoomText] = useState('');
-  const [bottles, setBottles] = useState<Readonly<Partial<Record<IngredientId, string>>>>({});
+  const [bottles, setBottles] = useState<BottlesInUse>({});
 
   const wantedMl = volumeText.trim() === '' ? volumeMl : readDecimal(volumeText);
   const volumeFits = wantedMl !== null && wantedMl > 0 && wantedMl <= 1_000_000;
@@ -145,26 +145,7 @@ export function BeginMaking({
         <div className="border-l-4 border-l-sweet pl-3 text-sm">
           <CautionLines of={judgement} />
         </div>
-        {poured.length > 0 && (
-          <details>
-            <summary className="min-h-8 cursor-pointer font-semibold">{makeWords.bottlesInUse}</summary>
-            <p className="mb-2 text-sm text-quiet">{makeWords.whichBottleItWasSo}</p>
-            <div className="grid gap-3 sm:grid-cols-2">
-              {poured.map(({ id, name }) => (
-                <Field
-                  key={id}
-                  label={name}
-                  maxLength={200}
-                  placeholder={makeWords.makerLotOpenedOn}
-                  value={bottles[id] ?? ''}
-                  onText={(text) => {
-                    setBottles({ ...bottles, [id]: text });
-                  }}
-                />
-              ))}
-            </div>
-          </details>
-        )}
+        <Bottles poured={poured} bottles={bottles} onBottles={setBottles} />
         <p className="text-sm text-quiet">
           {cook ? makeWords.nameCooksOnThisDevice(cook.name) : makeWords.nobodyIsNamedOnThis}
         </p>
@@ -180,32 +161,67 @@ export function BeginMaking({
             : makeWords.beginMakingVNumber(jar.version.number)}
         </Button>
       </section>
-      {plan && (
-        <section aria-label={makeWords.itsSteps} className="card p-4">
-          <h2 className="mb-1 font-semibold">{makeWords.lengthSteps(plan.steps.length)}</h2>
-          <ol>
-            {plan.steps.map((step) => (
-              <li key={step.id} className="flex justify-between gap-3 border-b border-rule py-1.5">
-                <span>
-                  {step.kind === 'do'
-                    ? sayDeed(step, tool, stepWordsOf(kitchen.catalogue, settings))
-                    : kitchen.catalogue.get(
-                        step.kind === 'weigh' ? step.line.ingredientId : step.ingredientId,
-                      )?.name}
-                </span>
-                <span className="whitespace-nowrap text-quiet">
-                  {step.kind === 'weigh'
-                    ? formatAmount(step.line.massG, 'g', settings)
-                    : step.kind === 'to-taste'
-                      ? makeWords.toTaste
-                      : step.seconds !== null && sayClock(secondsOf(step))}
-                </span>
-              </li>
-            ))}
-          </ol>
-        </section>
-      )}
+      {plan && <StepsToCome plan={plan} kitchen={kitchen} />}
     </form>
+  );
+}
+
+type BottlesInUse = Readonly<Partial<Record<IngredientId, string>>>;
+interface BottlesProps {
+  readonly poured: readonly Ingredient[];
+  readonly bottles: BottlesInUse;
+  readonly onBottles: (bottles: BottlesInUse) => void;
+}
+/** Which bottle it was, so that a jar can be compared with the one before. */
+function Bottles({ poured, bottles, onBottles }: BottlesProps) {
+  if (poured.length === 0) return null;
+  return (
+    <details>
+      <summary className="min-h-8 cursor-pointer font-semibold">{makeWords.bottlesInUse}</summary>
+      <p className="mb-2 text-sm text-quiet">{makeWords.whichBottleItWasSo}</p>
+      <div className="grid gap-3 sm:grid-cols-2">
+        {poured.map(({ id, name }) => (
+          <Field
+            key={id}
+            label={name}
+            maxLength={200}
+            placeholder={makeWords.makerLotOpenedOn}
+            value={bottles[id] ?? ''}
+            onText={(text) => {
+              onBottles({ ...bottles, [id]: text });
+            }}
+          />
+        ))}
+      </div>
+    </details>
+  );
+}
+
+function StepsToCome({ plan, kitchen }: { plan: MakingPlan; kitchen: Kitchen }) {
+  const { settings } = kitchen;
+  return (
+    <section aria-label={makeWords.itsSteps} className="card p-4">
+      <h2 className="mb-1 font-semibold">{makeWords.lengthSteps(plan.steps.length)}</h2>
+      <ol>
+        {plan.steps.map((step) => (
+          <li key={step.id} className="flex justify-between gap-3 border-b border-rule py-1.5">
+            <span>
+              {step.kind === 'do'
+                ? sayDeed(step, plan.tool, stepWordsOf(kitchen.catalogue, settings))
+                : kitchen.catalogue.get(step.kind === 'weigh' ? step.line.ingredientId : step.ingredientId)
+                    ?.name}
+            </span>
+            <span className="whitespace-nowrap text-quiet">
+              {step.kind === 'weigh'
+                ? formatAmount(step.line.massG, 'g', settings)
+                : step.kind === 'to-taste'
+                  ? makeWords.toTaste
+                  : step.seconds !== null && sayClock(secondsOf(step))}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </section>
   );
 }
 

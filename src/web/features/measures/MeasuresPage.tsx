@@ -74,7 +74,7 @@ function Measures({ records }: { records: readonly MeasureRecord[] }) {
                   const simulated = record.weighings.some(({ source }) => source === 'simulated');
                   return (
                     <tr key={record.id} className="border-t border-rule" data-testid="measure">
-                      <th scope={measuresWords.row} className="py-2 pr-2 font-semibold">
+                      <th scope="row" className="py-2 pr-2 font-semibold">
                         {measuresWords.unitOf(UNIT_WORDS[record.unit])}{' '}
                         {inSentence(catalogue.get(record.ingredientId)?.name ?? record.ingredientId)}
                       </th>

@@ -1,3 +1,4 @@
+import type { Settings } from '#contract';
 import { useMemo, useState } from 'react';
 import type { MeasureRecord } from '#contract';
 import { OWN_UNITS, searchIngredients, weighed, type IngredientId, type OwnUnit } from '#core/ingredient';
@@ -10,7 +11,7 @@ import { readDecimal } from '../../ui/readDecimal';
 import { newId } from '../../sync/device';
 import { useCounter } from '../../data/instruments';
 import { useKitchen } from '../../data/kitchen';
-import { useScaleClaim } from '../../data/scale';
+import { useScaleClaim, type Scale } from '../../data/scale';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
@@ -39,7 +40,7 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
   const [ingredientId, setIngredientId] = useState<IngredientId>(start?.ingredientId ?? SALT);
   const [search, setSearch] = useState('');
   const [text, setText] = useState('');
-  const [weighings, setWeighings] = useState<readonly { massG: number; source: Source }[]>([]);
+  const [weighings, setWeighings] = useState<readonly Weighed[]>([]);
   const [id, setId] = useState(newId);
   const [add, adding] = useAddMeasureMutation();
   const ingredient = catalogue.get(ingredientId);
@@ -50,8 +51,6 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
   const typed = readDecimal(text);
   const fits = typed !== null && typed > 0 && typed <= 10_000;
   const grams = (massG: number): string => formatAmount(massG, 'g', settings);
-  const readability = scale.info?.readability ?? 0;
-  const onScale = scale.takeableG !== null && scale.takeableG >= readability ? scale.takeableG : null;
   const take = (massG: number, source: Source): void => {
     setWeighings([...weighings, { massG, source }]);
     setText('');
@@ -63,7 +62,6 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
     setWeighings([]);
     setId(newId());
   };
-  const result = weighings.length > 0 ? weighed(weighings.map(({ massG }) => massG)) : null;
   return (
     <section aria-label={measuresWords.weighOne} className="card grid content-start gap-4 p-4">
       <h2 className="font-name text-lg font-bold">{measuresWords.weighOne}</h2>
@@ -99,33 +97,7 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
           ))}
         </ul>
       )}
-      {scale.status !== 'none' && (
-        <>
-          <ScaleLine scale={scale} weighable readabilityG={readability} settings={settings} />
-          <div className="flex flex-wrap items-center gap-4">
-            <span className="font-name text-5xl font-bold" data-testid="reading">
-              {scale.netG === null ? '–' : scale.netG.toFixed(1)}{' '}
-              <span className="text-2xl text-quiet">g</span>
-            </span>
-            <Button
-              className="min-h-16 px-5"
-              disabled={scale.status !== 'ready'}
-              onClick={() => void scale.tare()}
-            >
-              {measuresWords.tare}
-            </Button>
-            <Button
-              className="min-h-16 flex-1 px-5"
-              disabled={onScale === null}
-              onClick={() => {
-                if (onScale !== null) take(onScale, scale.reading.source);
-              }}
-            >
-              {onScale === null ? measuresWords.nothingToTakeYet : measuresWords.takeGrams(grams(onScale))}
-            </Button>
-          </div>
-        </>
-      )}
+      <FromScale scale={scale} settings={settings} onTake={take} />
       <form
         className="flex flex-wrap items-end gap-3"
         onSubmit={(event) => {
@@ -146,6 +118,73 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
           {measuresWords.addIt}
         </Button>
       </form>
+      <Weighings weighings={weighings} grams={grams} onWeighings={setWeighings} />
+      {adding.isError && <Alert>{measuresWords.notKeptYourWeightsStand(sayError(adding.error))}</Alert>}
+      <Button
+        kind="main"
+        className="min-h-16 text-lg"
+        disabled={weighings.length === 0 || adding.isLoading}
+        onClick={() => void keep()}
+      >
+        {measuresWords.keepWordsOf(words[unit].toLowerCase())} {ingredient?.name.toLowerCase()}
+      </Button>
+      {scale.simulated && <TesterPanel counter={counter} />}
+    </section>
+  );
+}
+
+interface Weighed {
+  readonly massG: number;
+  readonly source: Source;
+}
+interface FromScaleProps {
+  readonly scale: Scale;
+  readonly settings: Settings;
+  readonly onTake: (massG: number, source: Source) => void;
+}
+function FromScale({ scale, settings, onTake }: FromScaleProps) {
+  const readability = scale.info?.readability ?? 0;
+  const onScale = scale.takeableG !== null && scale.takeableG >= readability ? scale.takeableG : null;
+  const grams = (massG: number): string => formatAmount(massG, 'g', settings);
+  if (scale.status === 'none') return null;
+  return (
+    <>
+      <ScaleLine scale={scale} weighable readabilityG={readability} settings={settings} />
+      <div className="flex flex-wrap items-center gap-4">
+        <span className="font-name text-5xl font-bold" data-testid="reading">
+          {scale.netG === null ? '–' : scale.netG.toFixed(1)} <span className="text-2xl text-quiet">g</span>
+        </span>
+        <Button
+          className="min-h-16 px-5"
+          disabled={scale.status !== 'ready'}
+          onClick={() => void scale.tare()}
+        >
+          {measuresWords.tare}
+        </Button>
+        <Button
+          className="min-h-16 flex-1 px-5"
+          disabled={onScale === null}
+          onClick={() => {
+            if (onScale !== null) onTake(onScale, scale.reading.source);
+          }}
+        >
+          {onScale === null ? measuresWords.nothingToTakeYet : measuresWords.takeGrams(grams(onScale))}
+        </Button>
+      </div>
+    </>
+  );
+}
+
+interface WeighingsProps {
+  readonly weighings: readonly Weighed[];
+  readonly grams: (massG: number) => string;
+  readonly onWeighings: (weighings: readonly Weighed[]) => void;
+}
+/** What was weighed so far, and what it comes to. */
+function Weighings({ weighings, grams, onWeighings }: WeighingsProps) {
+  const result = weighings.length > 0 ? weighed(weighings.map(({ massG }) => massG)) : null;
+  return (
+    <>
       <ol className="flex flex-wrap gap-2" data-testid="weighings">
         {weighings.map(({ massG, source }, index) => (
           <li key={index} className="rounded-md border border-edge px-2 py-1">
@@ -155,7 +194,7 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
               type="button"
               className="underline"
               onClick={() => {
-                setWeighings(weighings.filter((_, at) => at !== index));
+                onWeighings(weighings.filter((_, at) => at !== index));
               }}
             >
               {measuresWords.takeOut}
@@ -177,16 +216,6 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
           .
         </p>
       )}
-      {adding.isError && <Alert>{measuresWords.notKeptYourWeightsStand(sayError(adding.error))}</Alert>}
-      <Button
-        kind="main"
-        className="min-h-16 text-lg"
-        disabled={weighings.length === 0 || adding.isLoading}
-        onClick={() => void keep()}
-      >
-        {measuresWords.keepWordsOf(words[unit].toLowerCase())} {ingredient?.name.toLowerCase()}
-      </Button>
-      {scale.simulated && <TesterPanel counter={counter} />}
-    </section>
+    </>
   );
 }

@@ -122,7 +122,7 @@ function Facts({ ingredient, settings }: { ingredient: Ingredient; settings: Kit
           {parts.map((key) => (
             <tr key={key} className="border-b border-rule">
               <th
-                scope={pantryWords.row}
+                scope="row"
                 className={`py-1 text-left font-normal ${key === 'fibre' || key === 'polyol' ? 'pl-5 text-quiet' : ''}`}
               >
                 {COMPONENT_WORDS[key]}

@@ -5,17 +5,18 @@ import {
   getSortedRowModel,
   useReactTable,
   type SortingState,
+  type Table,
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp, Plus, Search } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, type RefObject, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import type { PantryEntry, Settings } from '#contract';
+import type { OwnIngredient, PantryEntry, Settings } from '#contract';
 import { CATEGORIES, componentOf, normaliseName, type Category, type Ingredient } from '#core/ingredient';
 import { pantryWords } from '#words/screens/pantry';
 import { useOwnIngredientsQuery, usePantryQuery } from '../../data/kitchenApi';
 import { ComponentMark } from '../../parts/drawing/ComponentMark';
 import { formatAmount, formatMoney, formatNumber } from '#words/numbers';
-import { entryOf } from '#kitchen/reading';
+import { entryOf, type Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -75,28 +76,7 @@ export function PantryPage() {
   ];
   useShortcuts(shortcuts);
 
-  const all = useMemo(() => {
-    const ownIds = new Set(own?.map(({ id }) => id as string));
-    const plain = [...kitchen.catalogue.values()].filter(({ made }) => !made);
-    return plain.map((ingredient): PantryRow => ({
-      ingredient,
-      entry: entryOf(kitchen.pantry, ingredient.id),
-      own: ownIds.has(ingredient.id),
-      words: normaliseName([ingredient.name, ...ingredient.aliases].join(' ')),
-    }));
-  }, [kitchen, own]);
-  const shown = useMemo(() => {
-    const words = normaliseName(q).split(' ').filter(Boolean);
-    return all.filter(
-      (row) =>
-        (category === null || row.ingredient.category === category) &&
-        (show === 'all' ||
-          (show === 'own' && row.own) ||
-          (show === 'onhand' && row.entry.onHandG !== null) ||
-          (show === 'bottle' && hasBottle(row.entry))) &&
-        words.every((word) => row.words.includes(word)),
-    );
-  }, [all, q, category, show]);
+  const { all, shown } = usePantryRows(kitchen, own, { q, category, show });
   const table = useReactTable({
     data: shown as PantryRow[],
     columns: useMemo(() => columnsFor(settings), [settings]),
@@ -124,104 +104,17 @@ export function PantryPage() {
           <Plus size={18} aria-hidden /> {pantryWords.ourOwnIngredient}
         </Button>
       </div>
-      <div role="search" className="mb-3 flex flex-wrap items-center gap-2 text-sm">
-        <label className="field flex min-w-44 flex-1 items-center gap-2 sm:max-w-72">
-          <Search size={16} aria-hidden className="shrink-0 text-quiet" />
-          <input
-            ref={search}
-            type="search"
-            aria-label={pantryWords.searchThePantry2}
-            placeholder={pantryWords.name}
-            className="w-full bg-transparent outline-none"
-            value={q}
-            onChange={(event) => {
-              set({ q: event.target.value });
-            }}
-          />
-        </label>
-        <Choice
-          label={pantryWords.kind}
-          value={category ?? 'any'}
-          options={[
-            { value: 'any', label: pantryWords.anyKind },
-            ...CATEGORIES.map((value: Category) => ({ value, label: CATEGORY_WORDS[value] })),
-          ]}
-          onChange={(value) => {
-            set({ category: value === 'any' ? '' : value });
-          }}
-        />
-        <Choice
-          label={pantryWords.show}
-          value={show}
-          options={SHOWS.map((value) => ({ value, label: SHOW_WORDS[value] }))}
-          onChange={(value) => {
-            set({ show: value === 'all' ? '' : value });
-          }}
-        />
-      </div>
+      <PantrySearch {...{ q, category, show, set }} searchRef={search} />
       {shown.length === 0 ? (
-        <div className="card mx-auto mt-10 max-w-lg p-6">
-          <p className="mb-3">
-            {show === 'onhand' && !q && !category
-              ? pantryWords.nobodyHasSaidWhatIs
-              : pantryWords.nothingHereIsCalledThat}
-          </p>
-          <div className="flex gap-3">
-            <Button
-              onClick={() => {
-                setParams({}, { replace: true });
-              }}
-            >
-              {pantryWords.showEverything}
-            </Button>
-            <Button kind="main" onClick={addOwn}>
-              {pantryWords.ourOwnIngredient}
-            </Button>
-          </div>
-        </div>
+        <NothingShown
+          isUnsaid={show === 'onhand' && !q && !category}
+          onAll={() => {
+            setParams({}, { replace: true });
+          }}
+          onOwn={addOwn}
+        />
       ) : (
-        <div className="card overflow-x-auto" tabIndex={0} role="region" aria-label={pantryWords.pantryTable}>
-          <table className="w-full min-w-[640px] text-left">
-            <thead className="text-sm">
-              {table.getHeaderGroups().map((group) => (
-                <tr key={group.id} className="border-b border-rule">
-                  {group.headers.map((header) => {
-                    const sorted = header.column.getIsSorted();
-                    return (
-                      <th
-                        key={header.id}
-                        scope={pantryWords.col}
-                        aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
-                        className="px-3 py-1"
-                      >
-                        <button
-                          type="button"
-                          className="inline-flex min-h-8 items-center gap-1 font-semibold"
-                          onClick={header.column.getToggleSortingHandler()}
-                        >
-                          {flexRender(header.column.columnDef.header, header.getContext())}
-                          {sorted === 'asc' && <ArrowUp size={14} aria-hidden />}
-                          {sorted === 'desc' && <ArrowDown size={14} aria-hidden />}
-                        </button>
-                      </th>
-                    );
-                  })}
-                </tr>
-              ))}
-            </thead>
-            <tbody>
-              {table.getRowModel().rows.map((row) => (
-                <tr key={row.id} className="border-b border-rule last:border-0 hover:bg-mint">
-                  {row.getVisibleCells().map((cell) => (
-                    <td key={cell.id} className="px-3 py-0.5 align-middle">
-                      {flexRender(cell.column.columnDef.cell, cell.getContext())}
-                    </td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <PantryTable table={table} />
       )}
       <KeyHelp
         open={showKeys}
@@ -230,6 +123,155 @@ export function PantryPage() {
         }}
         groups={[{ title: pantryWords.inThePantry, shortcuts }]}
       />
+    </div>
+  );
+}
+
+interface Shown {
+  readonly q: string;
+  readonly category: Category | null;
+  readonly show: Show;
+}
+/** Every row there is, and those that are asked for. */
+function usePantryRows(
+  kitchen: Kitchen,
+  own: readonly OwnIngredient[] | undefined,
+  { q, category, show }: Shown,
+) {
+  const all = useMemo(() => {
+    const ownIds = new Set(own?.map(({ id }) => id as string));
+    const plain = [...kitchen.catalogue.values()].filter(({ made }) => !made);
+    return plain.map((ingredient): PantryRow => ({
+      ingredient,
+      entry: entryOf(kitchen.pantry, ingredient.id),
+      own: ownIds.has(ingredient.id),
+      words: normaliseName([ingredient.name, ...ingredient.aliases].join(' ')),
+    }));
+  }, [kitchen, own]);
+  const shown = useMemo(() => {
+    const words = normaliseName(q).split(' ').filter(Boolean);
+    return all.filter(
+      (row) =>
+        (category === null || row.ingredient.category === category) &&
+        (show === 'all' ||
+          (show === 'own' && row.own) ||
+          (show === 'onhand' && row.entry.onHandG !== null) ||
+          (show === 'bottle' && hasBottle(row.entry))) &&
+        words.every((word) => row.words.includes(word)),
+    );
+  }, [all, q, category, show]);
+  return { all, shown };
+}
+
+interface PantrySearchProps extends Shown {
+  readonly set: (patch: Record<string, string>) => void;
+  readonly searchRef: RefObject<HTMLInputElement | null>;
+}
+function PantrySearch({ q, category, show, set, searchRef }: PantrySearchProps) {
+  return (
+    <div role="search" className="mb-3 flex flex-wrap items-center gap-2 text-sm">
+      <label className="field flex min-w-44 flex-1 items-center gap-2 sm:max-w-72">
+        <Search size={16} aria-hidden className="shrink-0 text-quiet" />
+        <input
+          ref={searchRef}
+          type="search"
+          aria-label={pantryWords.searchThePantry2}
+          placeholder={pantryWords.name}
+          className="w-full bg-transparent outline-none"
+          value={q}
+          onChange={(event) => {
+            set({ q: event.target.value });
+          }}
+        />
+      </label>
+      <Choice
+        label={pantryWords.kind}
+        value={category ?? 'any'}
+        options={[
+          { value: 'any', label: pantryWords.anyKind },
+          ...CATEGORIES.map((value: Category) => ({ value, label: CATEGORY_WORDS[value] })),
+        ]}
+        onChange={(value) => {
+          set({ category: value === 'any' ? '' : value });
+        }}
+      />
+      <Choice
+        label={pantryWords.show}
+        value={show}
+        options={SHOWS.map((value) => ({ value, label: SHOW_WORDS[value] }))}
+        onChange={(value) => {
+          set({ show: value === 'all' ? '' : value });
+        }}
+      />
+    </div>
+  );
+}
+
+function PantryTable({ table }: { table: Table<PantryRow> }) {
+  return (
+    <div className="card overflow-x-auto" tabIndex={0} role="region" aria-label={pantryWords.pantryTable}>
+      <table className="w-full min-w-[640px] text-left">
+        <thead className="text-sm">
+          {table.getHeaderGroups().map((group) => (
+            <tr key={group.id} className="border-b border-rule">
+              {group.headers.map((header) => {
+                const sorted = header.column.getIsSorted();
+                return (
+                  <th
+                    key={header.id}
+                    scope="col"
+                    aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+                    className="px-3 py-1"
+                  >
+                    <button
+                      type="button"
+                      className="inline-flex min-h-8 items-center gap-1 font-semibold"
+                      onClick={header.column.getToggleSortingHandler()}
+                    >
+                      {flexRender(header.column.columnDef.header, header.getContext())}
+                      {sorted === 'asc' && <ArrowUp size={14} aria-hidden />}
+                      {sorted === 'desc' && <ArrowDown size={14} aria-hidden />}
+                    </button>
+                  </th>
+                );
+              })}
+            </tr>
+          ))}
+        </thead>
+        <tbody>
+          {table.getRowModel().rows.map((row) => (
+            <tr key={row.id} className="border-b border-rule last:border-0 hover:bg-mint">
+              {row.getVisibleCells().map((cell) => (
+                <td key={cell.id} className="px-3 py-0.5 align-middle">
+                  {flexRender(cell.column.columnDef.cell, cell.getContext())}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+interface NothingShownProps {
+  /** Nobody has said what is on hand: another matter than finding nothing. */
+  readonly isUnsaid: boolean;
+  readonly onAll: () => void;
+  readonly onOwn: () => void;
+}
+function NothingShown({ isUnsaid, onAll, onOwn }: NothingShownProps) {
+  return (
+    <div className="card mx-auto mt-10 max-w-lg p-6">
+      <p className="mb-3">
+        {isUnsaid ? pantryWords.nobodyHasSaidWhatIs : pantryWords.nothingHereIsCalledThat}
+      </p>
+      <div className="flex gap-3">
+        <Button onClick={onAll}>{pantryWords.showEverything}</Button>
+        <Button kind="main" onClick={onOwn}>
+          {pantryWords.ourOwnIngredient}
+        </Button>
+      </div>
     </div>
   );
 }

@@ -124,7 +124,7 @@ function DayRow({ plan: { day, content }, kitchen, asked, nameOf, now }: DayRowP
   const troubled = conflicts.length + clashes.length + late.length > 0;
   return (
     <tr className="border-t border-rule align-baseline">
-      <th scope={planWords.row} className="py-2 pr-3 whitespace-nowrap">
+      <th scope="row" className="py-2 pr-3 whitespace-nowrap">
         <Link
           to={`/plan?day=${day}`}
           className="inline-flex min-h-6 items-center font-semibold text-bottle underline"

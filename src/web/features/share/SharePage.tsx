@@ -60,36 +60,7 @@ function Share({ working }: { working: WorkingFormula }) {
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-|-$/g, '') || 'formula';
   const plain = toPlainText(recipe);
-  const forms = [
-    {
-      name: shareWords.plainText,
-      says: shareWords.forAMessage,
-      text: plain,
-      as: `${file}.txt`,
-      type: 'text/plain',
-    },
-    {
-      name: shareWords.markdown,
-      says: shareWords.forNotes,
-      text: toMarkdown(recipe),
-      as: `${file}.md`,
-      type: 'text/markdown',
-    },
-    {
-      name: shareWords.recipeJsonLd,
-      says: shareWords.schemaOrgForOtherPrograms,
-      text: JSON.stringify(toJsonLd(recipe), null, 2),
-      as: `${file}.jsonld`,
-      type: 'application/ld+json',
-    },
-    {
-      name: shareWords.tableCsv,
-      says: shareWords.forASpreadsheetComesBack,
-      text: toCsv([ADDITION_HEADER, ...additionRows(formula, reckoning)]),
-      as: `${file}.csv`,
-      type: 'text/csv',
-    },
-  ];
+  const forms = formsOf(recipe, file, [ADDITION_HEADER, ...additionRows(formula, reckoning)]);
   const copy = (name: string, text: string): void => {
     void navigator.clipboard.writeText(text).then(
       () => {
@@ -124,28 +95,8 @@ function Share({ working }: { working: WorkingFormula }) {
                 {shareWords.save}
               </a>
             </li>
-            {forms.map(({ name, says, text, as, type }) => (
-              <li key={name} className="flex flex-wrap items-center gap-3 border-t border-rule py-2">
-                <span className="flex-1 basis-56">
-                  <strong>{name}</strong>, {says}
-                </span>
-                <Button
-                  onClick={() => {
-                    saveText(text, as, type);
-                  }}
-                >
-                  {shareWords.save}
-                  <span className="sr-only"> {name}</span>
-                </Button>
-                <Button
-                  onClick={() => {
-                    copy(name, text);
-                  }}
-                >
-                  {shareWords.copy}
-                  <span className="sr-only"> {name}</span>
-                </Button>
-              </li>
+            {forms.map((form) => (
+              <FormRow key={form.name} form={form} onCopy={copy} />
             ))}
           </ul>
           <div className="flex flex-wrap items-center gap-3 border-t border-rule py-2">
@@ -180,5 +131,80 @@ function Share({ working }: { working: WorkingFormula }) {
         </section>
       </div>
     </div>
+  );
+}
+
+interface TextForm {
+  readonly name: string;
+  readonly says: string;
+  readonly text: string;
+  readonly as: string;
+  readonly type: string;
+}
+/** The forms that others can read. */
+function formsOf(
+  recipe: RecipeText,
+  file: string,
+  table: readonly (readonly string[])[],
+): readonly TextForm[] {
+  return [
+    {
+      name: shareWords.plainText,
+      says: shareWords.forAMessage,
+      text: toPlainText(recipe),
+      as: `${file}.txt`,
+      type: 'text/plain',
+    },
+    {
+      name: shareWords.markdown,
+      says: shareWords.forNotes,
+      text: toMarkdown(recipe),
+      as: `${file}.md`,
+      type: 'text/markdown',
+    },
+    {
+      name: shareWords.recipeJsonLd,
+      says: shareWords.schemaOrgForOtherPrograms,
+      text: JSON.stringify(toJsonLd(recipe), null, 2),
+      as: `${file}.jsonld`,
+      type: 'application/ld+json',
+    },
+    {
+      name: shareWords.tableCsv,
+      says: shareWords.forASpreadsheetComesBack,
+      text: toCsv(table),
+      as: `${file}.csv`,
+      type: 'text/csv',
+    },
+  ];
+}
+
+interface FormRowProps {
+  readonly form: TextForm;
+  readonly onCopy: (name: string, text: string) => void;
+}
+function FormRow({ form: { name, says, text, as, type }, onCopy }: FormRowProps) {
+  return (
+    <li className="flex flex-wrap items-center gap-3 border-t border-rule py-2">
+      <span className="flex-1 basis-56">
+        <strong>{name}</strong>, {says}
+      </span>
+      <Button
+        onClick={() => {
+          saveText(text, as, type);
+        }}
+      >
+        {shareWords.save}
+        <span className="sr-only"> {name}</span>
+      </Button>
+      <Button
+        onClick={() => {
+          onCopy(name, text);
+        }}
+      >
+        {shareWords.copy}
+        <span className="sr-only"> {name}</span>
+      </Button>
+    </li>
   );
 }

@@ -173,7 +173,7 @@ function PourSheet({ panel, cards }: { panel: PanelRecord; cards: readonly Card[
         <tbody>
           {cards.map(({ taster, servings }) => (
             <tr key={taster} className="border-t border-rule">
-              <th scope={sideBySideWords.row} className="py-1 pr-2 font-semibold">
+              <th scope="row" className="py-1 pr-2 font-semibold">
                 {taster}
               </th>
               {servings.map(({ code, sample }) => (
