@@ -35,120 +35,108 @@ const quoted = (words: readonly string[]): string => {
 };
 const PLANT = 'a plant in a line that could not be read';
 
+interface SaidCaution {
+  readonly what: string;
+  readonly why: string;
+}
+type CautionWords = SaidCaution | ((caution: CautionRecord) => SaidCaution);
+
+const CAUTION_WORDS: Readonly<Record<CautionCode, CautionWords>> = {
+  infused_oil: ({ value, ingredients }) => ({
+    what: `${capital(names(ingredients, PLANT))} under oil, and not known to be acid enough: make it fresh, keep it at 5 °C or below and throw it away after ${Math.min(value ?? 4, THRESHOLDS.garlicOilDays.value)} days.`,
+    why: 'Botulinum grows under oil without air and without smell, and heat spares its spores. A pH means nothing in oil.',
+  }),
+  raw_egg: {
+    what: 'Raw egg: use pasteurised egg for anyone young, old, pregnant or ill.',
+    why: 'Salmonella may be in the egg. Cold slows it and does not make raw egg fit for them; acid works more slowly in the cold.',
+  },
+  raw_egg_acid: ({ value, limit }) => ({
+    what:
+      value === null
+        ? 'How acid it is round the egg is not known here: more vinegar, or pasteurised egg.'
+        : limit !== null && limit < 1
+          ? `Only ${(value * 100).toFixed(1)} % acetic acid in its water, wanted at least ${(limit * 100).toFixed(1)} %: more vinegar, or pasteurised egg.`
+          : `Its pH may be as high as ${value.toFixed(1)}, wanted ${limit?.toFixed(1)} at most: more vinegar, or pasteurised egg.`,
+    why: 'Vinegar kills Salmonella slowly, and only where it is acid enough all through; lemon alone works less well.',
+  }),
+  sprouts: {
+    what: 'Raw sprouts: not for anyone young, old, pregnant or ill.',
+    why: 'What is on the seed grows while it sprouts, and washing does not take it off.',
+  },
+  allergen_unknown: ({ words }) => ({
+    what: `Allergens not complete: ${quoted(words)}.`,
+    why: 'What could not be read, or was entered by hand without its allergens, may hold any of them.',
+  }),
+  infants_honey: {
+    what: 'Not for infants under 12 months: honey.',
+    why: 'Honey may hold botulinum spores, which an infant’s gut does not yet keep down.',
+  },
+  unread: ({ words }) => ({
+    what: `Not read: ${quoted(words)}. Counted as the worst it may be.`,
+    why: 'What is not known may spoil soonest. Say it so that it is read, and the rest is reckoned anew.',
+  }),
+  high_ph: ({ value }) => ({
+    what:
+      value === null
+        ? `How acid it is is not known, and counts as hardly acid: cold, ${LOW_ACID_DAYS} days at most.`
+        : `Hardly acid: its pH may be as high as ${value.toFixed(1)}. Cold, ${LOW_ACID_DAYS} days at most.`,
+    why: 'Above 4.6 botulinum and others can grow.',
+  }),
+  cold_holding: ({ ingredients }) => ({
+    what: `Keep at 5 °C or below from the start${ingredients.length > 0 ? `, because of ${names(ingredients, '')}` : ''}.`,
+    why: 'Cold slows what spoils it. Acid and salt slow it too and do not stop all of it.',
+  }),
+  garlic_or_herb_under_oil: ({ value, ingredients }) => ({
+    what: `With ${names(ingredients, PLANT)} under oil: cold, and within ${Math.min(value ?? 4, 4)} days, cooked or raw.`,
+    why: 'What settles under the oil is out of the acid’s and the air’s reach.',
+  }),
+  boil_dried_beans: ({ words }) => ({
+    what: `Dried beans: soak, pour the water away, boil hard 10 minutes before use (${quoted(words)}).`,
+    why: 'Raw and slow-cooked beans hold a lectin that makes ill; only boiling breaks it.',
+  }),
+  keep_dry: ({ ingredients }) => ({
+    what: `${capital(names(ingredients, ''))} in oil: keep it dry. A wet spoon, and it is 5 °C or below and 4 days.`,
+    why: 'Dry, nothing grows on it. With water it is a plant under oil.',
+  }),
+  susceptible_guests: ({ ingredients }) => ({
+    what: `Not for guests who are highly susceptible: ${names(ingredients, 'what a line that could not be read names')}.`,
+    why: 'Raw egg and sprouts may carry Salmonella, soft and blue cheese Listeria.',
+  }),
+  menu_notice: {
+    what: 'Say on the menu that it holds raw egg.',
+    why: 'Guests can only decide if they know.',
+  },
+  cold_service: {
+    what: 'Out of the cold it may stand 4 hours in a service, 2 at home, counted from the first time it left the cold; then throw it away.',
+    why: 'Standing out adds up, container by container. New dressing is never poured onto old.',
+  },
+  salt_undissolved: {
+    what: 'More salt than its water can hold: some stays as crystals.',
+    why: 'Saturated brine holds 26 %.',
+  },
+  soy_oil: {
+    what: 'Soybean oil counts as soy unless the bottle is marked fully refined.',
+    why: 'Only full refining takes the protein out.',
+  },
+  acid_and_metal: {
+    what: 'Keep it in glass, steel, glazed ware or food plastic: no bare aluminium, copper or brass.',
+    why: 'Acid takes metal up.',
+  },
+  dressed_dishes: {
+    what: 'Dressed cut leaves, tomatoes, rice, pasta, potatoes and beans need time and temperature control of their own.',
+    why: 'The dressing does not preserve the dish.',
+  },
+  marinade: { what: 'What raw meat or fish lay in is not served.', why: 'It carries what was on them.' },
+  local_code: {
+    what: 'An estimate, no certificate: your local code and a licensed professional decide.',
+    why: 'Limits differ by country, by guest and by what your own kitchen can show.',
+  },
+};
+
 /** Two sentences at most: what to do, and why. */
-export function sayCaution({ code, value, limit, ingredients, words }: CautionRecord): {
-  what: string;
-  why: string;
-} {
-  switch (code) {
-    case 'infused_oil':
-      return {
-        what: `${capital(names(ingredients, PLANT))} under oil, and not known to be acid enough: make it fresh, keep it at 5 °C or below and throw it away after ${Math.min(value ?? 4, THRESHOLDS.garlicOilDays.value)} days.`,
-        why: 'Botulinum grows under oil without air and without smell, and heat spares its spores. A pH means nothing in oil.',
-      };
-    case 'raw_egg':
-      return {
-        what: 'Raw egg: use pasteurised egg for anyone young, old, pregnant or ill.',
-        why: 'Salmonella may be in the egg. Cold slows it and does not make raw egg fit for them; acid works more slowly in the cold.',
-      };
-    case 'raw_egg_acid':
-      return {
-        what:
-          value === null
-            ? 'How acid it is round the egg is not known here: more vinegar, or pasteurised egg.'
-            : limit !== null && limit < 1
-              ? `Only ${(value * 100).toFixed(1)} % acetic acid in its water, wanted at least ${(limit * 100).toFixed(1)} %: more vinegar, or pasteurised egg.`
-              : `Its pH may be as high as ${value.toFixed(1)}, wanted ${limit?.toFixed(1)} at most: more vinegar, or pasteurised egg.`,
-        why: 'Vinegar kills Salmonella slowly, and only where it is acid enough all through; lemon alone works less well.',
-      };
-    case 'sprouts':
-      return {
-        what: 'Raw sprouts: not for anyone young, old, pregnant or ill.',
-        why: 'What is on the seed grows while it sprouts, and washing does not take it off.',
-      };
-    case 'allergen_unknown':
-      return {
-        what: `Allergens not complete: ${quoted(words)}.`,
-        why: 'What could not be read, or was entered by hand without its allergens, may hold any of them.',
-      };
-    case 'infants_honey':
-      return {
-        what: 'Not for infants under 12 months: honey.',
-        why: 'Honey may hold botulinum spores, which an infant’s gut does not yet keep down.',
-      };
-    case 'unread':
-      return {
-        what: `Not read: ${quoted(words)}. Counted as the worst it may be.`,
-        why: 'What is not known may spoil soonest. Say it so that it is read, and the rest is reckoned anew.',
-      };
-    case 'high_ph':
-      return {
-        what:
-          value === null
-            ? `How acid it is is not known, and counts as hardly acid: cold, ${LOW_ACID_DAYS} days at most.`
-            : `Hardly acid: its pH may be as high as ${value.toFixed(1)}. Cold, ${LOW_ACID_DAYS} days at most.`,
-        why: 'Above 4.6 botulinum and others can grow.',
-      };
-    case 'cold_holding':
-      return {
-        what: `Keep at 5 °C or below from the start${ingredients.length > 0 ? `, because of ${names(ingredients, '')}` : ''}.`,
-        why: 'Cold slows what spoils it. Acid and salt slow it too and do not stop all of it.',
-      };
-    case 'garlic_or_herb_under_oil':
-      return {
-        what: `With ${names(ingredients, PLANT)} under oil: cold, and within ${Math.min(value ?? 4, 4)} days, cooked or raw.`,
-        why: 'What settles under the oil is out of the acid’s and the air’s reach.',
-      };
-    case 'boil_dried_beans':
-      return {
-        what: `Dried beans: soak, pour the water away, boil hard 10 minutes before use (${quoted(words)}).`,
-        why: 'Raw and slow-cooked beans hold a lectin that makes ill; only boiling breaks it.',
-      };
-    case 'keep_dry':
-      return {
-        what: `${capital(names(ingredients, ''))} in oil: keep it dry. A wet spoon, and it is 5 °C or below and 4 days.`,
-        why: 'Dry, nothing grows on it. With water it is a plant under oil.',
-      };
-    case 'susceptible_guests':
-      return {
-        what: `Not for guests who are highly susceptible: ${names(ingredients, 'what a line that could not be read names')}.`,
-        why: 'Raw egg and sprouts may carry Salmonella, soft and blue cheese Listeria.',
-      };
-    case 'menu_notice':
-      return { what: 'Say on the menu that it holds raw egg.', why: 'Guests can only decide if they know.' };
-    case 'cold_service':
-      return {
-        what: 'Out of the cold it may stand 4 hours in a service, 2 at home, counted from the first time it left the cold; then throw it away.',
-        why: 'Standing out adds up, container by container. New dressing is never poured onto old.',
-      };
-    case 'salt_undissolved':
-      return {
-        what: 'More salt than its water can hold: some stays as crystals.',
-        why: 'Saturated brine holds 26 %.',
-      };
-    case 'soy_oil':
-      return {
-        what: 'Soybean oil counts as soy unless the bottle is marked fully refined.',
-        why: 'Only full refining takes the protein out.',
-      };
-    case 'acid_and_metal':
-      return {
-        what: 'Keep it in glass, steel, glazed ware or food plastic: no bare aluminium, copper or brass.',
-        why: 'Acid takes metal up.',
-      };
-    case 'dressed_dishes':
-      return {
-        what: 'Dressed cut leaves, tomatoes, rice, pasta, potatoes and beans need time and temperature control of their own.',
-        why: 'The dressing does not preserve the dish.',
-      };
-    case 'marinade':
-      return { what: 'What raw meat or fish lay in is not served.', why: 'It carries what was on them.' };
-    case 'local_code':
-      return {
-        what: 'An estimate, no certificate: your local code and a licensed professional decide.',
-        why: 'Limits differ by country, by guest and by what your own kitchen can show.',
-      };
-  }
+export function sayCaution(caution: CautionRecord): SaidCaution {
+  const words = CAUTION_WORDS[caution.code];
+  return typeof words === 'function' ? words(caution) : words;
 }
 
 /** As short as a label asks. Null: never on a label. */

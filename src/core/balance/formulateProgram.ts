@@ -21,6 +21,34 @@ export interface FormulateProgram {
   readonly scales: readonly number[];
 }
 
+interface Row {
+  readonly coefficients: ReadonlyMap<number, number>;
+  readonly low?: number;
+  readonly high?: number;
+}
+/** Collects rows with their slacks; a slack is a column of its own with a price. */
+class ProgramRows {
+  readonly linear: Row[] = [];
+  readonly meanings: (Obstacle | null)[] = [];
+  readonly scales: number[] = [];
+  constructor(readonly objective: number[]) {}
+
+  slack(price: number): number {
+    return this.objective.push(price) - 1;
+  }
+  add(
+    coefficients: readonly number[],
+    slacks: readonly (readonly [number, number])[],
+    bounds: { low?: number; high?: number },
+    meaning: Obstacle | null,
+    scale: number,
+  ): void {
+    this.linear.push({ coefficients: new Map([...coefficients.entries(), ...slacks]), ...bounds });
+    this.meanings.push(meaning);
+    this.scales.push(scale);
+  }
+}
+
 export function programFor(
   { volumeMl, style, targets }: FormulateRequest,
   onHand: readonly OnHand[],
@@ -32,33 +60,13 @@ export function programFor(
     form,
     massG: exactly(minG),
   }));
-  const rows = measureRows(
-    base,
-    onHand.map(({ ingredient, form = '' }) => ({ ingredient, form })),
-  );
-  const count = onHand.length;
-  const objective: number[] = onHand.map(() => GRAM_PRICE);
-  const linear: { coefficients: Map<number, number>; low?: number; high?: number }[] = [];
-  const meanings: (Obstacle | null)[] = [];
-  const scales: number[] = [];
-  const slack = (price: number): number => objective.push(price) - 1;
-  const add = (
-    coefficients: readonly number[],
-    slacks: readonly (readonly [number, number])[],
-    bounds: { low?: number; high?: number },
-    meaning: Obstacle | null,
-    scale: number,
-  ): void => {
-    linear.push({ coefficients: new Map([...coefficients.entries(), ...slacks]), ...bounds });
-    meanings.push(meaning);
-    scales.push(scale);
-  };
+  const rows = new ProgramRows(onHand.map(() => GRAM_PRICE));
   const filled = base.reduce(
     (ml, { ingredient, massG }) => ml + massG.nominal * mixedVolumeMlPerG(ingredient),
     0,
   );
   const rest = Math.max(0, volumeMl - filled);
-  add(
+  rows.add(
     onHand.map(({ ingredient }) => mixedVolumeMlPerG(ingredient)),
     [],
     { low: rest, high: rest },
@@ -66,74 +74,98 @@ export function programFor(
     1,
   );
   const aimed = new Map(targets.map(({ measure, value }) => [measure, value]));
-  for (const row of rows) {
-    const { step, weight } = PALATE[row.key];
-    const unit = step * referenceD(row.key, volumeMl);
+  for (const row of measureRows(
+    base,
+    onHand.map(({ ingredient, form = '' }) => ({ ingredient, form })),
+  )) {
     const target = aimed.get(row.key);
     const window = style?.windows[row.key];
-    if (target !== undefined) {
-      const [over, under] = [slack(TARGET_PRICE * weight), slack(TARGET_PRICE * weight)];
-      const meaning: Obstacle = { kind: 'target', measure: row.key };
-      add(
-        off(row, target),
-        [
-          [over, -unit],
-          [under, unit],
-        ],
-        equal(row, target),
-        meaning,
-        unit,
-      );
-      continue;
+    if (target !== undefined) aimAt(rows, row, target, volumeMl);
+    else if (window && !row.n.every((n, j) => n === 0 && row.d[j] === 0)) {
+      keepInside(rows, row, window, volumeMl);
+      drawToMiddle(rows, row, window, middles[row.key], volumeMl);
     }
-    if (!window || row.n.every((n, j) => n === 0 && row.d[j] === 0)) continue;
-    const high = slack(WINDOW_PRICE * weight);
-    add(
-      off(row, window.high),
-      [[high, -unit]],
-      { high: equal(row, window.high).high },
-      { kind: 'window', measure: row.key, end: 'high' },
+  }
+  return finished(rows, onHand, volumeMl);
+}
+
+/** A deviation from what was set, dear on both sides. */
+function aimAt(rows: ProgramRows, row: MeasureRow, target: number, volumeMl: number): void {
+  const { weight } = PALATE[row.key];
+  const unit = unitOf(row, volumeMl);
+  const [over, under] = [rows.slack(TARGET_PRICE * weight), rows.slack(TARGET_PRICE * weight)];
+  rows.add(
+    off(row, target),
+    [
+      [over, -unit],
+      [under, unit],
+    ],
+    equal(row, target),
+    { kind: 'target', measure: row.key },
+    unit,
+  );
+}
+
+type Window = { readonly low: number; readonly high: number };
+
+function keepInside(rows: ProgramRows, row: MeasureRow, window: Window, volumeMl: number): void {
+  const price = WINDOW_PRICE * PALATE[row.key].weight;
+  const unit = unitOf(row, volumeMl);
+  rows.add(
+    off(row, window.high),
+    [[rows.slack(price), -unit]],
+    { high: equal(row, window.high).high },
+    { kind: 'window', measure: row.key, end: 'high' },
+    unit,
+  );
+  if (window.low > 0)
+    rows.add(
+      off(row, window.low),
+      [[rows.slack(price), unit]],
+      { low: equal(row, window.low).low },
+      { kind: 'window', measure: row.key, end: 'low' },
       unit,
     );
-    if (window.low > 0) {
-      const low = slack(WINDOW_PRICE * weight);
-      add(
-        off(row, window.low),
-        [[low, unit]],
-        { low: equal(row, window.low).low },
-        { kind: 'window', measure: row.key, end: 'low' },
-        unit,
-      );
-    }
-    const moved = middles[row.key];
-    const middle = moved ?? (window.low + window.high) / 2;
-    const price = MIDDLE_PRICE * weight * (moved === undefined ? 1 : MOVED_MIDDLE);
-    // Less is fine where a window begins at nothing.
-    const oneSided = window.low === 0 && moved === undefined;
-    const over = slack(price);
-    if (oneSided) add(off(row, middle), [[over, -unit]], { high: equal(row, middle).high }, null, unit);
-    else
-      add(
-        off(row, middle),
-        [
-          [over, -unit],
-          [slack(price), unit],
-        ],
-        equal(row, middle),
-        null,
-        unit,
-      );
-  }
+}
+
+/** @param moved where the middle was put instead */
+function drawToMiddle(
+  rows: ProgramRows,
+  row: MeasureRow,
+  window: Window,
+  moved: number | undefined,
+  volumeMl: number,
+): void {
+  const middle = moved ?? (window.low + window.high) / 2;
+  const price = MIDDLE_PRICE * PALATE[row.key].weight * (moved === undefined ? 1 : MOVED_MIDDLE);
+  const unit = unitOf(row, volumeMl);
+  const over = rows.slack(price);
+  // Less is fine where a window begins at nothing.
+  if (window.low === 0 && moved === undefined)
+    rows.add(off(row, middle), [[over, -unit]], { high: equal(row, middle).high }, null, unit);
+  else
+    rows.add(
+      off(row, middle),
+      [
+        [over, -unit],
+        [rows.slack(price), unit],
+      ],
+      equal(row, middle),
+      null,
+      unit,
+    );
+}
+
+function finished(rows: ProgramRows, onHand: readonly OnHand[], volumeMl: number): FormulateProgram {
+  const { objective, linear } = rows;
   const width = objective.length;
-  const upper = [
-    ...onHand.map(({ minG, maxG }) => (maxG === null ? null : Math.max(0, maxG - minG))),
-    ...Array.from({ length: width - count }, () => null),
-  ];
-  onHand.forEach(({ ingredient, minG, maxG }) => {
-    if (maxG === null) return;
+  const meanings = [...rows.meanings];
+  const scales = [...rows.scales];
+  for (const { ingredient, minG, maxG } of onHand) {
+    if (maxG === null) continue;
     meanings.push({ kind: minG >= maxG ? 'locked' : 'stock', ingredient });
     scales.push(doseG(ingredient, volumeMl));
-  });
+  }
   return {
     linear: {
       objective,
@@ -141,13 +173,18 @@ export function programFor(
         ...bounds,
         coefficients: Array.from({ length: width }, (_, i) => coefficients.get(i) ?? 0),
       })),
-      upper,
+      upper: [
+        ...onHand.map(({ minG, maxG }) => (maxG === null ? null : Math.max(0, maxG - minG))),
+        ...Array.from({ length: width - onHand.length }, () => null),
+      ],
     },
     meanings,
     scales,
   };
 }
 
+const unitOf = ({ key }: MeasureRow, volumeMl: number): number =>
+  PALATE[key].step * referenceD(key, volumeMl);
 const MOVED_MIDDLE = 5;
 const off = ({ n, d }: MeasureRow, value: number): readonly number[] => n.map((nj, j) => nj - value * d[j]!);
 const equal = ({ n0, d0 }: MeasureRow, value: number): { low: number; high: number } => ({

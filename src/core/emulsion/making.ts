@@ -45,20 +45,32 @@ const NIGHT_S = 12 * 3600;
 const BLENDER_W = 150;
 const HEAT_J_PER_KG_K = 2800;
 
+interface MakingSetting {
+  readonly tool: Tool;
+  readonly seconds: number;
+  readonly volumeMl: number;
+  readonly brimfulMl: number;
+  readonly closes: boolean;
+}
+type Pick = (test: (line: MakingLine) => boolean) => readonly Ingredient[];
+
+/** What to do and to heed in the making, in the order of the work. @param state null: no emulsion */
 export function makingTips(
   lines: readonly MakingLine[],
   state: EmulsionState | null,
-  {
-    tool,
-    seconds,
-    volumeMl,
-    brimfulMl,
-    closes,
-  }: { tool: Tool; seconds: number; volumeMl: number; brimfulMl: number; closes: boolean },
+  setting: MakingSetting,
 ): readonly MakingTip[] {
-  const pick = (test: (line: MakingLine) => boolean): readonly Ingredient[] => [
-    ...new Set(lines.filter(test).map(({ ingredient }) => ingredient)),
+  const pick: Pick = (test) => [...new Set(lines.filter(test).map(({ ingredient }) => ingredient))];
+  const massG = lines.reduce((sum, line) => sum + line.massG, 0);
+  return [
+    ...beforeTheOil(pick),
+    ...pouring(state, setting),
+    ...forTheTool(pick, massG, setting),
+    ...inTheFridge(pick, state, setting),
   ];
+}
+
+function beforeTheOil(pick: Pick): readonly MakingTip[] {
   const tips: MakingTip[] = [];
   const when = (code: PlainCode, ingredients: readonly Ingredient[]): void => {
     if (ingredients.length > 0) tips.push({ code, ingredients });
@@ -106,12 +118,22 @@ export function makingTips(
         /walnut|hazelnut|sesame|pumpkin|flax/.test(ingredient.id) && ingredient.category === 'oil',
     ),
   );
+  return tips;
+}
+
+function pouring(state: EmulsionState | null, { volumeMl, tool }: MakingSetting): readonly MakingTip[] {
   const oilMl = (state?.phases.freeOilM3 ?? 0) * 1e6;
-  if (oilMl > 0) {
-    const plan = pourPlan(Math.max(5, volumeMl - oilMl), oilMl, tool);
-    if (plan.status === 'stages') tips.push({ code: 'whisk-base', ingredients: [] });
-    tips.push({ code: 'pour', plan, tool, oilMl });
-  }
+  if (oilMl <= 0) return [];
+  const plan = pourPlan(Math.max(5, volumeMl - oilMl), oilMl, tool);
+  return [
+    ...(plan.status === 'stages' ? [{ code: 'whisk-base', ingredients: [] } as const] : []),
+    { code: 'pour', plan, tool, oilMl },
+  ];
+}
+
+function forTheTool(pick: Pick, massG: number, setting: MakingSetting): readonly MakingTip[] {
+  const { tool, seconds, volumeMl, brimfulMl, closes } = setting;
+  const tips: MakingTip[] = [];
   const { leastMl, mostMl, shearsHard } = TOOL_VALUES[tool];
   if (volumeMl < leastMl) tips.push({ code: 'too-little-for-tool', tool, limitMl: leastMl });
   if (volumeMl > mostMl) tips.push({ code: 'too-much-for-tool', tool, limitMl: mostMl });
@@ -122,13 +144,23 @@ export function makingTips(
   );
   if (shearsHard && seconds > 30 && bitter.length > 0)
     tips.push({ code: 'blender-bitter', ingredients: bitter });
-  const massKg = lines.reduce((sum, { massG }) => sum + massG, 0) / 1000;
+  const massKg = massG / 1000;
   const risesK = shearsHard && massKg > 0 ? (BLENDER_W * seconds) / (massKg * HEAT_J_PER_KG_K) : 0;
   if (ROOM_C + risesK > 40) tips.push({ code: 'blender-heat', risesK });
+  return tips;
+}
+
+function inTheFridge(
+  pick: Pick,
+  state: EmulsionState | null,
+  { volumeMl }: MakingSetting,
+): readonly MakingTip[] {
+  const tips: MakingTip[] = [];
   const green = pick(
     ({ ingredient }) => ingredient.category === 'herb' && ingredient.composition.water > 0.3,
   );
-  if (acids.length > 0) when('green-on-the-day', green);
+  if (green.length > 0 && pick(({ ingredient }) => ingredient.isAcidLiquid).length > 0)
+    tips.push({ code: 'green-on-the-day', ingredients: green });
   if (state) {
     const { oils } = state.phases;
     if (solidFraction(oils, FRIDGE_C, NIGHT_S) >= 0.01) {

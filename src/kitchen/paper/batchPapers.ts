@@ -1,7 +1,7 @@
 /** A batch as paper: sheet, label, pull list. Words only; the server sets them. */
 import { formatDay } from '#words/numbers';
 import type { BatchRecord, Settings } from '#contract';
-import { latestOf, keepUntil, type PullList, type UseBy } from '#core/batch';
+import { type BatchSnapshot, latestOf, keepUntil, type PullList, type UseBy } from '#core/batch';
 import { ROUNDING_WORDS, SCHOOL_WORDS } from '#words/batch';
 import { TOOL_WORDS, sayDuration } from '#words/hold';
 import type { Catalogue } from '#core/ingredient';
@@ -67,14 +67,54 @@ export function labelOf({
 const right = (title: string, share: number) => ({ title, share, align: 'right' as const });
 const left = (title: string, share: number) => ({ title, share, align: 'left' as const });
 
-export function sheetOf({ batch, catalogue, settings, vessels, reader = {} }: Around): Sheet {
+export function sheetOf(around: Around): Sheet {
+  const { batch, settings, vessels, reader = {} } = around;
+  const { plan } = batch;
+  const vesselName = (id: string): string => vessels.find((vessel) => vessel.id === id)?.name ?? id;
+  const grams = (g: number): string => formatAmount(g, 'g', settings);
+  const safety = saySafetyOfTheDay(plan.safety);
+  return {
+    title: paperWords.partBatchNumber(batch.formulaName ?? paperWords.dressing, batch.number),
+    subtitle: paperWords.vVersionVersionstateWhenPlanned(
+      batch.version,
+      plan.versionState,
+      plan.target,
+      formatVolume(plan.yieldMl, settings),
+      settings.kitchenName,
+    ),
+    facts: [
+      [paperWords.day, formatDay(batch.day, reader)],
+      [paperWords.madeBy, ''],
+      [paperWords.tool, TOOL_WORDS[plan.tool]],
+      [paperWords.begunAt, ''],
+      [paperWords.measured, ROUNDING_WORDS[plan.rounding]],
+      [paperWords.ingredientsC, ''],
+      [paperWords.seasonings, SCHOOL_WORDS[plan.school]],
+      [paperWords.mixedC, ''],
+      [paperWords.keptIn, plan.storage ? `${plan.storage.count} × ${vesselName(plan.storage.vesselId)}` : ''],
+      [paperWords.at5CAt, ''],
+      [paperWords.useBy, paperWords.dayIfMadeOnThe(formatDay(keepUntilOf(batch, reader).day, reader))],
+      [paperWords.phMeasured, ''],
+    ],
+    tables: [...loadTables(around), ...otherTables(plan, grams)],
+    notes: [
+      ...(plan.toTaste.length > 0 ? [paperWords.toTasteAtTheEnd(plan.toTaste.join('; '))] : []),
+      paperWords.keepatDaysDaysAtMost(keepAt(batch), plan.keeping.days, safety.because),
+      paperWords.allergensPart(safety.allergens.join(', ') || paperWords.noneListedIsKnown),
+      ...safety.cautions,
+      paperWords.wentOtherwiseThanPlanned,
+    ],
+    signatures: [paperWords.verdictOnALeaf, paperWords.recordedByAndWhen],
+  };
+}
+
+/** What is weighed, load by load. */
+function loadTables({ batch, catalogue, settings, vessels }: Around): readonly SheetTable[] {
   const { plan } = batch;
   const vesselName = (id: string): string => vessels.find((vessel) => vessel.id === id)?.name ?? id;
   const grams = (g: number): string => formatAmount(g, 'g', settings);
   const words = stepWordsOf(catalogue, settings);
-  const safety = saySafetyOfTheDay(plan.safety);
-  const aside = plan.lines.filter(({ asideG }) => asideG > 0);
-  const loads = batch.loads.map((load): SheetTable => ({
+  return batch.loads.map((load): SheetTable => ({
     title:
       batch.loads.length === 1
         ? paperWords.weighOut
@@ -94,74 +134,46 @@ export function sheetOf({ batch, catalogue, settings, vessels, reader = {} }: Ar
       stepRow(step, catalogue, load.making!.tool, load.making!.bottles, grams, words),
     ),
   }));
+}
+
+/** What is kept aside, and what goes in altogether. */
+function otherTables(plan: BatchSnapshot, grams: (g: number) => string): readonly SheetTable[] {
+  const aside = plan.lines.filter(({ asideG }) => asideG > 0);
   const lots = plan.lines.map(({ name, plannedG, asideG }) => [name, grams(plannedG + asideG)]);
-  return {
-    title: paperWords.partBatchNumber(batch.formulaName ?? paperWords.dressing, batch.number),
-    subtitle: paperWords.vVersionVersionstateWhenPlanned(
-      batch.version,
-      plan.versionState,
-      plan.target,
-      formatVolume(plan.yieldMl, settings),
-      settings.kitchenName,
-    ),
-    facts: [
-      [paperWords.day, formatDay(batch.day, reader)],
-      [paperWords.madeBy, ''],
-      [paperWords.tool, TOOL_WORDS[plan.tool]],
-      [paperWords.begunAt, ''],
-      [paperWords.measured, ROUNDING_WORDS[plan.rounding]],
-      [paperWords.ingredientsC, ''],
-      [paperWords.seasonings, SCHOOL_WORDS[plan.school]],
-      ['Mixed, °C', ''],
-      [paperWords.keptIn, plan.storage ? `${plan.storage.count} × ${vesselName(plan.storage.vesselId)}` : ''],
-      [paperWords.at5CAt, ''],
-      [paperWords.useBy, paperWords.dayIfMadeOnThe(formatDay(keepUntilOf(batch, reader).day, reader))],
-      [paperWords.phMeasured, ''],
-    ],
-    tables: [
-      ...loads,
-      ...(aside.length > 0
-        ? [
-            {
-              title: paperWords.keptAside,
-              note: paperWords.combineTheLoadsTasteThen,
-              ticks: true,
-              columns: [
-                left(paperWords.what, 5),
-                right(paperWords.atMost, 2),
-                left(paperWords.putIn, 2),
-                left('', 3),
-              ],
-              rows: aside.map(({ name, asideG, aside: how }) => [
-                name,
-                grams(asideG),
-                '',
-                how === 'per-service' ? paperWords.perService : paperWords.byTaste,
-              ]),
-            },
-          ]
-        : []),
-      ...(lots.length > 30
-        ? []
-        : [
-            {
-              title: paperWords.inAll,
-              note: '',
-              ticks: false,
-              columns: [left(paperWords.what, 5), right(paperWords.amount, 2)],
-              rows: lots,
-            },
-          ]),
-    ],
-    notes: [
-      ...(plan.toTaste.length > 0 ? [paperWords.toTasteAtTheEnd(plan.toTaste.join('; '))] : []),
-      paperWords.keepatDaysDaysAtMost(keepAt(batch), plan.keeping.days, safety.because),
-      paperWords.allergensPart(safety.allergens.join(', ') || paperWords.noneListedIsKnown),
-      ...safety.cautions,
-      paperWords.wentOtherwiseThanPlanned,
-    ],
-    signatures: [paperWords.verdictOnALeaf, paperWords.recordedByAndWhen],
-  };
+  return [
+    ...(aside.length > 0
+      ? [
+          {
+            title: paperWords.keptAside,
+            note: paperWords.combineTheLoadsTasteThen,
+            ticks: true,
+            columns: [
+              left(paperWords.what, 5),
+              right(paperWords.atMost, 2),
+              left(paperWords.putIn, 2),
+              left('', 3),
+            ],
+            rows: aside.map(({ name, asideG, aside: how }) => [
+              name,
+              grams(asideG),
+              '',
+              how === 'per-service' ? paperWords.perService : paperWords.byTaste,
+            ]),
+          },
+        ]
+      : []),
+    ...(lots.length > 30
+      ? []
+      : [
+          {
+            title: paperWords.inAll,
+            note: '',
+            ticks: false,
+            columns: [left(paperWords.what, 5), right(paperWords.amount, 2)],
+            rows: lots,
+          },
+        ]),
+  ];
 }
 
 function stepRow(

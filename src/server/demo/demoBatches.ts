@@ -1,6 +1,8 @@
 /** Batches of the invented kitchen: one recorded, one half weighed, one planned. */
+import type { By } from '#contract';
 import { DEFAULT_SETTINGS } from '#contract';
 import {
+  type BatchPlan,
   loadMaking,
   planBatch,
   snapshotOf,
@@ -183,14 +185,28 @@ async function loadBatch(
       await at(time).jars.append(`${id}-load-${i + 1}`, { id: `${id}-${minutes}`, event, by });
     }
   }
-  if (demo.weighed !== 'all') return;
+  if (demo.weighed === 'all') await finishBatch({ id, by, at, plan, soon, place: () => minutes });
+}
+
+interface Finishing {
+  readonly id: string;
+  readonly by: By;
+  readonly at: Parameters<typeof loadBatches>[0];
+  readonly plan: Pick<BatchPlan, 'lines'>;
+  readonly soon: () => Date;
+  /** Counts up with the minutes, so that every event has an id of its own. */
+  readonly place: () => number;
+}
+/** Combined, finished by taste, and recorded. */
+async function finishBatch({ id, by, at, plan, soon, place }: Finishing): Promise<void> {
   const whole = `${id}-whole`;
   await at(soon()).batches.combine(id, { trialId: whole, vesselId: 'bucket_10000' as VesselId, by });
   const aside = plan.lines.filter(({ asideG }) => asideG > 0);
   const finished: readonly TrialEvent[] = [
     {
       kind: 'added',
-      note: 'kept aside',
+      note: '',
+      way: 'kept-aside',
       lines: aside.map(({ ingredient, form, asideG }) => ({
         ingredientId: ingredient.id,
         form,
@@ -212,7 +228,7 @@ async function loadBatch(
   ];
   for (const event of finished) {
     const time = soon();
-    await at(time).jars.append(whole, { id: `${id}-${minutes}`, event, by });
+    await at(time).jars.append(whole, { id: `${id}-${place()}`, event, by });
   }
   const said: readonly Exclude<BatchEvent, { kind: 'combined' }>[] = [
     { kind: 'temperature', where: 'mixed', value: 18.5, reading: { source: 'typed', deviceId: '' } },
@@ -221,7 +237,7 @@ async function loadBatch(
   ];
   for (const event of said) {
     const time = soon();
-    await at(time).batches.append(id, { id: `${id}-${minutes}`, event, by });
+    await at(time).batches.append(id, { id: `${id}-${place()}`, event, by });
   }
 }
 

@@ -72,16 +72,15 @@ export function useEventWords(
 
 const SOURCE_WORDS = { simulated: ', simulated', typed: ', typed', device: '' } as const;
 
-function sayEvent(
-  event: TrialEvent,
+/** What a step of this jar is called. */
+function stepWordsIn(
   jar: Pick<Jar, 'making' | 'events'> | null,
-  amount: (massG: number, id: IngredientId) => string,
   nameOf: (id: IngredientId) => string,
   settings: Settings,
-): ReactNode {
+): (stepId: string) => string {
   const making = makingOf({ making: jar?.making ?? null });
   const states = stepStates(making.steps, jar?.events ?? []);
-  const stepWords = (stepId: string): string => {
+  return (stepId) => {
     const step = states.find((state) => state.step.id === stepId)?.step;
     if (!step) return partsWords.aStep;
     if (step.kind === 'do')
@@ -91,6 +90,16 @@ function sayEvent(
       }).toLowerCase();
     return inSentence(nameOf(step.kind === 'weigh' ? step.line.ingredientId : step.ingredientId));
   };
+}
+
+function sayEvent(
+  event: TrialEvent,
+  jar: Pick<Jar, 'making' | 'events'> | null,
+  amount: (massG: number, id: IngredientId) => string,
+  nameOf: (id: IngredientId) => string,
+  settings: Settings,
+): ReactNode {
+  const stepWords = stepWordsIn(jar, nameOf, settings);
   switch (event.kind) {
     case 'tasted':
       return (

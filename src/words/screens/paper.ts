@@ -70,4 +70,5 @@ export const paperWords = {
   ifYouLike: 'if you like',
   ingredientsC: 'Ingredients, °C',
   enough: 'enough',
+  mixedC: 'Mixed, °C',
 };

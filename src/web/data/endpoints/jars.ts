@@ -1,0 +1,54 @@
+/** Jars and what happened to them, measures and blind tastings. */
+import type { LogAnswer, MeasureRecord, NewAnswer, NewEvent, NewMeasure, NewPanel, NewTrial, PanelRecord, KitchenRecords, RecordsReport, Standings, TrialRecord } from '#contract';
+import type { FormulaId } from '#core/formula';
+import { ALL_TRIALS } from './base';
+import { formulasApi } from './formulas';
+
+export const jarsApi = formulasApi.injectEndpoints({
+  endpoints: (build) => ({
+    trials: build.query<TrialRecord[], FormulaId>({
+      query: (id) => `formulas/${id}/trials`,
+      providesTags: (_result, _error, id) => [{ type: 'Trials', id }],
+    }),
+    beginTrial: build.mutation<TrialRecord, NewTrial>({
+      query: (body) => ({ url: 'trials', method: 'POST', body }),
+      invalidatesTags: (_result, _error, { formulaId }) => [{ type: 'Trials', id: formulaId }, ALL_TRIALS],
+    }),
+    /** The kitchen's latest jars, whatever they are of. */
+    kitchenLog: build.query<LogAnswer, { before?: number; q: string; cook: string }>({
+      query: (params) => ({ url: 'log', params }),
+      providesTags: [ALL_TRIALS],
+    }),
+    standings: build.query<Standings, void>({ query: () => 'standings', providesTags: [ALL_TRIALS] }),
+    latestTrials: build.query<TrialRecord[], void>({ query: () => 'trials', providesTags: [ALL_TRIALS] }),
+    /** Sent by the outbox alone: there it is kept until it is recorded. */
+    recordEvent: build.mutation<TrialRecord, NewEvent & { trialId: string; formulaId: FormulaId }>({
+      query: ({ trialId, formulaId: _formulaId, ...body }) => ({
+        url: `trials/${trialId}/events`,
+        method: 'POST',
+        body,
+      }),
+    }),
+    addRecords: build.mutation<RecordsReport, KitchenRecords>({
+      query: (body) => ({ url: 'records', method: 'POST', body }),
+      invalidatesTags: ['Trials', 'Batches'],
+    }),
+    measures: build.query<MeasureRecord[], void>({
+      query: () => 'measures',
+      providesTags: ['Measures'],
+    }),
+    addMeasure: build.mutation<MeasureRecord, NewMeasure>({
+      query: (body) => ({ url: 'measures', method: 'POST', body }),
+      invalidatesTags: ['Measures'],
+    }),
+    panels: build.query<PanelRecord[], void>({ query: () => 'panels', providesTags: ['Panels'] }),
+    beginPanel: build.mutation<PanelRecord, NewPanel>({
+      query: (body) => ({ url: 'panels', method: 'POST', body }),
+      invalidatesTags: ['Panels'],
+    }),
+    answerPanel: build.mutation<PanelRecord, NewAnswer & { panelId: string }>({
+      query: ({ panelId, ...body }) => ({ url: `panels/${panelId}/answers`, method: 'POST', body }),
+      invalidatesTags: ['Panels'],
+    }),
+  }),
+});
