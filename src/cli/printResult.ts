@@ -1,7 +1,7 @@
 /** The result as a table for a person at a terminal. */
 import { MEASURE_KEYS, type MeasureKey } from '#core/composition';
 import { sensibleDecimals } from '#core/quantity';
-import { sayPh } from '#words/safety';
+import { sayPh } from '#words/acidity';
 import { commandLineWords } from '#words/screens/commandLine';
 import type { ReckonResult } from './reckonText';
 

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { Judgement } from '#core/reckoning';
 import { CAUTION_CODES, type CautionCode } from '#core/safety';
 import { judgedLines } from '../core/reckoning/testing';
-import { labelCautions, sayCaution, sayCautions, sayKeeping, sayPh } from './safety';
+import { labelCautions, sayCaution, sayCautions, sayKeeping } from './safety';
+import { sayPh } from './acidity';
 
 const judged = (...lines: string[]): Judgement => judgedLines(lines);
 const VINAIGRETTE = ['90 ml rapeseed oil', '30 ml white vinegar', '2 g salt'];

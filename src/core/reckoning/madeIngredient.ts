@@ -41,6 +41,34 @@ const LEAST_WATER = 0.05;
 const DRY = { water: 0.12, fat: 0.3 };
 const PLANTS: ReadonlySet<Category> = new Set<Category>(['aromatic', 'herb', 'veg', 'spice', 'oil', 'salt']);
 
+interface MadeParts {
+  readonly perGram: (value: (portion: JudgedPortion) => number) => number;
+  readonly parts: Composition;
+  readonly isCreamy: boolean;
+  readonly mlPerG: number;
+}
+/** What a gram of it does to palate and pH: the mean of its parts, by weight. */
+function tasteOf({ perGram, parts, isCreamy: creamy, mlPerG }: MadeParts) {
+  return {
+    proteinBufferMmolPerPhPerG:
+      parts.protein > 0
+        ? perGram(({ ingredient: i }) => i.composition.protein * i.proteinBufferMmolPerPhPerG) / parts.protein
+        : 0,
+    pungencyIndex: Object.fromEntries(
+      PUNGENCY_KINDS.map((kind) => [
+        kind,
+        perGram(({ ingredient, form }) => ingredient.pungencyIndex[kind] * formFactor(kind, form)),
+      ]),
+    ) as Record<PungencyKind, number>,
+    bodyIndex: Math.max(
+      perGram(({ ingredient }) => ingredient.bodyIndex),
+      creamy ? emulsifiedBody(perGram(({ ingredient }) => pouredOilOf(ingredient).ml) / mlPerG) : 0,
+    ),
+    emulsion: null,
+    otherSweetnessAsSucrose: perGram(({ ingredient }) => ingredient.otherSweetnessAsSucrose),
+  };
+}
+
 /** Null where nothing in it could be read: there is nothing to put in. */
 export function madeIngredient(
   { formulaId, number, latest, formula }: MadeVersion,
@@ -94,24 +122,7 @@ export function madeIngredient(
     strength: '',
     shelfNote: '',
     isAcidLiquid: false,
-    proteinBufferMmolPerPhPerG:
-      parts.protein > 0
-        ? perGram(({ ingredient: i }) => i.composition.protein * i.proteinBufferMmolPerPhPerG) / parts.protein
-        : 0,
-    pungencyIndex: Object.fromEntries(
-      PUNGENCY_KINDS.map((kind) => [
-        kind,
-        perGram(({ ingredient, form }) => ingredient.pungencyIndex[kind] * formFactor(kind, form)),
-      ]),
-    ) as Record<PungencyKind, number>,
-    bodyIndex: Math.max(
-      perGram(({ ingredient }) => ingredient.bodyIndex),
-      creamy
-        ? emulsifiedBody(perGram(({ ingredient }) => pouredOilOf(ingredient).ml) / (mixedVolumeMl / massG))
-        : 0,
-    ),
-    emulsion: null,
-    otherSweetnessAsSucrose: perGram(({ ingredient }) => ingredient.otherSweetnessAsSucrose),
+    ...tasteOf({ perGram, parts, isCreamy: creamy, mlPerG: mixedVolumeMl / massG }),
     tag: 'estimate',
     source: `reckoned from version ${number} of “${formula.name}”`,
     made: {

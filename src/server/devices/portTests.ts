@@ -18,101 +18,111 @@ function runner(port: { step: (nowMs: number) => void }): (seconds: number) => v
   };
 }
 
+function readied(makeRig: () => ScaleRig) {
+  const rig = makeRig();
+  const run = runner(rig.scale);
+  run(1);
+  rig.scale.tare();
+  const { readability: d, capacity } = rig.scale.info;
+  const value = (): number => {
+    const reading = rig.scale.read();
+    if (reading.status !== 'ok') throw new Error(reading.status);
+    return reading.value;
+  };
+  return { ...rig, run, d, capacity, value };
+}
+
 export function scaleAcceptance(name: string, makeRig: () => ScaleRig): void {
   describe(`${name} as a scale`, () => {
-    const ready = () => {
-      const rig = makeRig();
-      const run = runner(rig.scale);
-      run(1);
-      rig.scale.tare();
-      const { readability: d, capacity } = rig.scale.info;
-      const value = (): number => {
-        const reading = rig.scale.read();
-        if (reading.status !== 'ok') throw new Error(reading.status);
-        return reading.value;
-      };
-      return { ...rig, run, d, capacity, value };
-    };
+    weighs(makeRig);
+    knowsItsLimits(makeRig);
+  });
+}
 
-    it('says what it is', () => {
-      const { info } = makeRig().scale;
-      expect(info.instrument).toBe('scale');
-      expect(info.id).not.toBe('');
-      expect(info.readability).toBeGreaterThan(0);
-      expect(info.capacity).toBeGreaterThan(info.readability);
-    });
-    it('shows zero after a tare, and what is put on from then, within three steps', () => {
-      const { run, load, value, d } = ready();
-      expect(Math.abs(value())).toBeLessThanOrEqual(d);
-      for (const grams of [20, 100, 250]) {
-        load(grams);
-        run(4);
-        expect(Math.abs(value() - grams)).toBeLessThanOrEqual(3 * d);
-      }
-    });
-    it('shows whole steps only', () => {
-      const { run, load, value, d } = ready();
-      load(17.03);
-      for (let i = 0; i < 20; i++) {
-        run(0.1);
-        expect(Math.abs(value() / d - Math.round(value() / d))).toBeLessThan(1e-6);
-      }
-    });
-    it('says it is not stable while it moves, and stable once it rests', () => {
-      const { run, load, scale } = ready();
-      load(200);
-      run(0.2);
-      expect(scale.read()).toMatchObject({ status: 'ok', stable: false });
+function weighs(makeRig: () => ScaleRig): void {
+  const ready = () => readied(makeRig);
+  it('says what it is', () => {
+    const { info } = makeRig().scale;
+    expect(info.instrument).toBe('scale');
+    expect(info.id).not.toBe('');
+    expect(info.readability).toBeGreaterThan(0);
+    expect(info.capacity).toBeGreaterThan(info.readability);
+  });
+  it('shows zero after a tare, and what is put on from then, within three steps', () => {
+    const { run, load, value, d } = ready();
+    expect(Math.abs(value())).toBeLessThanOrEqual(d);
+    for (const grams of [20, 100, 250]) {
+      load(grams);
       run(4);
-      expect(scale.read()).toMatchObject({ status: 'ok', stable: true });
-    });
-    it('goes below zero when something is lifted off, and is tared to zero again', () => {
-      const { run, load, value, scale, d } = ready();
-      load(300);
-      run(4);
-      expect(scale.tare()).toBe(true);
-      load(0);
-      run(4);
-      expect(value()).toBeLessThan(-290);
-      scale.tare();
-      run(2);
-      expect(Math.abs(value())).toBeLessThanOrEqual(2 * d);
-    });
-    it('shows no number beyond its capacity, will not be tared there, and comes back', () => {
-      const { run, load, scale, capacity, value } = ready();
-      load(capacity * 1.2);
-      run(4);
-      expect(scale.read()).toEqual({ status: 'overload' });
-      expect(scale.tare()).toBe(false);
-      load(50);
-      run(4);
-      expect(Math.abs(value() - 50)).toBeLessThan(1);
-    });
-    it('unplugged it shows no number and cannot be tared; plugged in it reads again', () => {
-      const { run, load, scale, plug } = ready();
-      load(80);
-      run(3);
-      plug(false);
-      run(1);
-      expect(scale.read()).toEqual({ status: 'unplugged' });
-      expect(scale.tare()).toBe(false);
-      plug(true);
-      run(3);
-      expect(scale.read().status).toBe('ok');
-    });
-    it('does not drift by more than five steps in a quarter of an hour', () => {
-      const { run, load, value, d } = ready();
-      load(60);
-      run(900);
-      expect(Math.abs(value() - 60)).toBeLessThanOrEqual(5 * d);
-    });
-    it('a clock that stands still or goes back does no harm', () => {
-      const { scale, value, run } = ready();
-      scale.step(0);
-      scale.step(0);
-      run(1);
-      expect(Number.isFinite(value())).toBe(true);
-    });
+      expect(Math.abs(value() - grams)).toBeLessThanOrEqual(3 * d);
+    }
+  });
+  it('shows whole steps only', () => {
+    const { run, load, value, d } = ready();
+    load(17.03);
+    for (let i = 0; i < 20; i++) {
+      run(0.1);
+      expect(Math.abs(value() / d - Math.round(value() / d))).toBeLessThan(1e-6);
+    }
+  });
+  it('says it is not stable while it moves, and stable once it rests', () => {
+    const { run, load, scale } = ready();
+    load(200);
+    run(0.2);
+    expect(scale.read()).toMatchObject({ status: 'ok', stable: false });
+    run(4);
+    expect(scale.read()).toMatchObject({ status: 'ok', stable: true });
+  });
+  it('goes below zero when something is lifted off, and is tared to zero again', () => {
+    const { run, load, value, scale, d } = ready();
+    load(300);
+    run(4);
+    expect(scale.tare()).toBe(true);
+    load(0);
+    run(4);
+    expect(value()).toBeLessThan(-290);
+    scale.tare();
+    run(2);
+    expect(Math.abs(value())).toBeLessThanOrEqual(2 * d);
+  });
+}
+
+function knowsItsLimits(makeRig: () => ScaleRig): void {
+  const ready = () => readied(makeRig);
+  it('shows no number beyond its capacity, will not be tared there, and comes back', () => {
+    const { run, load, scale, capacity, value } = ready();
+    load(capacity * 1.2);
+    run(4);
+    expect(scale.read()).toEqual({ status: 'overload' });
+    expect(scale.tare()).toBe(false);
+    load(50);
+    run(4);
+    expect(Math.abs(value() - 50)).toBeLessThan(1);
+  });
+  it('unplugged it shows no number and cannot be tared; plugged in it reads again', () => {
+    const { run, load, scale, plug } = ready();
+    load(80);
+    run(3);
+    plug(false);
+    run(1);
+    expect(scale.read()).toEqual({ status: 'unplugged' });
+    expect(scale.tare()).toBe(false);
+    plug(true);
+    run(3);
+    expect(scale.read().status).toBe('ok');
+  });
+  it('does not drift by more than five steps in a quarter of an hour', () => {
+    const { run, load, value, d } = ready();
+    load(60);
+    run(900);
+    expect(Math.abs(value() - 60)).toBeLessThanOrEqual(5 * d);
+  });
+  it('a clock that stands still or goes back does no harm', () => {
+    const { scale, value, run } = ready();
+    scale.step(0);
+    scale.step(0);
+    run(1);
+    expect(Number.isFinite(value())).toBe(true);
   });
 }
 

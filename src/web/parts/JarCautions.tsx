@@ -1,6 +1,7 @@
 import type { FormulaId } from '#core/formula';
 import type { JudgedPortion } from '#core/reckoning';
-import { allergenNames, sayPh } from '#words/safety';
+import { sayPh } from '#words/acidity';
+import { allergenNames } from '#words/safety';
 import { measuredPh } from '#core/trial';
 import { partsWords } from '#words/screens/parts';
 import { useJarJudged } from '../data/useJarJudged';

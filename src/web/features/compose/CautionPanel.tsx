@@ -1,6 +1,7 @@
 import type { Ingredient } from '#core/ingredient';
 import type { CautionTier, ProbableAllergen } from '#core/safety';
-import { sayAllergens, sayCaution, sayKeeping, sayPh } from '#words/safety';
+import { sayPh } from '#words/acidity';
+import { sayAllergens, sayCaution, sayKeeping } from '#words/safety';
 import type { Judgement } from '#core/reckoning';
 import { composeWords } from '#words/screens/compose';
 import { Panel } from '../../ui/Panel';

@@ -1,3 +1,5 @@
+import type { Settings } from '#contract';
+import type { Style } from '#core/palate';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import {
@@ -29,6 +31,7 @@ import { useSearch } from '../../workers/useSearch';
 import { AnswerColumn } from './AnswerColumn';
 import { HandList } from './HandList';
 import { onHandOf, type HandLine } from './handLines';
+import { Answers } from './Answers';
 
 const VOLUME_LIMITS = { low: 10, high: 100_000 };
 const START: readonly HandLine[] = [
@@ -63,38 +66,23 @@ export function FromPantryPage() {
   const volumeFits = volumeMl !== null && volumeMl >= VOLUME_LIMITS.low && volumeMl <= VOLUME_LIMITS.high;
   const onHand = useMemo(() => onHandOf(lines, context), [lines, context]);
   const wished = useMemo(() => readLeanings(wish, onHand), [wish, onHand]);
-  const question = useMemo(() => {
-    if (!volumeFits || onHand.length <= START.length) return null;
-    const asked = leaningsAsked(wished.leanings, onHand, style);
-    const to: RoundTo =
-      measuredWith === 'spoons'
-        ? { kind: 'spoons', spoons: settings.spoons }
-        : measuredWith === 'scale'
-          ? { kind: 'scale', readabilityG: 1 }
-          : { kind: 'mixed', readabilityG: 1, spoons: settings.spoons };
-    return { request: { volumeMl, style, ...asked }, to };
-  }, [volumeFits, volumeMl, onHand, wished, style, measuredWith, settings.spoons]);
+  const question = useQuestion({
+    volumeMl: volumeFits ? volumeMl : null,
+    onHand,
+    wished,
+    style,
+    measuredWith,
+    settings,
+  });
   const { search, stop, again } = useSearch('formulate', question);
   const open = (answer: FormulateAnswer, rounding: Rounding): void => {
     const id = newId() as FormulaId;
-    const additions = answer.portions.map(({ ingredient, form }, rank): Addition => ({
-      id: newId() as AdditionId,
-      amountText: wordsOf(
-        rounding,
-        rank,
-        () => freshAmountText(rounding.lines[rank]!.massG, ingredient, empty, context),
-        settings.decimalSign,
-      ),
-      ingredientId: ingredient.id,
-      ingredientText: ingredient.name,
-      form,
-      note: '',
-      phase: ingredient.category === 'oil' ? 'oil' : 'base',
-      optional: false,
-      locked: false,
-      measuredBy: null,
-      rank,
-    }));
+    const additions = additionsOf(
+      answer,
+      rounding,
+      (massG, ingredient) => freshAmountText(massG, ingredient, empty, context),
+      settings.decimalSign,
+    );
     const formula = {
       ...empty,
       name: wish.trim()
@@ -197,54 +185,49 @@ export function FromPantryPage() {
   );
 }
 
-type Found = Extract<ReturnType<typeof useSearch<'formulate'>>['search'], { status: 'done' }>['answer'];
+function additionsOf(
+  answer: FormulateAnswer,
+  rounding: Rounding,
+  say: (massG: number, ingredient: FormulateAnswer['portions'][number]['ingredient']) => string,
+  decimalSign: Settings['decimalSign'],
+): readonly Addition[] {
+  return answer.portions.map(({ ingredient, form }, rank): Addition => ({
+    id: newId() as AdditionId,
+    amountText: wordsOf(rounding, rank, () => say(rounding.lines[rank]!.massG, ingredient), decimalSign),
+    ingredientId: ingredient.id,
+    ingredientText: ingredient.name,
+    form,
+    note: '',
+    phase: ingredient.category === 'oil' ? 'oil' : 'base',
+    optional: false,
+    locked: false,
+    measuredBy: null,
+    rank,
+  }));
+}
 
-function Answers({
-  answer: { outcome, roundings },
-  columns,
-  onOpen,
-  busy,
-  volumeMl,
-}: {
-  answer: Found;
-  columns: (answer: FormulateAnswer, rounding: Rounding) => React.ReactNode;
-  onOpen: (answer: FormulateAnswer, rounding: Rounding) => void;
-  busy: boolean;
-  volumeMl: number;
-}) {
-  switch (outcome.status) {
-    case 'not-enough':
-      return (
-        <p role="status">{fromPantryWords.allOfThatTogetherMakes(Math.floor(outcome.mostMl), volumeMl)}</p>
-      );
-    case 'too-much':
-      return <p role="status">{fromPantryWords.whatIsToBeUsed(Math.ceil(outcome.leastMl))}</p>;
-    case 'nothing-to-aim-for':
-      return <p role="status">{fromPantryWords.thisStyleHasNoWindows}</p>;
-    case 'answers':
-      return (
-        <ol
-          className="grid gap-3 sm:grid-cols-[repeat(auto-fill,minmax(12.25rem,1fr))]"
-          data-testid="answers"
-        >
-          {outcome.answers.map((entry, index) => (
-            <li key={index} className="flex flex-col rounded-lg border border-rule bg-paper p-3">
-              {columns(entry, roundings[index]!)}
-              <Button
-                kind={index === 0 ? 'main' : 'plain'}
-                className="mt-3"
-                disabled={busy}
-                onClick={() => {
-                  onOpen(entry, roundings[index]!);
-                }}
-              >
-                {fromPantryWords.openAsADraft}
-              </Button>
-            </li>
-          ))}
-        </ol>
-      );
-  }
+interface Asking {
+  /** Null: not one that can be made. */
+  readonly volumeMl: number | null;
+  readonly onHand: ReturnType<typeof onHandOf>;
+  readonly wished: ReturnType<typeof readLeanings>;
+  readonly style: Style | null;
+  readonly measuredWith: (typeof MEASURES)[number]['value'];
+  readonly settings: Settings;
+}
+/** What is asked of the search; null while there is too little to ask with. */
+function useQuestion({ volumeMl, onHand, wished, style, measuredWith, settings }: Asking) {
+  return useMemo(() => {
+    if (volumeMl === null || onHand.length <= START.length) return null;
+    const asked = leaningsAsked(wished.leanings, onHand, style);
+    const to: RoundTo =
+      measuredWith === 'spoons'
+        ? { kind: 'spoons', spoons: settings.spoons }
+        : measuredWith === 'scale'
+          ? { kind: 'scale', readabilityG: 1 }
+          : { kind: 'mixed', readabilityG: 1, spoons: settings.spoons };
+    return { request: { volumeMl, style, ...asked }, to };
+  }, [volumeMl, onHand, wished, style, measuredWith, settings.spoons]);
 }
 
 /** As rounded; a dilution is weighed as it is here. */

@@ -1,6 +1,6 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { Plus } from 'lucide-react';
-import { lazy, Suspense, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { Shelf, ShelfRecord, Standings } from '#contract';
 import type { Formula, FormulaId } from '#core/formula';
@@ -23,14 +23,10 @@ import { KeyHelp } from '../../ui/KeyHelp';
 import { Loading, Trouble } from '../../parts/PageState';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
 import { filterFrom, isFiltered, paramsFrom, stateOf, type ShelfFilter } from './filter';
-import { RenamePanel } from './RenamePanel';
 import { ShelfJar, type JarActions } from './ShelfJar';
 import { ShelfTools } from './ShelfTools';
 import { useShelfView } from './useShelfView';
-
-const NewFormulaPanel = lazy(async () => ({
-  default: (await import('./NewFormulaPanel')).NewFormulaPanel,
-}));
+import { type OpenPanel, ShelfPanel } from './ShelfPanel';
 /** What making a new one needs is fetched once the shelf stands, so that it is here when the server is not. */
 const FETCH_REST_MS = 4000;
 
@@ -49,15 +45,12 @@ export function ShelfPage() {
   }
   return <ShelfBoard records={data} kitchen={kitchen} />;
 }
-
-type OpenPanel = 'new' | 'keys' | { readonly rename: ShelfRecord };
 interface Moved {
   readonly record: ShelfRecord;
   readonly to: Shelf;
 }
 
 const NO_STANDINGS: Standings = {};
-const UNLOADED = shelfWords.theKitchenCannotBeReached;
 
 function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kitchen: Kitchen }) {
   const [params, setParams] = useSearchParams();
@@ -68,7 +61,6 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
   const standings = useStandingsQuery().data ?? NO_STANDINGS;
   const view = useShelfView(records, filter, kitchen, standings);
   const [create, creating] = useCreateFormulaMutation();
-  const [unloaded, setUnloaded] = useState(false);
   useEffect(() => {
     const fetching = setTimeout(() => {
       Promise.all([import('./NewFormulaPanel'), import('./startOf')]).catch(() => undefined);
@@ -77,7 +69,7 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
       clearTimeout(fetching);
     };
   }, []);
-  const [change, changing] = useChangeFormulaMutation();
+  const changing = useChangeFormulaMutation({ fixedCacheKey: 'rename' })[1];
   const [move, moving] = useMoveFormulaMutation();
   const [panel, setPanel] = useState<OpenPanel | null>(null);
   const [moved, setMoved] = useState<Moved | null>(null);
@@ -175,49 +167,7 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
           }}
         />
       )}
-      {panel === 'new' && (
-        <Suspense fallback={null}>
-          <NewFormulaPanel
-            busy={creating.isLoading}
-            trouble={creating.isError ? sayError(creating.error) : unloaded ? UNLOADED : null}
-            onMake={(what) => {
-              setUnloaded(false);
-              import('./startOf').then(
-                ({ startOf }) => {
-                  make(startOf(what, kitchen), true);
-                },
-                () => {
-                  setUnloaded(true);
-                },
-              );
-            }}
-            onClose={() => {
-              setPanel(null);
-            }}
-          />
-        </Suspense>
-      )}
-      {typeof panel === 'object' && panel && (
-        <RenamePanel
-          name={panel.rename.formula.name}
-          onRename={(name) => {
-            const { id, revision, formula } = panel.rename;
-            const updated = [{ additionId: null, field: 'name' as const, from: formula.name, to: name }];
-            setPanel(null);
-            void change({
-              id,
-              change: {
-                baseRevision: revision,
-                idempotencyKey: newId(),
-                diff: { added: [], removed: [], updated },
-              },
-            });
-          }}
-          onClose={() => {
-            setPanel(null);
-          }}
-        />
-      )}
+      <ShelfPanel {...{ panel, kitchen, creating, make, setPanel }} />
       <KeyHelp
         open={panel === 'keys'}
         onClose={() => {

@@ -66,7 +66,7 @@ describe('colours', () => {
     const [light, dark] = [luminance(a), luminance(b)].sort((x, y) => y - x) as [number, number];
     return (light + 0.05) / (dark + 0.05);
   };
-  const css = readFileSync(join(import.meta.dirname, '../styles.css'), 'utf8');
+  const css = readFileSync(join(import.meta.dirname, '../../styles.css'), 'utf8');
   const colour = (name: string): string => new RegExp(`--color-${name}: (#[0-9a-f]{6})`).exec(css)![1]!;
 
   // WCAG 2.2, success criterion 1.4.3: 4.5 for text; 1.4.11: 3 for what tells something by its colour.

@@ -1,0 +1,130 @@
+import type { Settings } from '#contract';
+import { BITES, DRAWN_G, TASTED_ON } from '#core/trial';
+import { tasteWords } from '#words/screens/taste';
+import { BITE_WORDS, ON_WORDS } from '#words/trial';
+import type { Jar } from '../../data/jars';
+import { Measured } from '../../parts/Measured';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Field } from '../../ui/Field';
+import { TasteRows } from './TasteRows';
+import type { TastingDraft } from './useTasting';
+
+interface WhatItSaysProps {
+  readonly jar: Jar;
+  readonly settings: Settings;
+  readonly draft: TastingDraft;
+}
+
+/** Seven rows for the mouth, and what belongs to a tasting. */
+export function WhatItSays({ jar, settings, draft }: WhatItSaysProps) {
+  const { flat, on, figures, nothing } = draft;
+  return (
+    <section aria-label={tasteWords.whatDoesItSay} className="card p-4">
+      <div className="mb-3 flex flex-wrap items-center gap-4">
+        <h2 className="font-name mr-auto text-lg font-bold">{tasteWords.whatDoesItSay}</h2>
+        <Button
+          className={`min-h-16 min-w-24 ${flat ? 'border-2 border-bottle bg-tape-soft' : ''}`}
+          aria-pressed={flat}
+          onClick={() => {
+            draft.setFlat(!flat);
+          }}
+        >
+          {tasteWords.flat}
+        </Button>
+        <Button
+          className="min-h-16 min-w-24"
+          disabled={!nothing || !figures.fits}
+          title={nothing ? undefined : tasteWords.takeBackWhatWasSaid}
+          onClick={() => {
+            draft.recordTasting(true);
+          }}
+        >
+          {tasteWords.right}
+        </Button>
+      </div>
+      <TasteRows rows={draft.rows} onRows={draft.setRows} />
+      {draft.bites && (
+        <div className="mt-3 flex flex-wrap items-center gap-2">
+          {tasteWords.ofWhat}{' '}
+          <Chips
+            label={tasteWords.biteOf}
+            value={draft.bite}
+            options={BITES.map((value) => ({ value, label: BITE_WORDS[value] }))}
+            onChange={draft.setBite}
+          />
+        </div>
+      )}
+      <div className="mt-4 flex flex-wrap items-start gap-4">
+        <div className="grid gap-1 font-semibold">
+          {tasteWords.tasted}
+          <Chips
+            label={tasteWords.tasted}
+            value={on}
+            options={TASTED_ON.map((value) => ({ value, label: ON_WORDS[value] }))}
+            onChange={draft.setOn}
+          />
+        </div>
+        <Figures draft={draft} />
+        <Field
+          label={tasteWords.inYourOwnWords}
+          className="min-w-52 flex-1"
+          maxLength={1000}
+          value={draft.note}
+          onText={draft.setNote}
+        />
+      </div>
+      <div className="sticky bottom-0 -mx-4 mt-3 bg-card px-4 py-3">
+        <Button
+          kind="main"
+          className="min-h-16 w-full"
+          disabled={nothing || !figures.fits}
+          onClick={() => {
+            draft.recordTasting(false);
+          }}
+        >
+          {tasteWords.recordWhatItSays}
+        </Button>
+      </div>
+      <p className="mt-2 text-sm text-quiet">
+        {tasteWords.aCleanFormEachTime(on === 'dish' ? tasteWords.fork : on)}
+      </p>
+      <Measured jar={jar} settings={settings} onSay={(...events) => void draft.say(...events)} />
+    </section>
+  );
+}
+
+/** How long after the shake, how warm, and how much was taken out for it. */
+function Figures({ draft }: { draft: TastingDraft }) {
+  const { figures } = draft;
+  return (
+    <>
+      <Field
+        label={tasteWords.minutesSinceTheShake}
+        className="w-44"
+        inputMode="decimal"
+        placeholder={draft.sinceShake === null ? '' : String(Math.round(draft.sinceShake))}
+        value={figures.minutesText}
+        onText={figures.setMinutesText}
+        problem={figures.minutes.fits ? null : tasteWords.aNumberOfMinutesOr}
+      />
+      <Field
+        label={tasteWords.atC}
+        className="w-24"
+        inputMode="decimal"
+        value={figures.temperatureText}
+        onText={figures.setTemperatureText}
+        problem={figures.temperature.fits ? null : tasteWords.n5To90}
+      />
+      <Field
+        label={tasteWords.drawnG}
+        className="w-24"
+        inputMode="decimal"
+        placeholder={draft.on === 'dish' ? '0' : String(DRAWN_G)}
+        value={figures.drawnText}
+        onText={figures.setDrawnText}
+        problem={figures.drawn.fits ? null : tasteWords.n0To1000}
+      />
+    </>
+  );
+}

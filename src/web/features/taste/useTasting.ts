@@ -1,0 +1,95 @@
+/** What the mouth says of a jar, as it is typed and tapped, until it is written down. */
+import { useMemo, useRef, useState } from 'react';
+import {
+  complaintsOf,
+  DRAWN_G,
+  minutesSinceShake,
+  saysNothing,
+  type Bite,
+  type TastedOn,
+  type TasteRows,
+  type Tasting,
+  type TrialEvent,
+} from '#core/trial';
+import type { Jar } from '../../data/jars';
+import { record } from '../../sync/outbox';
+import { readDecimal } from '../../ui/readDecimal';
+
+const NO_ROWS: TasteRows = {};
+
+/** A number within bounds, or nothing. */
+function readOptional(text: string, low: number, high: number): { fits: boolean; value: number | null } {
+  if (text.trim() === '') return { fits: true, value: null };
+  const value = readDecimal(text);
+  return { fits: value !== null && value >= low && value <= high, value };
+}
+
+/** The figures beside the taste, as they are typed. */
+function useFigures() {
+  const [minutesText, setMinutesText] = useState('');
+  const [temperatureText, setTemperatureText] = useState('');
+  const [drawnText, setDrawnText] = useState('');
+  const minutes = readOptional(minutesText, 0, 100_000);
+  const temperature = readOptional(temperatureText, -5, 90);
+  const drawn = readOptional(drawnText, 0, 1000);
+  return {
+    ...{ minutesText, setMinutesText, temperatureText, setTemperatureText, drawnText, setDrawnText },
+    ...{ minutes, temperature, drawn },
+    fits: minutes.fits && temperature.fits && drawn.fits,
+    clear: () => {
+      setMinutesText('');
+      setTemperatureText('');
+      setDrawnText('');
+    },
+  };
+}
+
+export function useTasting(jar: Jar) {
+  const [rows, setRows] = useState(NO_ROWS);
+  const [bite, setBite] = useState<Bite>('garlic');
+  const [flat, setFlat] = useState(false);
+  const [on, setOn] = useState<TastedOn>('leaf');
+  const [note, setNote] = useState('');
+  const figures = useFigures();
+  const sinceShake = minutesSinceShake(jar.events, new Date().toISOString());
+  const bites = (rows.bite ?? 0) > 0;
+  const tasting = (right: boolean): Tasting => ({
+    on,
+    temperatureC: figures.temperature.value,
+    minutesAfterShake: figures.minutes.value ?? (sinceShake === null ? null : Math.round(sinceShake)),
+    rows: right ? NO_ROWS : rows,
+    bite: bites && !right ? bite : null,
+    flat: flat && !right,
+    right,
+    note,
+    drawnG: figures.drawn.value ?? (on === 'dish' ? 0 : DRAWN_G),
+  });
+  const said = useMemo(
+    () => complaintsOf({ rows, bite: bites ? bite : null, flat, right: false }),
+    [rows, bites, bite, flat],
+  );
+  // Until a tap is written down, a second one is a wet finger's.
+  const writing = useRef(false);
+  const say = async (...events: readonly TrialEvent[]): Promise<void> => {
+    if (writing.current) return;
+    writing.current = true;
+    try {
+      await record({ trialId: jar.id, formulaId: jar.formulaId }, events);
+    } finally {
+      writing.current = false;
+    }
+  };
+  const recordTasting = (right: boolean): void => {
+    void say({ kind: 'tasted', ...tasting(right) });
+    setRows(NO_ROWS);
+    setFlat(false);
+    setNote('');
+    figures.clear();
+  };
+  return {
+    ...{ rows, setRows, bite, setBite, bites, flat, setFlat, on, setOn, note, setNote, figures, sinceShake },
+    ...{ tasting, said, say, recordTasting },
+    nothing: saysNothing({ rows, flat, right: false, note }),
+  };
+}
+export type TastingDraft = ReturnType<typeof useTasting>;
