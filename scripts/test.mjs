@@ -74,6 +74,7 @@ async function checks(list) {
 await checks([
   ['types', [bin('typescript/bin/tsc'), '-b']],
   ['lint', [bin('eslint/bin/eslint.js'), '.', '--max-warnings=0']],
+  ['nothing unused', [bin('knip/bin/knip.js')]],
   ['the page of equations', ['scripts/science.mjs', '--check']],
   [
     'directions',

@@ -1,7 +1,7 @@
-export { candidatesFor, ROLES, rolesOf, type CandidateContext, type Role } from './candidates';
+export { candidatesFor, rolesOf } from './candidates';
 export { COMPLAINTS, type Complaint, type Severity } from './complaints';
-export { effectOf, stateOf, type Effect, type State } from './effect';
-export type { Dilution, Impossible } from './impossible';
+export { effectOf, stateOf, type Effect } from './effect';
+export type { Impossible } from './impossible';
 export { type MayAdd } from './program';
 export { withDoses, type Dose, type Remedy, type RemedyRequest } from './planSearch';
 export { searchRemedies, type RemedyAnswer } from './remedy';
@@ -13,26 +13,11 @@ export {
   type Missed,
   type Variant,
 } from './formulate';
-export { overpour, type Overpour, type Poured } from './overpour';
-export {
-  roundPlan,
-  type Damage,
-  type PlanLine,
-  type RoundedLine,
-  type Rounding,
-  type RoundTo,
-} from './rounding';
-export {
-  swapIngredient,
-  type Moved,
-  type Swap,
-  type SwapAnswer,
-  type SwappedLine,
-  type SwapRequest,
-} from './swap';
-export { leaningsAsked, readLeanings, type Leaning, type ReadLeanings } from './leanings';
-export type { WholeUnit } from './ladder';
+export { overpour, type Poured } from './overpour';
+export { roundPlan, type PlanLine, type RoundedLine, type Rounding, type RoundTo } from './rounding';
+export { swapIngredient, type Swap, type SwapAnswer, type SwappedLine } from './swap';
+export { leaningsAsked, readLeanings } from './leanings';
 export { PLANS } from './complaints';
 export { PlanSearch, subsetsOf } from './planSearch';
 export type { FormulateRequest, Obstacle, OnHand, Target } from './formulateRequest';
-export { PLAN_IDS, type PlanId } from './complaints';
+export { type PlanId } from './complaints';

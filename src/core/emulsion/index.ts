@@ -1,9 +1,7 @@
-export { byGain, candidateChanges, tryChange, withChange, type Change, type ChangeResult } from './changes';
-export { runColumn, stepColumn, type ColumnFrame, type ColumnInput, type ColumnResult } from './column';
+export { byGain, candidateChanges, withChange, type Change } from './changes';
+export { runColumn, type ColumnInput } from './column';
 export { risingVelocityMPerS, sizeClasses } from './columnGrid';
 export {
-  classOfHold,
-  COLUMN_GRID,
   emulsionState,
   hold,
   HOLD_DAYS,
@@ -27,23 +25,14 @@ export {
   stillFine,
   type Belief,
 } from './learning';
-export { makingTips, type MakingLine, type MakingTip } from './making';
-export { oilState, solidFraction, standingC, timeToReachS, type OilState } from './oils';
-export { emulsionPartOf, type EmulsionPart, type PartAmount } from './part';
-export {
-  FREE_LIMIT,
-  paceNow,
-  pourOn,
-  startPouring,
-  type PaceNow,
-  type Pouring,
-  type PourSetting,
-} from './pace';
-export { PACES, pourPlan, type Pace, type PourPlan, type PourStage } from './pour';
+export { makingTips, type MakingTip } from './making';
+export { oilState, solidFraction, timeToReachS, type OilState } from './oils';
+export { paceNow, pourOn, startPouring, type PaceNow, type Pouring, type PourSetting } from './pace';
+export { PACES, pourPlan, type Pace, type PourPlan } from './pour';
 export { remixOf, type Remix } from './remix';
-export { rescue, TROUBLES, type Rescue, type RescueContext, type RescueStep, type Trouble } from './rescue';
+export { rescue, TROUBLES, type Rescue, type RescueStep, type Trouble } from './rescue';
 export { THICKNESS_CLASSES, type ThicknessClass } from './thickness';
-export { TOOL_VALUES, type ToolValues } from './tools';
+export { TOOL_VALUES } from './tools';
 export {
   COLD_C,
   holdKey,
@@ -54,5 +43,4 @@ export {
   usualSeconds,
   usualTemperatureC,
   usualTool,
-  type HoldSetting,
 } from './holdOf';

@@ -5,13 +5,11 @@ export {
   FORMULA_FIELDS,
   invertDiff,
   isEmptyDiff,
-  type ApplyResult,
   type Conflict,
   type FieldChange,
   type FormulaDiff,
 } from './diff';
 export {
-  DEFAULT_SERVING_VOLUME_ML,
   emptyFormula,
   inOrder,
   PHASES,

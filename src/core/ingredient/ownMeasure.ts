@@ -12,7 +12,6 @@ export const OWN_UNITS = [
   ...(['tsp', 'tbsp', 'cup'] as const),
 ] as const;
 export type OwnUnit = (typeof OWN_UNITS)[number];
-export const isOwnUnit = (unit: Unit): unit is OwnUnit => (OWN_UNITS as readonly Unit[]).includes(unit);
 
 export interface OwnMeasure {
   readonly id: string;

@@ -1,14 +1,5 @@
 export { SeededRandom } from './random';
 export { sum } from './sum';
-export { findRoot, type RootOptions, type RootResult } from './root';
-export { fractionExtreme, type UncertainTerm } from './fractionRange';
-export {
-  rowExcess,
-  scaledRow,
-  shadowPrices,
-  solveLinear,
-  type LinearOutcome,
-  type LinearProgram,
-  type LinearRow,
-  type ShadowPrice,
-} from './linearProgram';
+export { findRoot } from './root';
+export { fractionExtreme } from './fractionRange';
+export { scaledRow, shadowPrices, solveLinear, type LinearProgram, type LinearRow } from './linearProgram';

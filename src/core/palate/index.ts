@@ -1,4 +1,4 @@
-export { bodyIndexOf, isCreamy } from './body';
+export { isCreamy } from './body';
 export {
   PALATE,
   PALATE_KEYS,
@@ -8,12 +8,11 @@ export {
   type Palate,
   type PalateKey,
   type PalatePortion,
-  type PalateShare,
   type PalateValue,
 } from './measures';
 export { nutritionOf, type Nutrition } from './nutrition';
 export { formFactor } from './pungency';
-export { formulaFromStyle, recipeLines, type RecipeLine } from './startFromStyle';
+export { formulaFromStyle } from './startFromStyle';
 export { STYLE_IDS, STYLE_RECIPES, type StyleId } from './styleRecipes';
 export {
   STYLES,
@@ -24,5 +23,4 @@ export {
   type Window,
   type Windows,
 } from './styles';
-export { sucroseEquivalentOf } from './sweetness';
 export { verdictOf, type Verdict, type VerdictReason } from './verdict';

@@ -1,9 +1,9 @@
-export { sumOverTerms, type Amount, type AmountTerm } from './amount';
+export { type Amount, type AmountTerm } from './amount';
 export { type Doubt, type Problem } from './finding';
-export { formatCount, nearestSpoons, sensibleDecimals, sensibly, type NearestSpoons } from './formatAmount';
+export { formatCount, nearestSpoons, sensibleDecimals, sensibly } from './formatAmount';
 export { nudgeAmount, withCount } from './nudge';
-export { parseAmount, type ParsedAmount, type ParseResult } from './parseAmount';
-export { between, exactly, isExact, plus, range, scaled, times, type Range } from './range';
+export { parseAmount, type ParsedAmount } from './parseAmount';
+export { exactly, isExact, plus, range, scaled, times, type Range } from './range';
 export { type DecimalSign } from './readNumber';
 export { SPOON_SYSTEMS, SPOON_VOLUMES, type SpoonSystem } from './spoons';
 export {
@@ -15,8 +15,7 @@ export {
   isSmallVolumeUnit,
   isVolumeUnit,
   unitVolumeMl,
-  type CountedUnit,
   type SmallMeasures,
   type Unit,
 } from './units';
-export { SIZE_FACTORS, type Size } from './vocabulary';
+export { SIZE_FACTORS } from './vocabulary';

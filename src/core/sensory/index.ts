@@ -1,10 +1,9 @@
-export { criticalCount, upperTail } from './binomial';
-export { answerOf, cardsFor, oddCode, type Card, type Sample, type Serving } from './panel';
+export { upperTail } from './binomial';
+export { answerOf, cardsFor, oddCode, type Card } from './panel';
 export {
   criticalNumber,
   judgeTest,
   power,
-  RISK,
   tastersNeeded,
   TEST_KINDS,
   type TestKind,

@@ -17,27 +17,10 @@ export {
   type TrialEvent,
 } from './event';
 export { learnHold, lessonOf, type HoldLesson, type LearntHold } from './learnHold';
-export {
-  bottleChanges,
-  drifts,
-  keepsFailing,
-  madeSince,
-  type BottleChange,
-  type Drift,
-  type Failing,
-  type KitchenJar,
-} from './kitchenNews';
+export { bottleChanges, drifts, keepsFailing, madeSince, type KitchenJar } from './kitchenNews';
 export { observationsOf, shiftedStyle, type Observation, type Shift } from './learnWindows';
-export {
-  currentStep,
-  plannedLines,
-  stepStates,
-  type MakingPlan,
-  type PlannedLine,
-  type StepState,
-  type StepStatus,
-} from './making';
-export { planMaking, tipsFor, type MakingSetting } from './planMaking';
+export { currentStep, plannedLines, stepStates, type MakingPlan, type StepState } from './making';
+export { planMaking, tipsFor } from './planMaking';
 export {
   deviationOf,
   fillRequest,
@@ -52,12 +35,10 @@ export {
 export {
   DEEDS,
   makingSteps,
-  type Deed,
   type DoStep,
   type Step,
   type StepLine,
   type StepNote,
-  type ToTasteStep,
   type TrialLine,
   type WeighStep,
 } from './step';
@@ -89,16 +70,13 @@ export {
   merged,
   MAKINGS_THAT_PROVE,
   VERSION_STATES,
-  type MeasuredPh,
   type Standing,
   type VersionState,
 } from './trial';
 export {
-  GAP_MS,
   heldStill,
   inWindow,
   pouringRate,
-  STILL_MS,
   takeable,
   weighingWindow,
   type ScaleReading,

@@ -8,16 +8,8 @@ export {
   SHAKE_LINE_SHARE,
   type Headspace,
 } from './headspace';
-export {
-  brimHeightMm,
-  heightOfMl,
-  radiusAt,
-  scaleToBrimful,
-  volumeBelowMl,
-  type Outline,
-  type OutlinePoint,
-} from './shape';
-export { outlineFromMeasures, type MeasuredWidth, type MeasureProblem } from './measured';
+export { brimHeightMm, heightOfMl, radiusAt, volumeBelowMl, type Outline } from './shape';
+export { outlineFromMeasures, type MeasureProblem } from './measured';
 export {
   DEFAULT_VESSEL_ID,
   STARTING_VESSELS,

@@ -12,5 +12,4 @@ export {
   scaleAll,
   setRatio,
   stepAddition,
-  type RatioOutcome,
 } from './edits';

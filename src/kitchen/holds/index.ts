@@ -1,2 +1,2 @@
-export { holdAskedOf, mixedWith, type Mixed } from './formulaHold';
+export { holdAskedOf, mixedWith } from './formulaHold';
 export { makingHold, type MixedIn } from './jarHold';

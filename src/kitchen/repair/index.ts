@@ -6,7 +6,6 @@ export {
   landingOf,
   weighStep,
   type Landing,
-  type NewId,
   type Targets,
 } from './repairWays';
 export {

@@ -1,4 +1,4 @@
-export { sourceOf, type Source } from './readSource';
+export { sourceOf } from './readSource';
 export { changedEntries, readTable, type TableReading } from './readTables';
 export { sayReport } from './sayReport';
 export {
@@ -7,7 +7,6 @@ export {
   FORMULA_HEADER,
   INGREDIENT_HEADER,
   LOG_HEADER,
-  WHOLE,
   additionRows,
   batchRows,
   formulaRows,
