@@ -19,7 +19,7 @@ import {
 import type { FormulaId, Tool } from '#core/formula';
 import type { Ingredient, IngredientId } from '#core/ingredient';
 import type { Style } from '#core/palate';
-import { judgeFormula, reckonFormula, unreadOf, type Judgement } from '#core/reckoning';
+import { judgeFormula, reckonFormula, unreadOf, type Judgement, type Reckoning } from '#core/reckoning';
 import type { Vessel } from '#core/vessel';
 import { recordSafety } from '#core/safety';
 import { contextFor, entryOf, packPriceOf, vesselOf, type Kitchen, type Pantry } from '#kitchen/reading';
@@ -32,12 +32,10 @@ export interface ReadVersion {
   readonly judged: Pick<Judgement, 'keeping' | 'allergens' | 'cautions'>;
 }
 
-/** A version read with this kitchen's things. */
-export function readVersion({ formula }: VersionRecord, kitchen: Kitchen): ReadVersion {
-  const reckoning = reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen));
-  const counted = reckoning.additions.filter((one) => one.counted);
-  const lines = counted.flatMap(({ addition, reading }): BatchLine[] =>
-    reading.status === 'read'
+/** What counts and could be read, as a batch scales it. */
+export const batchLinesOf = ({ additions }: Reckoning): readonly BatchLine[] =>
+  additions.flatMap(({ addition, reading, counted }): BatchLine[] =>
+    counted && reading.status === 'read'
       ? [
           {
             id: addition.id,
@@ -50,6 +48,12 @@ export function readVersion({ formula }: VersionRecord, kitchen: Kitchen): ReadV
         ]
       : [],
   );
+
+/** A version read with this kitchen's things. */
+export function readVersion({ formula }: VersionRecord, kitchen: Kitchen): ReadVersion {
+  const reckoning = reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen));
+  const counted = reckoning.additions.filter((one) => one.counted);
+  const lines = batchLinesOf(reckoning);
   return {
     lines,
     toTaste: lines

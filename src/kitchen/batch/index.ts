@@ -1,4 +1,5 @@
 export {
+  batchLinesOf,
   batchRequestOf,
   newBatchOf,
   openVessels,

@@ -7,7 +7,6 @@ import {
   planBatch,
   snapshotOf,
   type BatchEvent,
-  type BatchLine,
   type BatchRequest,
 } from '#core/batch';
 import { finish } from '#core/balance';
@@ -21,6 +20,7 @@ import type { BatchStore } from '../features/batches/store';
 import type { TrialStore } from '../features/trials/store';
 import { DEMO_FORMULAS, DEMO_PANTRY } from './demoKitchen';
 import { demoFormula } from './loadDemo';
+import { batchLinesOf } from '#kitchen/batch';
 
 interface DemoBatch {
   readonly formulaId: string;
@@ -99,20 +99,7 @@ function reckoningFor(demo: DemoBatch): Reckoning {
 function requestFor(demo: DemoBatch, reckoning: Reckoning): BatchRequest {
   const { batch, servingVolumeMl } = DEFAULT_SETTINGS;
   return {
-    lines: reckoning.additions.flatMap(({ addition, reading, counted }): BatchLine[] =>
-      counted && reading.status === 'read'
-        ? [
-            {
-              id: addition.id,
-              ingredient: reading.ingredient,
-              form: addition.form,
-              phase: addition.phase,
-              massG: reading.massG.nominal,
-              said: addition.amountText,
-            },
-          ]
-        : [],
-    ),
+    lines: batchLinesOf(reckoning),
     target: { kind: 'volume', volumeMl: demo.litres * 1000 },
     lossShare: batch.lossShare,
     school: 'hold-back',

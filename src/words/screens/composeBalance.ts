@@ -44,7 +44,6 @@ export const composeBalanceWords = {
   measuredWith: 'Measured with',
   tryingRoundings: 'Trying roundings',
   stopped: 'Stopped.',
-  tryAgain: 'Try again',
   thereIsNothingToRound: 'There is nothing to round: add something that weighs.',
   amountsBeforeAndAfterRounding: 'Amounts before and after rounding',
   addition: 'Addition',

@@ -48,4 +48,6 @@ export const frameWords = {
   thisPageCouldNotBe: 'This page could not be shown',
   whatWasTypedIsKept: 'What was typed is kept in this browser. Load the page again.',
   loadAgain: 'Load again',
+  stopped: 'Stopped.',
+  lookAgain: 'Look again',
 };

@@ -29,8 +29,6 @@ export const fromPantryWords = {
   sayWhatIsThereAn:
     'Say what is there: an acid, an oil or something creamy. Amounts are limits; without one there is enough.',
   findingAmounts: 'Finding amounts',
-  stopped: 'Stopped.',
-  lookAgain: 'Look again',
   allOfThatTogetherMakes: (floor: number, volumeMl: number) =>
     `All of that together makes ${floor} ml, not ${volumeMl} ml. Ask for less, or add something.`,
   whatIsToBeUsed: (ceil: number) =>

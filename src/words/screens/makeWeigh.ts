@@ -39,8 +39,6 @@ export const makeWeighWords = {
   theStepsToComeGrow: 'The steps to come grow with it.',
   goOnAsItIs: 'Go on as it is',
   lookingForTheSmallestWay: 'Looking for the smallest way back',
-  stopped: 'Stopped.',
-  lookAgain: 'Look again',
   goOn: 'Go on',
   doThis: 'Do this',
   scalingTheRestByFactor: (factor: string) => `Scaling the rest by ${factor} does not fit the`,

@@ -33,8 +33,6 @@ export const tasteWords = {
   sayWhatTheMouthSays: 'Say what the mouth says. What would mend it stands here at once.',
   whatToMend: 'What to mend',
   lookingForWays: 'Looking for ways',
-  stopped: 'Stopped.',
-  lookAgain: 'Look again',
   partOfTheWay: 'Part of the way',
   weighItIn: 'Weigh it in',
   nothingInThisJarMakes: 'Nothing in this jar makes it so.',

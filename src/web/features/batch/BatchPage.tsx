@@ -19,11 +19,11 @@ import { useAppDispatch } from '../../sync/store';
 import { useWorking } from '../../sync/useWorking';
 import { versionFrozen, type WorkingFormula } from '../../sync/workingSlice';
 import { Button } from '../../ui/Button';
-import { FormulaPending, NameTape } from '../../parts/FormulaPage';
-import { FormulaStages } from '../../parts/FormulaStages';
+import { FormulaPending } from '../../parts/FormulaPage';
 import { BatchPlanner } from './BatchPlanner';
 import { useBatchDraft } from './draft';
 import { JarStrip } from './JarStrip';
+import { StageHead } from '../../parts/StageHead';
 
 /** From a tested jar to a kitchen batch: planned from a version that does not change any more. */
 export function BatchPage() {
@@ -57,15 +57,11 @@ function Bench({ working, versions }: { working: WorkingFormula; versions: reado
   const changed = working.baseVersion === null || !sameContent(working.baseVersion.formula, working.formula);
   return (
     <div className="grid gap-3">
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <NameTape
-          name={working.formula.name}
-          detail={version ? batchPlanWords.vNumberToABatch(version.number) : batchPlanWords.toABatch}
-        />
-        <span className="ml-auto">
-          <FormulaStages id={working.id} />
-        </span>
-      </div>
+      <StageHead
+        id={working.id}
+        name={working.formula.name}
+        detail={version ? batchPlanWords.vNumberToABatch(version.number) : batchPlanWords.toABatch}
+      />
       {changed && (
         <FreezeFirst
           working={working}

@@ -18,6 +18,7 @@ import { PullTable } from './PullTable';
 import { pullOfBatches } from '#kitchen/batch';
 import { today } from '#kitchen/day';
 import { usePaper } from '../../data/usePaper';
+import { HeadRow } from '../../ui/HeadRow';
 
 /** The batches of a day beside each other, with one pull list for all of them. */
 export function DayPage() {
@@ -92,8 +93,8 @@ function Day({ all }: { all: readonly BatchRecord[] }) {
               <table className="w-full text-left" data-testid="day-batches">
                 <caption className="sr-only">{batchRunWords.batchesOfTheDay}</caption>
                 <thead className="text-sm text-quiet">
-                  <tr>
-                    {[
+                  <HeadRow
+                    titles={[
                       batchRunWords.batch,
                       batchRunWords.what,
                       batchRunWords.comesOut,
@@ -102,12 +103,8 @@ function Day({ all }: { all: readonly BatchRecord[] }) {
                       batchRunWords.useBy,
                       batchRunWords.stands,
                       batchRunWords.cost,
-                    ].map((title) => (
-                      <th key={title} className="pr-3 font-normal">
-                        {title}
-                      </th>
-                    ))}
-                  </tr>
+                    ]}
+                  />
                 </thead>
                 <tbody>
                   {shown.map((batch) => (

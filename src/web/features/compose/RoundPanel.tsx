@@ -11,9 +11,9 @@ import { composeBalanceWords } from '#words/screens/composeBalance';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Panel } from '../../ui/Panel';
-import { Working } from '../../ui/Working';
 import { showMeasure } from '#words/judgement';
 import { useSearch } from '../../workers/useSearch';
+import { SearchState } from '../../parts/SearchState';
 
 interface RoundPanelProps {
   readonly formula: Formula;
@@ -71,15 +71,7 @@ export function RoundPanel({ formula, reckoning, context, settings, onTake, onCl
   return (
     <Panel title={composeBalanceWords.roundToWhatCanBe} open onClose={onClose} wide>
       <Chips label={composeBalanceWords.measuredWith} value={way} options={WAYS} onChange={setWay} />
-      {search.status === 'working' && (
-        <Working what={composeBalanceWords.tryingRoundings} done={search.done} onStop={stop} />
-      )}
-      {(search.status === 'failed' || search.status === 'stopped') && (
-        <p role="alert" className="mt-3">
-          {search.status === 'failed' ? search.message : composeBalanceWords.stopped}{' '}
-          <Button onClick={again}>{composeBalanceWords.tryAgain}</Button>
-        </p>
-      )}
+      <SearchState search={search} what={composeBalanceWords.tryingRoundings} onStop={stop} onAgain={again} />
       {lines.length === 0 && <p className="mt-3">{composeBalanceWords.thereIsNothingToRound}</p>}
       {search.status === 'done' && (
         <>

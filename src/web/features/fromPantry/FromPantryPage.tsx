@@ -22,16 +22,15 @@ import { useKitchen } from '../../data/kitchen';
 import { useStyles } from '../../data/styles';
 import { useKept } from '../../sync/useKept';
 import { readDecimal } from '../../ui/readDecimal';
-import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { Working } from '../../ui/Working';
 import { useSearch } from '../../workers/useSearch';
 import { AnswerColumn } from './AnswerColumn';
 import { HandList } from './HandList';
 import { onHandOf, type HandLine } from './handLines';
 import { Answers } from './Answers';
+import { SearchState } from '../../parts/SearchState';
 
 const VOLUME_LIMITS = { low: 10, high: 100_000 };
 const START: readonly HandLine[] = [
@@ -147,15 +146,7 @@ export function FromPantryPage() {
         />
         {creating.isError && <Alert>{fromPantryWords.notOpenedError(sayError(creating.error))}</Alert>}
         {!question && volumeFits && <p className="text-quiet">{fromPantryWords.sayWhatIsThereAn}</p>}
-        {search.status === 'working' && (
-          <Working what={fromPantryWords.findingAmounts} done={search.done} onStop={stop} />
-        )}
-        {(search.status === 'stopped' || search.status === 'failed') && (
-          <p role="alert">
-            {search.status === 'failed' ? search.message : fromPantryWords.stopped}{' '}
-            <Button onClick={again}>{fromPantryWords.lookAgain}</Button>
-          </p>
-        )}
+        <SearchState search={search} what={fromPantryWords.findingAmounts} onStop={stop} onAgain={again} />
         {search.status === 'done' && question && (
           <Answers
             answer={search.answer}

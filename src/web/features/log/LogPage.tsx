@@ -8,8 +8,7 @@ import { useKitchen } from '../../data/kitchen';
 import type { WorkingFormula } from '../../sync/workingSlice';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { NameTape, WithJars } from '../../parts/FormulaPage';
-import { FormulaStages } from '../../parts/FormulaStages';
+import { WithJars } from '../../parts/FormulaPage';
 import { JarLog } from '../../parts/JarLog';
 import { OutboxNotice } from '../../parts/OutboxNotice';
 import { Learning } from './Learning';
@@ -17,6 +16,7 @@ import { Lineage } from './Lineage';
 import { LookAt } from './LookAt';
 import { bottlesOf, logFilterFrom, passesLog, type LogFilter } from './logFilter';
 import { MadeOverTime } from './MadeOverTime';
+import { StageHead } from '../../parts/StageHead';
 
 export function LogPage() {
   return (
@@ -52,12 +52,7 @@ function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly J
   const [newest] = finished;
   return (
     <div className="grid gap-3">
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <NameTape name={working.formula.name} detail={logWords.log} />
-        <span className="ml-auto">
-          <FormulaStages id={working.id} />
-        </span>
-      </div>
+      <StageHead id={working.id} name={working.formula.name} detail={logWords.log} />
       {newest && <OutboxNotice trialId={newest.id} />}
       <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_440px]">
         <section aria-label={logWords.jars} className="card content-start p-4">

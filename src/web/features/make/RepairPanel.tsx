@@ -3,11 +3,11 @@ import { sayCaution } from '#words/safety';
 import { formatNumber } from '#words/numbers';
 import { makeWeighWords } from '#words/screens/makeWeigh';
 import { Button } from '../../ui/Button';
-import { Working } from '../../ui/Working';
 import { useRepairWays, type RepairPanelProps } from './useRepairWays';
 import type { OpenDeviation } from '#kitchen/repair';
 import { type Landing } from '#kitchen/repair';
 import { stepName } from '#kitchen/repair';
+import { SearchState } from '../../parts/SearchState';
 
 /** What went otherwise, what it does, and the smallest ways back. */
 export function RepairPanel(props: RepairPanelProps) {
@@ -28,15 +28,12 @@ export function RepairPanel(props: RepairPanelProps) {
           grams,
         )}
       </h2>
-      {search.status === 'working' && (
-        <Working what={makeWeighWords.lookingForTheSmallestWay} done={search.done} onStop={stop} />
-      )}
-      {(search.status === 'failed' || search.status === 'stopped') && (
-        <p role="alert">
-          {search.status === 'failed' ? search.message : makeWeighWords.stopped}{' '}
-          <Button onClick={again}>{makeWeighWords.lookAgain}</Button>
-        </p>
-      )}
+      <SearchState
+        search={search}
+        what={makeWeighWords.lookingForTheSmallestWay}
+        onStop={stop}
+        onAgain={again}
+      />
       <ol className="grid gap-4" data-testid="repairs">
         {[...ways, asIs].map((way, index) => (
           <li

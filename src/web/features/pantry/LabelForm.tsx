@@ -12,15 +12,15 @@ import {
 import { sayLabelProblem } from '#words/reading';
 import { pantryWords } from '#words/screens/pantry';
 import { Tick } from '../../ui/Tick';
-import { sayError, useSaveIngredientMutation } from '../../data/kitchenApi';
+import { useSaveIngredientMutation } from '../../data/kitchenApi';
 import { readDecimal } from '../../ui/readDecimal';
 import { newId } from '../../sync/device';
 import type { Kitchen } from '#kitchen/reading';
-import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { AllergenFields, type AllergenAnswer } from './AllergenFields';
 import { CATEGORY_WORDS } from './words';
+import { KeepLine } from './KeepLine';
 
 const FIGURES = [
   { key: 'fatG', label: pantryWords.fatG, needed: true },
@@ -158,16 +158,11 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
         <p role="status" className="min-h-5 text-sm">
           {sayReading(reading, complete, name)}
         </p>
-        <div className="flex flex-wrap items-center gap-3">
-          <Button kind="main" type="submit" disabled={reading?.status !== 'read' || saving.isLoading}>
-            {pantryWords.putItInThePantry}
-          </Button>
-          {saving.isError && (
-            <span role="alert" className="text-acid-ink">
-              {pantryWords.notKeptError2(sayError(saving.error))}
-            </span>
-          )}
-        </div>
+        <KeepLine
+          label={pantryWords.putItInThePantry}
+          disabled={reading?.status !== 'read'}
+          saving={saving}
+        />
       </form>
     </div>
   );

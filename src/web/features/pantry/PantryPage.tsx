@@ -1,5 +1,5 @@
 import { getCoreRowModel, getSortedRowModel, useReactTable, type SortingState } from '@tanstack/react-table';
-import { Plus, Search } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { useMemo, useRef, type RefObject, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { OwnIngredient, PantryEntry } from '#contract';
@@ -15,6 +15,7 @@ import { Trouble } from '../../parts/PageState';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
 import { CATEGORY_WORDS } from './words';
 import { type PantryRow, PantryTable, columnsFor } from './PantryTable';
+import { SearchField } from '../../ui/SearchField';
 
 const SHOWS = ['all', 'onhand', 'own', 'bottle'] as const;
 type Show = (typeof SHOWS)[number];
@@ -154,20 +155,15 @@ interface PantrySearchProps extends Shown {
 function PantrySearch({ q, category, show, set, searchRef }: PantrySearchProps) {
   return (
     <div role="search" className="mb-3 flex flex-wrap items-center gap-2 text-sm">
-      <label className="field flex min-w-44 flex-1 items-center gap-2 sm:max-w-72">
-        <Search size={16} aria-hidden className="shrink-0 text-quiet" />
-        <input
-          ref={searchRef}
-          type="search"
-          aria-label={pantryWords.searchThePantry2}
-          placeholder={pantryWords.name}
-          className="w-full bg-transparent outline-none"
-          value={q}
-          onChange={(event) => {
-            set({ q: event.target.value });
-          }}
-        />
-      </label>
+      <SearchField
+        label={pantryWords.searchThePantry2}
+        placeholder={pantryWords.name}
+        value={q}
+        onText={(q) => {
+          set({ q });
+        }}
+        inputRef={searchRef}
+      />
       <Choice
         label={pantryWords.kind}
         value={category ?? 'any'}

@@ -11,12 +11,12 @@ import {
 } from '#core/ingredient';
 import { pantryWords } from '#words/screens/pantry';
 import { Tick } from '../../ui/Tick';
-import { sayError, useSaveIngredientMutation } from '../../data/kitchenApi';
+import { useSaveIngredientMutation } from '../../data/kitchenApi';
 import { readDecimal } from '../../ui/readDecimal';
-import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { AllergenFields, type AllergenAnswer } from './AllergenFields';
 import { COMPONENT_WORDS, HAZARD_WORDS } from './words';
+import { KeepLine } from './KeepLine';
 
 /** A row of our own that begins as a copy; it says so. */
 export function copiedRow(ingredient: Ingredient, id: string): OwnIngredient {
@@ -194,17 +194,7 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
           ))}
         </div>
       </fieldset>
-      <div className="flex flex-wrap items-center gap-3">
-        <Button kind="main" type="submit" disabled={wrong || saving.isLoading}>
-          {pantryWords.keep}
-        </Button>
-        <Button onClick={onDone}>{pantryWords.leaveAsItWas}</Button>
-        {saving.isError && (
-          <span role="alert" className="text-acid-ink">
-            {pantryWords.notKeptError2(sayError(saving.error))}
-          </span>
-        )}
-      </div>
+      <KeepLine label={pantryWords.keep} disabled={wrong} saving={saving} onLeave={onDone} />
     </form>
   );
 }

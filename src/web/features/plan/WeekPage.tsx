@@ -19,6 +19,7 @@ import { planDay, type Asked } from '#kitchen/day';
 import { needsOf, useTakeOn } from './takeOn';
 import { useNow } from './useNow';
 import { nameIn, useAsked } from './usePlan';
+import { HeadRow } from '../../ui/HeadRow';
 
 /** Seven days under each other, and the batches they come to. */
 export function WeekPage() {
@@ -76,20 +77,16 @@ function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
           <table className="w-full text-left" data-testid="week">
             <caption className="sr-only">{planWords.theDaysOfTheWeek}</caption>
             <thead className="text-sm text-quiet">
-              <tr>
-                {[
+              <HeadRow
+                titles={[
                   planWords.day,
                   planWords.services,
                   planWords.dressings,
                   planWords.first,
                   planWords.work,
                   '',
-                ].map((title) => (
-                  <th key={title} className="pr-3 font-normal">
-                    {title}
-                  </th>
-                ))}
-              </tr>
+                ]}
+              />
             </thead>
             <tbody>
               {plans.map((plan) => (

@@ -10,13 +10,13 @@ import { contextFor, vesselOf } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { useWorking } from '../../sync/useWorking';
 import type { WorkingFormula } from '../../sync/workingSlice';
-import { FormulaPending, NameTape } from '../../parts/FormulaPage';
-import { FormulaStages } from '../../parts/FormulaStages';
+import { FormulaPending } from '../../parts/FormulaPage';
 import { DishForm } from './DishForm';
 import { HowMuch } from './HowMuch';
 import { InService } from './InService';
 import { Thinned } from './Thinned';
 import { useDish } from './dish';
+import { StageHead } from '../../parts/StageHead';
 
 /** The right amount on the right dish at the right time. */
 export function ServePage() {
@@ -56,15 +56,11 @@ function Serve({ working, versions }: { working: WorkingFormula; versions: reado
   }, [formula, kitchen]);
   return (
     <div className="grid gap-3">
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <NameTape
-          name={working.formula.name}
-          detail={version ? serveWords.vNumberOnTheDish(version.number) : serveWords.onTheDish}
-        />
-        <span className="ml-auto">
-          <FormulaStages id={working.id} />
-        </span>
-      </div>
+      <StageHead
+        id={working.id}
+        name={working.formula.name}
+        detail={version ? serveWords.vNumberOnTheDish(version.number) : serveWords.onTheDish}
+      />
       <div className="grid gap-3.5 lg:grid-cols-[310px_minmax(0,1fr)_360px]">
         <DishForm dish={dish} />
         <div className="grid content-start gap-3.5">

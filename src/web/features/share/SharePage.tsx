@@ -11,12 +11,12 @@ import { useKitchen } from '../../data/kitchen';
 import { useWorking } from '../../sync/useWorking';
 import type { WorkingFormula } from '../../sync/workingSlice';
 import { Button } from '../../ui/Button';
-import { FormulaPending, NameTape } from '../../parts/FormulaPage';
-import { FormulaStages } from '../../parts/FormulaStages';
+import { FormulaPending } from '../../parts/FormulaPage';
 import { usePaper } from '../../data/usePaper';
 import { formulaSheet } from '#kitchen/paper';
 import { saveText } from '../../ui/saveFile';
 import { additionRows, ADDITION_HEADER } from '#kitchen/tables';
+import { StageHead } from '../../parts/StageHead';
 
 /** A formula out of the kitchen, in forms that others can read. */
 export function SharePage() {
@@ -73,12 +73,7 @@ function Share({ working }: { working: WorkingFormula }) {
   };
   return (
     <div className="grid gap-3">
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <NameTape name={formula.name} detail={shareWords.toOthers} />
-        <span className="ml-auto">
-          <FormulaStages id={working.id} />
-        </span>
-      </div>
+      <StageHead id={working.id} name={formula.name} detail={shareWords.toOthers} />
       <div className="grid gap-3.5 lg:grid-cols-2">
         <section aria-label={shareWords.forms} className="card grid content-start gap-1 p-4">
           <h2 className="font-name text-lg font-bold">{shareWords.asOthersCanReadIt}</h2>

@@ -1,9 +1,9 @@
-import { Search } from 'lucide-react';
 import type { Ref } from 'react';
 import type { Shelf } from '#contract';
 import { shelfWords } from '#words/screens/shelf';
 import { Choice } from '../../ui/Choice';
 import type { Kind, ShelfFilter, Sort, StateFilter } from './filter';
+import { SearchField } from '../../ui/SearchField';
 
 interface ShelfToolsProps {
   readonly filter: ShelfFilter;
@@ -54,20 +54,15 @@ const anyOf = (label: string, values: readonly string[]) => [
 export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stockKnown }: ShelfToolsProps) {
   return (
     <div role="search" className="flex flex-wrap items-center gap-2 text-sm">
-      <label className="field flex min-w-44 flex-1 items-center gap-2 sm:max-w-72">
-        <Search size={16} aria-hidden className="shrink-0 text-quiet" />
-        <input
-          ref={searchRef}
-          type="search"
-          aria-label={shelfWords.searchTheShelf}
-          placeholder={shelfWords.nameOrIngredient}
-          className="w-full bg-transparent outline-none"
-          value={filter.q}
-          onChange={(event) => {
-            onFilter({ q: event.target.value });
-          }}
-        />
-      </label>
+      <SearchField
+        label={shelfWords.searchTheShelf}
+        placeholder={shelfWords.nameOrIngredient}
+        value={filter.q}
+        onText={(q) => {
+          onFilter({ q });
+        }}
+        inputRef={searchRef}
+      />
       <Choice
         label={shelfWords.state}
         value={filter.state}

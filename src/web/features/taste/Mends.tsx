@@ -14,9 +14,9 @@ import { tasteWords } from '#words/screens/taste';
 import { Button } from '../../ui/Button';
 import { ChangeEffect } from '../../parts/ChangeEffect';
 import { Chips } from '../../ui/Chips';
-import { Working } from '../../ui/Working';
 import { useHolds, type HoldReading } from '../../workers/useHolds';
 import { useSearch } from '../../workers/useSearch';
+import { SearchState } from '../../parts/SearchState';
 
 interface MendsProps {
   readonly mixed: MixedIn;
@@ -94,15 +94,7 @@ export function Mends({
           onChange={setChosen}
         />
       )}
-      {search.status === 'working' && (
-        <Working what={tasteWords.lookingForWays} done={search.done} onStop={stop} />
-      )}
-      {(search.status === 'stopped' || search.status === 'failed') && (
-        <p role="alert">
-          {search.status === 'failed' ? search.message : tasteWords.stopped}{' '}
-          <Button onClick={again}>{tasteWords.lookAgain}</Button>
-        </p>
-      )}
+      <SearchState search={search} what={tasteWords.lookingForWays} onStop={stop} onAgain={again} />
       {search.status === 'done' && (
         <>
           <ol className="mt-2 grid gap-4" data-testid="mends">
