@@ -3,10 +3,10 @@ import { useState } from 'react';
 import { sameContent } from '#core/formula';
 import type { NewTrial } from '#contract';
 import { frameWords } from '#words/screens/frame';
-import { useBeginTrialMutation, useFreezeMutation } from '../data/kitchenApi';
+import { useBeginTrialMutation } from '../data/kitchenApi';
 import { byNow, newId } from './device';
-import { useAppDispatch } from './store';
-import { versionFrozen, type WorkingFormula } from './workingSlice';
+import { useFreezeNow } from './freeze';
+import type { WorkingFormula } from './workingSlice';
 
 interface BeginJar {
   /** What the main action says. */
@@ -22,8 +22,7 @@ interface BeginJar {
 
 export function useBeginJar(working: WorkingFormula): BeginJar {
   const { id, formula, baseVersion } = working;
-  const dispatch = useAppDispatch();
-  const [freeze, freezing] = useFreezeMutation();
+  const freezing = useFreezeNow();
   const [start, starting] = useBeginTrialMutation();
   // One id for the try: sent again after a failure it is the same jar.
   const [trialId, setTrialId] = useState(newId);
@@ -32,14 +31,7 @@ export function useBeginJar(working: WorkingFormula): BeginJar {
     try {
       let number = baseVersion?.number ?? 0;
       if (freezes) {
-        const { record, version } = await freeze({
-          id,
-          revision: working.revision,
-          note: frameWords.forAJar,
-          by: byNow(),
-        }).unwrap();
-        dispatch(versionFrozen({ id, record }));
-        number = version.number;
+        number = (await freezing.freezeNow(working, frameWords.forAJar)).number;
       }
       await start({
         id: trialId,

@@ -7,17 +7,15 @@ import { batchPlanWords } from '#words/screens/batchPlan';
 import {
   sayError,
   useBatchesOfFormulaQuery,
-  useFreezeMutation,
   useStandingsQuery,
   useVersionsQuery,
 } from '../../data/kitchenApi';
 import { formatVolume } from '#words/numbers';
 import { usualVersion } from '#kitchen/batch';
-import { byNow } from '../../sync/device';
 import { useKitchen } from '../../data/kitchen';
-import { useAppDispatch } from '../../sync/store';
 import { useWorking } from '../../sync/useWorking';
-import { versionFrozen, type WorkingFormula } from '../../sync/workingSlice';
+import { useFreezeNow } from '../../sync/freeze';
+import { type WorkingFormula } from '../../sync/workingSlice';
 import { Button } from '../../ui/Button';
 import { FormulaPending } from '../../parts/FormulaPage';
 import { BatchPlanner } from './BatchPlanner';
@@ -95,22 +93,13 @@ function FreezeFirst({
   hasVersions: boolean;
   onFrozen: (number: number) => void;
 }) {
-  const dispatch = useAppDispatch();
-  const [freeze, freezing] = useFreezeMutation();
+  const freezing = useFreezeNow();
   const [wanted, setWanted] = useState(false);
   const next = working.latestNumber + 1;
   const run = async (): Promise<void> => {
     setWanted(true);
     try {
-      const { id, revision } = working;
-      const { record, version } = await freeze({
-        id,
-        revision,
-        note: batchPlanWords.forABatch,
-        by: byNow(),
-      }).unwrap();
-      dispatch(versionFrozen({ id, record }));
-      onFrozen(version.number);
+      onFrozen((await freezing.freezeNow(working, batchPlanWords.forABatch)).number);
     } catch {
       // Said below.
     }

@@ -2,10 +2,10 @@ import { useRef, useState } from 'react';
 import type { AdditionId } from '#core/formula';
 import { composeWords } from '#words/screens/compose';
 import { useKitchen } from '../../data/kitchen';
-import { sayError, useFreezeMutation, useSaveSettingsMutation } from '../../data/kitchenApi';
-import { byNow } from '../../sync/device';
+import { sayError, useSaveSettingsMutation } from '../../data/kitchenApi';
+import { useFreezeNow } from '../../sync/freeze';
 import { useAppDispatch } from '../../sync/store';
-import { conflictSettled, redone, undone, versionFrozen, type WorkingFormula } from '../../sync/workingSlice';
+import { conflictSettled, redone, undone, type WorkingFormula } from '../../sync/workingSlice';
 import { Alert } from '../../ui/Alert';
 import { useShortcuts } from '../../ui/shortcuts';
 import { AdditionsCard } from './AdditionsCard';
@@ -29,7 +29,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
   const [editingRatio, setEditingRatio] = useState(false);
   const [panel, setPanel] = useState<OpenPanel | null>(null);
   const [selection, setSelection] = useState(NONE);
-  const [freeze, freezing] = useFreezeMutation();
+  const freezing = useFreezeNow();
   const [saveSettings] = useSaveSettingsMutation();
   const addField = useRef<HTMLInputElement>(null);
   const bench = useBenchReckoning(working, kitchen, draft);
@@ -42,12 +42,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
   const switchUnits = (): void =>
     void saveSettings({ ...settings, amountsIn: settings.amountsIn === 'grams' ? 'spoons' : 'grams' });
   const freezeNow = (): void => {
-    void freeze({ id, revision: working.revision, note: '', by: byNow() })
-      .unwrap()
-      .then(
-        ({ record }) => dispatch(versionFrozen({ id, record })),
-        () => undefined,
-      );
+    freezing.freezeNow(working, '').catch(() => undefined);
   };
   const show = (kind: PlainPanel) => (): void => {
     setPanel({ kind });

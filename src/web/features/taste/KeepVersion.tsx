@@ -1,24 +1,25 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { VersionRecord } from '#contract';
 import type { PlanLine, RoundTo } from '#core/balance';
 import { composition } from '#core/composition';
-import { restoredFrom, sameContent, type AdditionId, type Formula } from '#core/formula';
+import { restoredFrom, type AdditionId, type Formula } from '#core/formula';
 import { MEASURE_WORDS } from '#words/palate';
 import { exactly } from '#core/quantity';
 import { reckonFormula } from '#core/reckoning';
 import { asMade, isAsPlanned } from '#core/trial';
 import { tasteWords } from '#words/screens/taste';
 import { Alert } from '../../ui/Alert';
-import { sayError, useFreezeMutation, useVersionsQuery } from '../../data/kitchenApi';
+import { sayError, useVersionsQuery } from '../../data/kitchenApi';
 import { formatAmount, formatNumber } from '#words/numbers';
 import { showMeasure } from '#words/judgement';
 import { takeAsMade } from '#kitchen/edits';
-import { byNow, newId } from '../../sync/device';
+import { newId } from '../../sync/device';
 import type { Jar } from '../../data/jars';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { useAppDispatch } from '../../sync/store';
-import { edited, versionFrozen, type WorkingFormula } from '../../sync/workingSlice';
+import { useFreezeNow, whenSaved } from '../../sync/freeze';
+import { edited, type WorkingFormula } from '../../sync/workingSlice';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Panel } from '../../ui/Panel';
@@ -101,7 +102,7 @@ function KeepPanel({
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const [way, setWay] = useState<Way>('mixed');
-  const [freeze, freezing] = useFreezeMutation();
+  const freezing = useFreezeNow();
   const [keeping, setKeeping] = useState<Formula | null>(null);
   const start = useMemo(() => restoredFrom(version), [version]);
   const context = useMemo(() => contextFor(start, kitchen), [start, kitchen]);
@@ -133,25 +134,26 @@ function KeepPanel({
       text: text !== null && context.decimalSign === 'comma' ? text.replace('.', ',') : text,
     };
   });
-  // Autosave brings the new amounts to the server first; then they are frozen.
   const { id } = working;
-  const saved =
-    keeping !== null &&
-    working.save === 'saved' &&
-    sameContent(working.formula, keeping) &&
-    !freezing.isLoading;
+  const gone = useRef(new AbortController());
   useEffect(() => {
-    if (!saved || freezing.isError) return;
-    freeze({ id, revision: working.revision, note: tasteWords.asJarOfVVersion(jar.version), by: byNow() })
-      .unwrap()
-      .then(
-        ({ record }) => {
-          dispatch(versionFrozen({ id, record }));
-          void navigate(`/formulas/${id}/versions`);
-        },
-        () => undefined,
-      );
-  }, [saved, freezing.isError, freeze, id, working.revision, jar.version, dispatch, navigate]);
+    const controller = new AbortController();
+    gone.current = controller;
+    return () => {
+      controller.abort();
+    };
+  }, []);
+  /** Autosave brings the new amounts to the kitchen first; then they are frozen. */
+  const freezeKept = async (next: Formula): Promise<void> => {
+    const saved = await whenSaved(id, next, gone.current.signal);
+    if (!saved) return;
+    try {
+      await freezing.freezeNow(saved, tasteWords.asJarOfVVersion(jar.version));
+      void navigate(`/formulas/${id}/versions`);
+    } catch {
+      // Said below; what was kept stands in Compose.
+    }
+  };
   const keep = (): void => {
     const next = takeAsMade(start, reckoning.additions, lines, {
       context,
@@ -159,6 +161,7 @@ function KeepPanel({
     });
     dispatch(edited({ id, formula: next }));
     setKeeping(next);
+    void freezeKept(next);
   };
   const ready = way === 'exact' || rounded !== null;
   return (
