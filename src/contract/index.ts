@@ -1,4 +1,4 @@
-export { planOfRow, SHAPE } from './shapes';
+export { planContentOf, planOfRow, SHAPE } from './shapes';
 export { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, NOBODY } from './defaults';
 export {
   batchRecordSchema,

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { DISH_KINDS, DRESSED, MOMENTS } from '#core/service';
 import { daySchema } from './batch';
 import { formulaIdSchema, nameSchema } from './formula';
+import { upgradePlanContent } from './shapes';
 
 const idSchema = z.string().regex(/^[\w-]{1,40}$/);
 /** Minutes from midnight. */
@@ -26,7 +27,7 @@ export const dishSchema = z.strictObject({
 export const serviceSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  at: minuteSchema,
+  atMin: minuteSchema,
   covers: z.int().min(1, 'at least one').max(5000),
   dishes: z.array(dishSchema).max(30),
 });
@@ -39,10 +40,10 @@ export const jobSchema = z.strictObject({
   serviceId: idSchema,
   beforeMinutes: z.int().min(0).max(2880),
 });
-export const planContentSchema = z.strictObject({
+const contentSchema = z.strictObject({
   cooks: z.int().min(1, 'at least one').max(20),
   /** Nobody is there before, minutes from midnight. */
-  from: minuteSchema,
+  fromMin: minuteSchema,
   services: z.array(serviceSchema).max(20),
   jobs: z.array(jobSchema).max(100),
   /** When a task was begun that takes its time, by its id. */
@@ -50,9 +51,11 @@ export const planContentSchema = z.strictObject({
   /** When a task was ended, by its id. */
   done: z.record(taskIdSchema, z.iso.datetime()),
   /** Where a cook has put a task, minutes from midnight. */
-  moved: z.record(taskIdSchema, z.number().min(-1440).max(2880)),
+  movedMin: z.record(taskIdSchema, z.number().min(-1440).max(2880)),
 });
-export type PlanContent = z.infer<typeof planContentSchema>;
+/** A page or a table of an older release sends its own shape. */
+export const planContentSchema: z.ZodType<PlanContent> = z.preprocess(upgradePlanContent, contentSchema);
+export type PlanContent = z.infer<typeof contentSchema>;
 export type PlanService = z.infer<typeof serviceSchema>;
 export type PlanDish = z.infer<typeof dishSchema>;
 export type PlanJob = z.infer<typeof jobSchema>;
@@ -71,10 +74,10 @@ export interface PlanRecord {
 }
 export const EMPTY_PLAN: PlanContent = {
   cooks: 1,
-  from: 420,
+  fromMin: 420,
   services: [],
   jobs: [],
   begun: {},
   done: {},
-  moved: {},
+  movedMin: {},
 };

@@ -7,6 +7,7 @@
  *    Steps and events of shape 1 are valid as they are: their words stay their own.
  */
 import type { BatchSnapshot } from '#core/batch';
+import type { PlanContent } from './plan';
 
 export const SHAPE = 2;
 
@@ -30,6 +31,29 @@ export const planOfRow = ({
   readonly shape: number;
   readonly plan: unknown;
 }): BatchSnapshot => (shape < 2 ? upgradePlan(plan) : plan) as BatchSnapshot;
+
+/**
+ * The plan of a day as it was kept before its minutes said that they are minutes. What is none comes back as
+ * it is.
+ */
+export function upgradePlanContent(content: unknown): unknown {
+  if (typeof content !== 'object' || content === null || !('from' in content)) return content;
+  const { from, moved, services, ...rest } = content as DayOfShape1;
+  return {
+    ...rest,
+    fromMin: from,
+    movedMin: moved,
+    services: services.map(({ at, ...service }) => ({ ...service, atMin: at })),
+  };
+}
+/** @throws nothing: a row was checked when it was written */
+export const planContentOf = (content: unknown): PlanContent => upgradePlanContent(content) as PlanContent;
+
+interface DayOfShape1 {
+  readonly from: number;
+  readonly moved: Readonly<Record<string, number>>;
+  readonly services: readonly { readonly at: number }[];
+}
 
 type PlanOfShape1 = Omit<BatchSnapshot, 'safety' | 'keeping'> & {
   readonly keeping: { readonly days: number; readonly because: string; readonly cold: boolean };

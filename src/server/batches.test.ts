@@ -239,7 +239,7 @@ describe('the plan of a day over HTTP', () => {
     const day = '2026-12-24';
     const empty = (await client.get<PlanRecord>(`plans/${day}`)).body;
     expect(empty).toEqual({ day, revision: 0, content: EMPTY_PLAN });
-    const service = { id: 's1', name: 'Lunch', at: 720, covers: 40, dishes: [] };
+    const service = { id: 's1', name: 'Lunch', atMin: 720, covers: 40, dishes: [] };
     const content = { ...EMPTY_PLAN, services: [service] };
     const put = (revision: number, more: object = {}) =>
       client.put<PlanRecord>(`plans/${day}`, { day, revision, content: { ...content, ...more } });

@@ -15,7 +15,7 @@ export { dressingTimes, MOMENT_MINUTES, MOMENTS, TIMING, type Moment } from './w
 export { clashesOf, conflictsOf, slackOf, type Clash, type Conflict } from './conflicts';
 export { type Hours } from './hours';
 export { waysOut, type WayOut } from './waysOut';
-export { forecastDay, type Late } from './slip';
+export { forecastDay, type Late } from './forecast';
 export { weekBatches } from './weekBatches';
 export { scheduleBackwards, type Placed } from './schedule';
 export { dayTasks, type DayTask, type TaskStep, type PlannedService } from './dayTasks';

@@ -2,7 +2,7 @@
 import type { Hours } from './hours';
 import { scheduleBackwards, type Placed, type Task } from './schedule';
 import type { Crew } from './lanes';
-import { forecastDay, type Late } from './slip';
+import { forecastDay, type Late } from './forecast';
 
 export type WayOut =
   | { readonly kind: 'shorten'; readonly taskId: string; readonly toS: number }

@@ -91,7 +91,7 @@ export function askedBy({ formula }: ShelfRecord, kitchen: Kitchen): Asked {
 /** A day that is over, or so far off that its clock says nothing yet. */
 const NO_CLOCK_S = -14 * 86_400;
 
-export const hoursOf = (day: string, { from }: PlanContent, now: Date): Hours => {
+export const hoursOf = (day: string, { fromMin: from }: PlanContent, now: Date): Hours => {
   const nowS = secondsOfDay(day, now);
   return { nowS: nowS < 86_400 ? Math.max(nowS, NO_CLOCK_S) : NO_CLOCK_S, opensS: from * 60 };
 };
@@ -120,9 +120,9 @@ export function planDay(
   // What runs stands where it is: the rest is planned as late as it may be, then played forwards around it.
   const left = open.filter(({ id }) => !beganS.has(id));
   const waitedFor = new Set(left.flatMap(({ after }) => after));
-  const servedAt = new Map(content.services.map(({ id, at }) => [id, at * 60]));
+  const servedAt = new Map(content.services.map(({ id, atMin: at }) => [id, at * 60]));
   const waiting = left.map((task): DayTask => {
-    const moved = content.moved[task.id];
+    const moved = content.movedMin[task.id];
     return {
       ...task,
       // What is behind holds nothing up any more.
@@ -181,7 +181,7 @@ function tasksOf(
   asked: ReadonlyMap<string, Asked>,
 ): ReturnType<typeof dayTasks> {
   const { tasks, shortenable } = dayTasks(
-    content.services.map(({ id, name, at, covers, dishes }) => ({
+    content.services.map(({ id, name, atMin: at, covers, dishes }) => ({
       id,
       name,
       atS: at * 60,

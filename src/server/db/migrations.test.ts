@@ -11,6 +11,7 @@ import { BatchStore } from '../features/batches/store';
 import { found } from './client';
 import { FormulaStore } from '../features/formulas/store';
 import { KitchenStore } from '../features/kitchen/store';
+import { ServiceStore } from '../features/service/store';
 import { TrialStore } from '../features/trials/store';
 import { dropFolder, formulaId, migrationsFolder, tempFolder, openTables } from '../testing/kitchen';
 
@@ -86,6 +87,8 @@ it('brings a kitchen of the first day up to date: every field is there, versions
     dropFolder(folder);
   }
 });
+
+const LUNCH = { id: 's1', name: 'Lunch', at: 720, covers: 40, dishes: [] };
 
 it('reads jars and batches of the release before shapes were written as they were, and says the same of them', async () => {
   const folder = tempFolder();
@@ -169,9 +172,27 @@ it('reads jars and batches of the release before shapes were written as they wer
       sql`insert into trial_events (id, trial_id, event, by, created_at)
           values ('e1', 'b1-1', ${json(planned)}, ${json(by)}, ${at})`,
     );
+    const day = {
+      cooks: 2,
+      from: 420,
+      services: [LUNCH],
+      jobs: [],
+      begun: {},
+      done: {},
+      moved: { 's1.d1.mix': 690 },
+    };
+    await before.db.execute(
+      sql`insert into plans (day, revision, content, updated_at) values ('2026-11-28', 3, ${json(day)}, ${at})`,
+    );
     await before.close();
 
     const now = await openTables(folder);
+    const service = new ServiceStore(now.db, () => new Date(at));
+    const { at: atMin, ...lunch } = LUNCH;
+    expect(await service.plan('2026-11-28')).toMatchObject({
+      revision: 3,
+      content: { fromMin: 420, movedMin: day.moved, services: [{ ...lunch, atMin }] },
+    });
     const store = new BatchStore(now.db, () => new Date(at), new TrialStore(now.db, () => new Date(at)));
     const record = (await store.get('b1'))!;
     expect(batchRecordSchema.safeParse(record).error?.issues ?? []).toEqual([]);

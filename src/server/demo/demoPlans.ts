@@ -14,7 +14,7 @@ const service = (
 ): PlanService => ({
   id,
   name,
-  at: hour * 60,
+  atMin: hour * 60,
   covers,
   dishes: dishes.map(([formulaId, kind, fresh], i) => ({
     id: `${id}-${i + 1}`,

@@ -5,7 +5,7 @@ import { setCookHere } from '../sync/cook';
 import { newId } from '../sync/device';
 import { useCookHere } from '../data/useCook';
 import { Button } from '../ui/Button';
-import { Panel } from '../ui/Panel';
+import { Dialog } from '../ui/Dialog';
 
 /** Who is cooking on this device. No login: what is frozen carries the name. */
 export function CookChooser() {
@@ -60,7 +60,7 @@ function CookPanel({
   const [save, saving] = useSaveCookMutation();
   const shown = initials ?? initialsOf(name);
   return (
-    <Panel title={frameWords.whoCooksOnThisDevice} open onClose={onClose}>
+    <Dialog title={frameWords.whoCooksOnThisDevice} open onClose={onClose}>
       <ul className="mb-4 grid gap-1">
         {cooks.map((cook) => (
           <li key={cook.id}>
@@ -125,6 +125,6 @@ function CookPanel({
           </p>
         )}
       </form>
-    </Panel>
+    </Dialog>
   );
 }

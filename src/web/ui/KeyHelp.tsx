@@ -1,5 +1,5 @@
 import { frameWords } from '#words/screens/frame';
-import { Panel } from './Panel';
+import { Dialog } from './Dialog';
 import { sayKeys, type Shortcut } from './shortcuts';
 
 interface KeyHelpProps {
@@ -13,7 +13,7 @@ interface KeyHelpProps {
 
 export function KeyHelp({ open, onClose, groups }: KeyHelpProps) {
   return (
-    <Panel title={frameWords.keys} open={open} onClose={onClose}>
+    <Dialog title={frameWords.keys} open={open} onClose={onClose}>
       {groups.map(({ title, shortcuts }) => (
         <section key={title} className="mb-4">
           <h3 className="mb-1 text-sm font-semibold text-quiet">{title}</h3>
@@ -27,6 +27,6 @@ export function KeyHelp({ open, onClose, groups }: KeyHelpProps) {
           </dl>
         </section>
       ))}
-    </Panel>
+    </Dialog>
   );
 }

@@ -1,5 +1,12 @@
 import { desc, eq, inArray } from 'drizzle-orm';
-import { EMPTY_PLAN, type DressingRecord, type NewDressing, type PlanRecord, type PutPlan } from '#contract';
+import {
+  EMPTY_PLAN,
+  planContentOf,
+  type DressingRecord,
+  type NewDressing,
+  type PlanRecord,
+  type PutPlan,
+} from '#contract';
 import { lockInside, type Database } from '../../db/client';
 import { dressings, plans } from '../../db/schema';
 
@@ -25,7 +32,7 @@ export class ServiceStore {
 
   async plan(day: string): Promise<PlanRecord> {
     const [row] = await this.db.select().from(plans).where(eq(plans.day, day));
-    return { day, revision: row?.revision ?? 0, content: row?.content ?? EMPTY_PLAN };
+    return { day, revision: row?.revision ?? 0, content: row ? planContentOf(row.content) : EMPTY_PLAN };
   }
 
   /** Days that have services, the next first. */
@@ -42,7 +49,7 @@ export class ServiceStore {
     const rows = await this.db.select().from(plans).where(inArray(plans.day, days));
     return days.map((day) => {
       const row = rows.find((one) => one.day === day);
-      return { day, revision: row?.revision ?? 0, content: row?.content ?? EMPTY_PLAN };
+      return { day, revision: row?.revision ?? 0, content: row ? planContentOf(row.content) : EMPTY_PLAN };
     });
   }
 

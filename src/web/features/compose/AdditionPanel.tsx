@@ -3,7 +3,7 @@ import type { Addition } from '#core/formula';
 import { findIngredient, type Catalogue } from '#core/ingredient';
 import { composeWords } from '#words/screens/compose';
 import { Button } from '../../ui/Button';
-import { Panel } from '../../ui/Panel';
+import { Dialog } from '../../ui/Dialog';
 
 interface AdditionPanelProps {
   readonly addition: Addition;
@@ -28,7 +28,7 @@ export function AdditionPanel({ addition, catalogue, onSave, onClose }: Addition
           found.near.length ? composeWords.nearItNear(found.near.map((near) => near.name).join('; ')) : '',
         );
   return (
-    <Panel title={known?.name ?? composeWords.addition} open onClose={onClose}>
+    <Dialog title={known?.name ?? composeWords.addition} open onClose={onClose}>
       <form
         className="grid gap-3"
         onSubmit={(event) => {
@@ -90,6 +90,6 @@ export function AdditionPanel({ addition, catalogue, onSave, onClose }: Addition
           <Button onClick={onClose}>{composeWords.leaveAsItWas}</Button>
         </div>
       </form>
-    </Panel>
+    </Dialog>
   );
 }

@@ -4,7 +4,7 @@ import { sayPh } from '#words/acidity';
 import { sayAllergens, sayCaution, sayKeeping } from '#words/safety';
 import type { Judgement } from '#core/reckoning';
 import { composeWords } from '#words/screens/compose';
-import { Panel } from '../../ui/Panel';
+import { Dialog } from '../../ui/Dialog';
 import { shortName } from '#words/judgement';
 
 const TIERS: readonly { tier: CautionTier; title: string }[] = [
@@ -17,7 +17,7 @@ const TIERS: readonly { tier: CautionTier; title: string }[] = [
 export function CautionPanel({ judgement, onClose }: { judgement: Judgement; onClose: () => void }) {
   const { cautions, allergens, keeping, ph } = judgement;
   return (
-    <Panel title={composeWords.cautionsAndAllergens2} open onClose={onClose}>
+    <Dialog title={composeWords.cautionsAndAllergens2} open onClose={onClose}>
       <p>{sayKeeping(keeping)}</p>
       {TIERS.map(({ tier, title }) => {
         const list = cautions.filter((caution) => caution.tier === tier);
@@ -71,7 +71,7 @@ export function CautionPanel({ judgement, onClose }: { judgement: Judgement; onC
         <dd>{sayAllergens(allergens.mayBeIn, nameOf) || noneOf(judgement)}</dd>
       </dl>
       <p className="mt-2 text-sm text-quiet">{composeWords.fromTableValuesOfTypical}</p>
-    </Panel>
+    </Dialog>
   );
 }
 

@@ -34,7 +34,7 @@ import { readDecimal } from '../../ui/readDecimal';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { Panel } from '../../ui/Panel';
+import { Dialog } from '../../ui/Dialog';
 import { useHolds, type HoldReading } from '../../workers/useHolds';
 import { HoldTools } from './HoldTools';
 import { RescueSection } from '../../parts/RescueSection';
@@ -120,7 +120,7 @@ export function HoldPanel(props: HoldPanelProps) {
     }
   };
   return (
-    <Panel title={composeHoldWords.howToMakeItHold} open onClose={onClose} wide>
+    <Dialog title={composeHoldWords.howToMakeItHold} open onClose={onClose} wide>
       <div className="mb-3 flex flex-wrap items-start gap-4">
         <div className="grid gap-1 font-semibold">
           {composeHoldWords.mixedWith}
@@ -196,7 +196,7 @@ export function HoldPanel(props: HoldPanelProps) {
           volumeMl={reckoning.totals.mixedVolumeMl}
         />
       )}
-    </Panel>
+    </Dialog>
   );
 }
 

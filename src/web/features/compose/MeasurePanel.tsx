@@ -6,7 +6,7 @@ import type { Settings } from '#contract';
 import { composeBalanceWords } from '#words/screens/composeBalance';
 import { Track } from '../../parts/drawing/Track';
 import { formatAmount, formatNumber, formatPercent, formatRatio } from '#words/numbers';
-import { Panel } from '../../ui/Panel';
+import { Dialog } from '../../ui/Dialog';
 import { HOW, MARKS, sentenceFor, showMeasure } from '#words/judgement';
 
 interface MeasurePanelProps {
@@ -33,7 +33,7 @@ export function MeasurePanel({
   const show = (figure: number | null): string => showMeasure(measure, figure, settings.decimalSign);
   const window = style?.windows[measure];
   return (
-    <Panel title={title} open onClose={onClose}>
+    <Dialog title={title} open onClose={onClose}>
       <p className="font-name mb-2 text-xl font-semibold">{show(value)}</p>
       <Track
         component={MARKS[measure]}
@@ -65,7 +65,7 @@ export function MeasurePanel({
         <p className="mt-1">{HOW[measure].formula}</p>
         <p className="mt-1 text-sm text-quiet">{HOW[measure].source}</p>
       </details>
-    </Panel>
+    </Dialog>
   );
 }
 

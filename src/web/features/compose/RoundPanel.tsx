@@ -10,7 +10,7 @@ import { takeRounding } from '#kitchen/edits';
 import { composeBalanceWords } from '#words/screens/composeBalance';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
-import { Panel } from '../../ui/Panel';
+import { Dialog } from '../../ui/Dialog';
 import { showMeasure } from '#words/judgement';
 import { useSearch } from '../../workers/useSearch';
 import { SearchState } from '../../parts/SearchState';
@@ -69,7 +69,7 @@ export function RoundPanel({ formula, reckoning, context, settings, onTake, onCl
   const { search, stop, again } = useSearch('round', lines.length > 0 ? question : null);
   const names = lines.map(({ reading }) => inSentence(reading.ingredient.name));
   return (
-    <Panel title={composeBalanceWords.roundToWhatCanBe} open onClose={onClose} wide>
+    <Dialog title={composeBalanceWords.roundToWhatCanBe} open onClose={onClose} wide>
       <Chips label={composeBalanceWords.measuredWith} value={way} options={WAYS} onChange={setWay} />
       <SearchState search={search} what={composeBalanceWords.tryingRoundings} onStop={stop} onAgain={again} />
       {lines.length === 0 && <p className="mt-3">{composeBalanceWords.thereIsNothingToRound}</p>}
@@ -140,7 +140,7 @@ export function RoundPanel({ formula, reckoning, context, settings, onTake, onCl
           </div>
         </>
       )}
-    </Panel>
+    </Dialog>
   );
 }
 

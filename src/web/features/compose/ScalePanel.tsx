@@ -7,7 +7,7 @@ import { formatAmount, formatRatio } from '#words/numbers';
 import { composeWords } from '#words/screens/compose';
 import { readDecimal } from '../../ui/readDecimal';
 import { Button } from '../../ui/Button';
-import { Panel } from '../../ui/Panel';
+import { Dialog } from '../../ui/Dialog';
 import { fillFactor, scaleAll } from '#kitchen/edits';
 
 interface ScalePanelProps {
@@ -38,7 +38,7 @@ export function ScalePanel({
   const next = outcome?.status === 'scale' ? scaleAll(formula, reckoning, outcome.factor, context) : null;
   const scaled = next && reckonFormula(next, vessel, context);
   return (
-    <Panel title={composeWords.scaleThisJar2} open onClose={onClose}>
+    <Dialog title={composeWords.scaleThisJar2} open onClose={onClose}>
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -121,7 +121,7 @@ export function ScalePanel({
           <Button onClick={onClose}>{composeWords.leaveAsItWas}</Button>
         </div>
       </form>
-    </Panel>
+    </Dialog>
   );
 }
 

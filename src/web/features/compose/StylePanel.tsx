@@ -27,7 +27,7 @@ import { newId } from '../../sync/device';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import type { KitchenStyle } from '../../data/styles';
 import { Button } from '../../ui/Button';
-import { Panel } from '../../ui/Panel';
+import { Dialog } from '../../ui/Dialog';
 
 interface StylePanelProps {
   readonly styles: readonly KitchenStyle[];
@@ -88,7 +88,7 @@ function ChooseStyle({
   );
   const empty = judgement.portions.length === 0;
   return (
-    <Panel title={composeBalanceWords.whatItIsAimingFor} open onClose={onClose}>
+    <Dialog title={composeBalanceWords.whatItIsAimingFor} open onClose={onClose}>
       {typedRatio !== null && (
         <p className="mb-2 flex flex-wrap items-center gap-2">
           {composeBalanceWords.theRatioYouSetTypedratio(typedRatio.toFixed(1))}
@@ -146,7 +146,7 @@ function ChooseStyle({
           </Button>
         )}
       </div>
-    </Panel>
+    </Dialog>
   );
 }
 
@@ -177,7 +177,7 @@ function StyleWindows({
   const windows = new Map(keys.map((key) => [key, readWindow(key, typed[key]!)]));
   const wrong = [...windows.values()].some((window) => window === null);
   return (
-    <Panel title={composeBalanceWords.windowsOfName2(style.name)} open onClose={onClose}>
+    <Dialog title={composeBalanceWords.windowsOfName2(style.name)} open onClose={onClose}>
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -262,7 +262,7 @@ function StyleWindows({
           )}
         </div>
       </form>
-    </Panel>
+    </Dialog>
   );
 }
 
@@ -286,7 +286,7 @@ function OwnStyle({
   const [save, saving] = useSaveStyleMutation();
   const others = records.filter(({ shelf }) => shelf === 'shelf');
   return (
-    <Panel title={composeBalanceWords.aStyleOfOurOwn2} open onClose={onClose}>
+    <Dialog title={composeBalanceWords.aStyleOfOurOwn2} open onClose={onClose}>
       <form
         className="grid gap-3"
         onSubmit={(event) => {
@@ -351,7 +351,7 @@ function OwnStyle({
           <Button onClick={onBack}>{composeBalanceWords.back}</Button>
         </div>
       </form>
-    </Panel>
+    </Dialog>
   );
 }
 

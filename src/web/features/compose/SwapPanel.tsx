@@ -12,7 +12,7 @@ import { newId } from '../../sync/device';
 import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
-import { Panel } from '../../ui/Panel';
+import { Dialog } from '../../ui/Dialog';
 import { showMeasure } from '#words/judgement';
 import { ChangeEffect } from '../../parts/ChangeEffect';
 
@@ -78,9 +78,9 @@ export function SwapPanel(props: SwapPanelProps) {
   }, [to, index, from, props.judgement.portions, kitchen.catalogue, style, read]);
   if (!from || !(from.massG.nominal > 0)) {
     return (
-      <Panel title={composeBalanceWords.swap} open onClose={onClose}>
+      <Dialog title={composeBalanceWords.swap} open onClose={onClose}>
         <p>{composeBalanceWords.giveThisAdditionAnAmount}</p>
-      </Panel>
+      </Dialog>
     );
   }
   const family = STAND_INS.find((ids) => ids.includes(from.ingredient.id)) ?? [];
@@ -94,7 +94,7 @@ export function SwapPanel(props: SwapPanelProps) {
     onClose();
   };
   return (
-    <Panel title={composeBalanceWords.nameSwapFor(from.ingredient.name)} open onClose={onClose} wide>
+    <Dialog title={composeBalanceWords.nameSwapFor(from.ingredient.name)} open onClose={onClose} wide>
       <Field
         label={composeBalanceWords.swapFor}
         autoFocus
@@ -178,7 +178,7 @@ export function SwapPanel(props: SwapPanelProps) {
           </li>
         ))}
       </ol>
-    </Panel>
+    </Dialog>
   );
 }
 

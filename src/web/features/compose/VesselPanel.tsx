@@ -20,7 +20,7 @@ import { ChoiceField, ReadField, TextField, TickField } from '../../form/fields'
 import { useDraft } from '../../form/useDraft';
 import { newId } from '../../sync/device';
 import { Button } from '../../ui/Button';
-import { Panel } from '../../ui/Panel';
+import { Dialog } from '../../ui/Dialog';
 
 const SHAPE_NAMES: Record<VesselShape, string> = {
   jamJar: composeWords.jarWithShoulders,
@@ -77,7 +77,7 @@ export function VesselPanel({ onMade, onClose }: { onMade: (id: VesselId) => voi
   const typed = draft.form.watch();
   const made = makeVessel(id, typed);
   return (
-    <Panel title={composeWords.aVesselOfYourOwn} open onClose={onClose}>
+    <Dialog title={composeWords.aVesselOfYourOwn} open onClose={onClose}>
       <form className="grid gap-3" onSubmit={draft.submit}>
         <div className="grid gap-3 sm:grid-cols-2">
           <TextField
@@ -148,7 +148,7 @@ export function VesselPanel({ onMade, onClose }: { onMade: (id: VesselId) => voi
           <Button onClick={onClose}>{composeWords.leave}</Button>
         </div>
       </form>
-    </Panel>
+    </Dialog>
   );
 }
 

@@ -24,7 +24,7 @@ import { entryOf, packPriceOf, type Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Choice } from '../../ui/Choice';
-import { Panel } from '../../ui/Panel';
+import { Dialog } from '../../ui/Dialog';
 import { Working } from '../../ui/Working';
 import { useSearch } from '../../workers/useSearch';
 import { ChangeEffect } from '../../parts/ChangeEffect';
@@ -74,7 +74,7 @@ export function WaysPanel(props: WaysPanelProps) {
   const say = (massG: number, ingredient: Parameters<typeof freshAmountText>[1]): string =>
     freshAmountText(massG, ingredient, formula, context, kitchen.settings.amountsIn === 'spoons');
   return (
-    <Panel title={composeBalanceWords.waysIntoTheBand} open onClose={onClose} wide>
+    <Dialog title={composeBalanceWords.waysIntoTheBand} open onClose={onClose} wide>
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <Choice
           label={composeBalanceWords.whatIsWrong}
@@ -136,7 +136,7 @@ export function WaysPanel(props: WaysPanelProps) {
           }}
         />
       )}
-    </Panel>
+    </Dialog>
   );
 }
 

@@ -8,7 +8,7 @@ import { makeWeighWords } from '#words/screens/makeWeigh';
 import { readDecimal } from '../../ui/readDecimal';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
-import { Panel } from '../../ui/Panel';
+import { Dialog } from '../../ui/Dialog';
 import { weighStep } from '#kitchen/repair';
 import { formOf, stepName } from '#kitchen/repair';
 import type { Scale } from '../../data/scale';
@@ -58,7 +58,7 @@ export function OtherwisePanel(props: OtherwisePanelProps) {
     if (weight.trim() === '') void scale.tare();
   };
   return (
-    <Panel title={makeWeighWords.itWentOtherwise} open onClose={onClose} wide>
+    <Dialog title={makeWeighWords.itWentOtherwise} open onClose={onClose} wide>
       <div className="grid gap-5">
         <div className="flex flex-wrap gap-4">
           <Button
@@ -172,7 +172,7 @@ export function OtherwisePanel(props: OtherwisePanelProps) {
           </div>
         </section>
       </div>
-    </Panel>
+    </Dialog>
   );
 }
 

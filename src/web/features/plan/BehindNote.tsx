@@ -23,7 +23,7 @@ export function BehindNote({ plan, content }: { plan: DayPlan; content: PlanCont
   for (const { task, byS } of late)
     if (!isJob(task.id)) lateBy.set(task.serviceId, Math.max(byS, lateBy.get(task.serviceId) ?? 0));
   const comesLate = [
-    ...content.services.flatMap(({ id, name, at }) => {
+    ...content.services.flatMap(({ id, name, atMin: at }) => {
       const byS = lateBy.get(id);
       return byS === undefined
         ? []

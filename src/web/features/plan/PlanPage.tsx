@@ -105,9 +105,9 @@ function Day({ day, revision, content, onDay }: DayProps) {
         />
         <TimeOf
           label={planWords.nobodyBefore}
-          value={content.from}
+          value={content.fromMin}
           onChange={(from) => {
-            change({ from });
+            change({ fromMin: from });
           }}
         />
         <Button disabled={before.length === 0} onClick={undo}>
@@ -148,12 +148,12 @@ function Day({ day, revision, content, onDay }: DayProps) {
             placed={plan.placed}
             cooks={content.cooks}
             slack={plan.slack}
-            moved={content.moved}
+            moved={content.movedMin}
             begun={content.begun}
             nowS={(now.getTime() - new Date(`${day}T00:00:00`).getTime()) / 1000}
             onMove={(taskId, minutes) => {
-              const { [taskId]: _gone, ...rest } = content.moved;
-              change({ moved: minutes === null ? rest : { ...rest, [taskId]: minutes } });
+              const { [taskId]: _gone, ...rest } = content.movedMin;
+              change({ movedMin: minutes === null ? rest : { ...rest, [taskId]: minutes } });
             }}
           />
         </section>

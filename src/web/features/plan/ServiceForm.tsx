@@ -28,7 +28,7 @@ interface ServiceFormProps {
 export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
   const draft = useDraft<PlanService>({
     schema: serviceSchema,
-    start: { id: newId(), name: planWords.lunch, at: 12 * 60, covers: 40, dishes: [] },
+    start: { id: newId(), name: planWords.lunch, atMin: 12 * 60, covers: 40, dishes: [] },
     startAnew: true,
     save: (service) => {
       onChange([...content.services, { ...service, id: newId(), name: service.name.trim() }]);
@@ -46,7 +46,7 @@ export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
         <div key={service.id} className="grid gap-2 border-t border-rule pt-2" data-testid="service">
           <div className="flex items-center gap-3">
             <strong className="flex-1">
-              {planWords.nameSaytimeCoversCovers(service.name, sayTime(service.at * 60), service.covers)}
+              {planWords.nameSaytimeCoversCovers(service.name, sayTime(service.atMin * 60), service.covers)}
             </strong>
             <IconButton
               label={planWords.withoutName(service.name)}
@@ -83,7 +83,7 @@ export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
       ))}
       <form className="flex flex-wrap items-end gap-3 border-t border-rule pt-3" onSubmit={draft.submit}>
         <TextField control={control} name="name" label={planWords.service} maxLength={120} className="w-36" />
-        <TimeField control={control} name="at" label={planWords.at} className="w-24" />
+        <TimeField control={control} name="atMin" label={planWords.at} className="w-24" />
         <ReadField
           control={control}
           name="covers"

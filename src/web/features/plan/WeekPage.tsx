@@ -133,8 +133,8 @@ function DayRow({ plan: { day, content }, kitchen, asked, nameOf, now }: DayRowP
       <td className="pr-3">
         {content.services.length === 0 && <span className="text-quiet">–</span>}
         {[...content.services]
-          .sort((a, b) => a.at - b.at)
-          .map(({ id, name, at, covers }) => (
+          .sort((a, b) => a.atMin - b.atMin)
+          .map(({ id, name, atMin: at, covers }) => (
             <span key={id} className="block">
               {sayTime(at * 60)} {name}, {covers}
             </span>
@@ -269,7 +269,7 @@ function copied(content: PlanContent, old: PlanContent): PlanContent {
   return {
     ...content,
     cooks: old.cooks,
-    from: old.from,
+    fromMin: old.fromMin,
     services: old.services.map((service) => ({
       ...service,
       id: ids.get(service.id)!,

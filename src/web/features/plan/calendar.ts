@@ -16,7 +16,7 @@ export function calendarOf(
     prodId: { company: planWords.ygrana, product: planWords.servicePlan, language: 'EN' },
   });
   for (const { day, services } of days) {
-    for (const { id, name, at, covers } of services) {
+    for (const { id, name, atMin: at, covers } of services) {
       calendar.createEvent({
         id: `${day}-${id}@ygrana`,
         start: momentOf(day, at * 60),
@@ -47,7 +47,7 @@ export function servicesFrom(text: string, day: string): PlanService[] {
       {
         id: newId(),
         name: (event.summary || planWords.service).slice(0, 120),
-        at: start.getHours() * 60 + start.getMinutes(),
+        atMin: start.getHours() * 60 + start.getMinutes(),
         covers: Math.min(5000, Math.max(1, covers)),
         dishes: [],
       },

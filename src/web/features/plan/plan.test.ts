@@ -30,7 +30,7 @@ const dish = (id: string, about: Partial<PlanDish> = {}): PlanDish => ({
 const service = (at: number, dishes: readonly PlanDish[], about: Partial<PlanService> = {}): PlanService => ({
   id: 'lunch',
   name: 'Lunch',
-  at,
+  atMin: at,
   covers: 40,
   dishes: [...dishes],
   ...about,
@@ -121,7 +121,9 @@ describe('a day', () => {
 
   it('names what was put where it cannot be, and soaks through the night', () => {
     const moved = { 'lunch.d.mix': 12 * 60 - 5 };
-    expect(planned({ ...LUNCH, moved }, at('08:00')).clashes.map(({ kind }) => kind)).toEqual(['after']);
+    expect(planned({ ...LUNCH, movedMin: moved }, at('08:00')).clashes.map(({ kind }) => kind)).toEqual([
+      'after',
+    ]);
     const soak = { id: 'soak', name: 'Soak', minutes: 720, handsOn: false, tool: null };
     const jobs = [{ ...soak, serviceId: 'lunch', beforeMinutes: 120 }];
     const plan = planned({ ...LUNCH, jobs }, at('18:00', '2031-05-11'));
@@ -181,7 +183,7 @@ describe('any day at any time', () => {
           if (ticks[i % 40] === 'begun') begun[id] = when;
           if (ticks[i % 40] === 'moved') moved[id] = Math.max(-1440, minutes[i % 40]!);
         });
-        const plan = planned({ cooks, services, jobs, begun, done, moved }, now);
+        const plan = planned({ cooks, services, jobs, begun, done, movedMin: moved }, now);
         expect(plan.problem).toBeNull();
         expect(plan.placed.map(({ task }) => task.id).sort()).toEqual(
           [...plan.tasks.keys()].filter((id) => done[id] === undefined).sort(),
@@ -239,7 +241,7 @@ describe('a calendar', () => {
     name: fc
       .string({ unit: 'grapheme', minLength: 1, maxLength: 40 })
       .map((text) => text.replaceAll(/[\p{C}]/gu, '').trim() || 'Lunch'),
-    at: fc.integer({ min: 0, max: 1439 }),
+    atMin: fc.integer({ min: 0, max: 1439 }),
     covers: fc.integer({ min: 1, max: 5000 }),
   });
 
@@ -255,7 +257,7 @@ describe('a calendar', () => {
         expect(text.split('\r\n').every((line) => Buffer.byteLength(line) <= 75)).toBe(true);
         const back = servicesFrom(text, DAY);
         const told = (all: readonly PlanService[]) =>
-          all.map(({ name, at: minute, covers }) => `${minute} ${name} ${covers}`).sort();
+          all.map(({ name, atMin: minute, covers }) => `${minute} ${name} ${covers}`).sort();
         // A name may hold a number of guests of its own, which is read before ours.
         const plain = services.every(({ name }) => !/\d/.test(name));
         if (plain) expect(told(back)).toEqual(told(services));
@@ -294,7 +296,7 @@ describe('a calendar', () => {
         .concat('END:VEVENT', 'END:VCALENDAR', '')
         .join('\r\n');
     const [read] = servicesFrom(foreign('Wedding\\, 120 guests', ':20310512T190000'), DAY);
-    expect(read).toMatchObject({ name: 'Wedding, 120 guests', at: 1140, covers: 120 });
+    expect(read).toMatchObject({ name: 'Wedding, 120 guests', atMin: 1140, covers: 120 });
     expect(servicesFrom(foreign('Supper', ':20310512T190000'), DAY)[0]!.covers).toBe(20);
     // All day is no service.
     expect(servicesFrom(foreign('Market', ';VALUE=DATE:20310512'), DAY)).toEqual([]);

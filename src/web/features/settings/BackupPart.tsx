@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { settingsWords } from '#words/screens/settings';
 import { Alert } from '../../ui/Alert';
 import { Button } from '../../ui/Button';
-import { Panel } from '../../ui/Panel';
+import { Dialog } from '../../ui/Dialog';
 
 /** The whole kitchen as one file, and back. */
 export function BackupPart() {
@@ -83,7 +83,7 @@ export function BackupPart() {
         .
       </p>
       {done && <p role="status">{done}</p>}
-      <Panel
+      <Dialog
         title={settingsWords.replaceTheWholeKitchen}
         open={file !== null}
         onClose={() => {
@@ -114,7 +114,7 @@ export function BackupPart() {
             {settingsWords.leaveItAsItIs}
           </Button>
         </div>
-      </Panel>
+      </Dialog>
     </section>
   );
 }

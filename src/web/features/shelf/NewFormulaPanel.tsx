@@ -5,7 +5,7 @@ import { sayStyle } from '#words/palate';
 import { shelfWords } from '#words/screens/shelf';
 import { Alert } from '../../ui/Alert';
 import { Button } from '../../ui/Button';
-import { Panel } from '../../ui/Panel';
+import { Dialog } from '../../ui/Dialog';
 
 export type NewFrom =
   | { readonly from: 'nothing' }
@@ -26,7 +26,7 @@ export function NewFormulaPanel({
 }) {
   const [text, setText] = useState('');
   return (
-    <Panel title={shelfWords.newFormula} open onClose={onClose}>
+    <Dialog title={shelfWords.newFormula} open onClose={onClose}>
       {trouble && <Alert className="mb-3">{shelfWords.notMadeTrouble(trouble)}</Alert>}
       <Button
         kind="main"
@@ -92,6 +92,6 @@ export function NewFormulaPanel({
           {shelfWords.makeItFromTheseLines}
         </Button>
       </form>
-    </Panel>
+    </Dialog>
   );
 }

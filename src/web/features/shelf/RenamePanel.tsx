@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { shelfWords } from '#words/screens/shelf';
 import { Button } from '../../ui/Button';
-import { Panel } from '../../ui/Panel';
+import { Dialog } from '../../ui/Dialog';
 
 export function RenamePanel({
   name,
@@ -14,7 +14,7 @@ export function RenamePanel({
 }) {
   const [text, setText] = useState(name);
   return (
-    <Panel title={shelfWords.rename} open onClose={onClose}>
+    <Dialog title={shelfWords.rename} open onClose={onClose}>
       <form
         className="grid gap-3"
         onSubmit={(event) => {
@@ -42,6 +42,6 @@ export function RenamePanel({
           <Button onClick={onClose}>{shelfWords.leave}</Button>
         </div>
       </form>
-    </Panel>
+    </Dialog>
   );
 }

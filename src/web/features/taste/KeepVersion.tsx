@@ -22,7 +22,7 @@ import { useFreezeNow, whenSaved } from '../../sync/freeze';
 import { edited, type WorkingFormula } from '../../sync/workingSlice';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
-import { Panel } from '../../ui/Panel';
+import { Dialog } from '../../ui/Dialog';
 import { Working } from '../../ui/Working';
 import { useSearch } from '../../workers/useSearch';
 
@@ -165,7 +165,7 @@ function KeepPanel({
   };
   const ready = way === 'exact' || rounded !== null;
   return (
-    <Panel title={tasteWords.keepAsVPart(working.latestNumber + 1)} open onClose={onClose} wide>
+    <Dialog title={tasteWords.keepAsVPart(working.latestNumber + 1)} open onClose={onClose} wide>
       <Chips label={tasteWords.measuredWith} value={way} options={WAYS} onChange={setWay} />
       {search.status === 'working' && (
         <Working what={tasteWords.tryingRoundings} done={search.done} onStop={stop} />
@@ -217,6 +217,6 @@ function KeepPanel({
       <Button kind="main" className="min-h-16 px-6" disabled={!ready || keeping !== null} onClick={keep}>
         {keeping ? tasteWords.keeping : tasteWords.keepAsVPart(working.latestNumber + 1)}
       </Button>
-    </Panel>
+    </Dialog>
   );
 }

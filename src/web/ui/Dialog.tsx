@@ -1,10 +1,10 @@
-import { Dialog } from 'radix-ui';
+import { Dialog as Radix } from 'radix-ui';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { frameWords } from '#words/screens/frame';
 import { IconButton } from './Button';
 
-interface PanelProps {
+interface DialogProps {
   readonly title: string;
   readonly open: boolean;
   readonly onClose: () => void;
@@ -14,31 +14,31 @@ interface PanelProps {
 }
 
 /** A sheet over the page; Escape closes it and the focus goes back. */
-export function Panel({ title, open, onClose, children, wide = false }: PanelProps) {
+export function Dialog({ title, open, onClose, children, wide = false }: DialogProps) {
   return (
-    <Dialog.Root
+    <Radix.Root
       open={open}
       onOpenChange={(next) => {
         if (!next) onClose();
       }}
     >
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
-        <Dialog.Content
+      <Radix.Portal>
+        <Radix.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <Radix.Content
           aria-describedby={undefined}
           className={`card fixed top-1/2 left-1/2 z-50 max-h-[90vh] ${wide ? 'w-[min(820px,94vw)]' : 'w-[min(680px,94vw)]'} -translate-x-1/2 -translate-y-1/2 overflow-auto p-5 shadow-xl`}
         >
           <div className="mb-3 flex items-center justify-between gap-4">
-            <Dialog.Title className="font-name text-xl font-bold">{title}</Dialog.Title>
-            <Dialog.Close asChild>
+            <Radix.Title className="font-name text-xl font-bold">{title}</Radix.Title>
+            <Radix.Close asChild>
               <IconButton label={frameWords.close}>
                 <X size={18} aria-hidden />
               </IconButton>
-            </Dialog.Close>
+            </Radix.Close>
           </div>
           {children}
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
   );
 }

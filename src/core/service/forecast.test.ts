@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { clashesOf, conflictsOf, slackOf } from './conflicts';
 import { scheduleBackwards, type Placed, type Task } from './schedule';
 import type { Crew } from './lanes';
-import { forecastDay } from './slip';
+import { forecastDay } from './forecast';
 import { weekBatches, type DayNeed } from './weekBatches';
 
 const MIN = 60;
