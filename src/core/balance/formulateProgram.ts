@@ -1,7 +1,7 @@
 /** The linear program behind formulating: rows, slacks and prices, and what each would be in words. */
 import { mixedVolumeMlPerG } from '#core/composition';
 import { shadowPrices, type LinearProgram, type LinearRow } from '#core/numeric';
-import { PALATE, type PalateKey } from '#core/palate';
+import { PALATE, type PalateKey, type PalateWindow } from '#core/palate';
 import { exactly } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
 import type { FormulateRequest, Obstacle, OnHand } from './formulateRequest';
@@ -106,9 +106,7 @@ function aimAt(rows: ProgramRows, row: MeasureRow, target: number, volumeMl: num
   );
 }
 
-type Window = { readonly low: number; readonly high: number };
-
-function keepInside(rows: ProgramRows, row: MeasureRow, window: Window, volumeMl: number): void {
+function keepInside(rows: ProgramRows, row: MeasureRow, window: PalateWindow, volumeMl: number): void {
   const price = WINDOW_PRICE * PALATE[row.key].weight;
   const unit = unitOf(row, volumeMl);
   rows.add(
@@ -132,7 +130,7 @@ function keepInside(rows: ProgramRows, row: MeasureRow, window: Window, volumeMl
 function drawToMiddle(
   rows: ProgramRows,
   row: MeasureRow,
-  window: Window,
+  window: PalateWindow,
   moved: number | undefined,
   volumeMl: number,
 ): void {

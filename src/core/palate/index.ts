@@ -20,7 +20,7 @@ export {
   windowsFrom,
   withTypedRatio,
   type Style,
-  type Window,
+  type PalateWindow as Window,
   type Windows,
 } from './styles';
 export { verdictOf, type Verdict, type VerdictReason } from './verdict';

@@ -10,11 +10,11 @@ import { PALATE, PALATE_KEYS, palateValue, type PalateKey, type PalatePortion } 
 import { recipeLines } from './startFromStyle';
 import { STYLE_IDS, STYLE_RECIPES, type StyleId } from './styleRecipes';
 
-export interface Window {
+export interface PalateWindow {
   readonly low: number;
   readonly high: number;
 }
-export type Windows = Readonly<Partial<Record<PalateKey, Window>>>;
+export type Windows = Readonly<Partial<Record<PalateKey, PalateWindow>>>;
 
 export interface Style {
   readonly id: string;
@@ -25,7 +25,7 @@ export interface Style {
 }
 
 /** Windows of the plain oil-and-acid schools meet without a gap. */
-const SCHOOL_RATIOS: Partial<Record<StyleId, Window>> = {
+const SCHOOL_RATIOS: Partial<Record<StyleId, PalateWindow>> = {
   equal_mild: { low: 0.7, high: 1.25 },
   brisk_1_5_1: { low: 1.25, high: 1.75 },
   sharp_2_1: { low: 1.75, high: 2.5 },
@@ -66,7 +66,7 @@ export function windowsFrom(
   dressings: readonly (readonly PalatePortion[])[],
   { sweet = false, ratio = true }: { readonly sweet?: boolean; readonly ratio?: boolean } = {},
 ): Windows {
-  const windows: Partial<Record<PalateKey, Window>> = {};
+  const windows: Partial<Record<PalateKey, PalateWindow>> = {};
   for (const key of PALATE_KEYS) {
     if (key === 'ratio' && !ratio) continue;
     const values = dressings.flatMap((portions) => palateValue(portions, key) ?? []);

@@ -80,5 +80,5 @@ export {
   takeable,
   weighingWindow,
   type ScaleReading,
-  type Window,
+  type WeighingWindow as Window,
 } from './weighing';

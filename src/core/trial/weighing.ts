@@ -9,7 +9,7 @@ export type ScaleReading =
   | { readonly status: 'ok'; readonly atMs: number; readonly netG: number }
   | { readonly status: 'overload' | 'unplugged'; readonly atMs: number };
 
-export interface Window {
+export interface WeighingWindow {
   readonly lowG: number;
   readonly highG: number;
   /** Below three steps of the scale: by the spoon, not by weight. */
@@ -24,7 +24,7 @@ export const STILL_MS = 1000;
 export const GAP_MS = 700;
 
 /** @param plannedG > 0 @param readabilityG smallest step of the scale, > 0 */
-export function weighingWindow(plannedG: number, readabilityG: number): Window {
+export function weighingWindow(plannedG: number, readabilityG: number): WeighingWindow {
   if (!(plannedG > 0 && readabilityG > 0)) throw new RangeError('Nothing can be weighed towards nothing.');
   const half = Math.max(readabilityG, plannedG * SHARE);
   return {
@@ -36,7 +36,7 @@ export function weighingWindow(plannedG: number, readabilityG: number): Window {
 
 /** Against floating point: a reading of 20.5 is inside a window that ends at 20.5. */
 const EDGE = 1e-6;
-export const inWindow = (netG: number, { lowG, highG }: Window): boolean =>
+export const inWindow = (netG: number, { lowG, highG }: WeighingWindow): boolean =>
   netG >= lowG - EDGE && netG <= highG + EDGE;
 
 /**
@@ -46,7 +46,7 @@ export const inWindow = (netG: number, { lowG, highG }: Window): boolean =>
  */
 export function heldStill(
   readings: readonly ScaleReading[],
-  window: Window,
+  window: WeighingWindow,
   readabilityG: number,
 ): number | null {
   const last = readings.at(-1);

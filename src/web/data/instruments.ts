@@ -5,7 +5,7 @@ import type { ScaleReading } from '#core/trial';
 import { useDevicesQuery } from './kitchenApi';
 import { tabName } from '../sync/device';
 
-export interface Counter {
+export interface CounterView {
   readonly infoOf: (instrument: Instrument) => InstrumentInfo | null;
   /** Null before the first frame, and once frames stop coming. */
   readonly frame: DevicesFrame | null;
@@ -22,7 +22,7 @@ const SILENT_MS = 2500;
 const NOTHING: readonly ScaleReading[] = [];
 
 /** @param trialId the making that looks, so that it keeps the scale; null: nobody's */
-export function useCounter(trialId: string | null): Counter {
+export function useCounter(trialId: string | null): CounterView {
   const [screenId, setScreenId] = useState<string | null>(null);
   useEffect(() => {
     void tabName.then(setScreenId);

@@ -8,7 +8,7 @@ import {
   useTareScaleMutation,
 } from './kitchenApi';
 import { cookHere } from '../sync/cook';
-import type { Counter } from './instruments';
+import type { CounterView } from './instruments';
 
 export type ScaleStatus =
   /** None stands here. */
@@ -38,7 +38,7 @@ export interface Scale {
 }
 
 /** This making's hold on the one scale. */
-export function useScaleClaim(counter: Counter, trialId: string, formulaName: string, wants: boolean): Scale {
+export function useScaleClaim(counter: CounterView, trialId: string, formulaName: string, wants: boolean): Scale {
   const info = counter.infoOf('scale');
   const { frame, screenId } = counter;
   const cooks = useCooksQuery().data ?? [];

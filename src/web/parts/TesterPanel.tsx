@@ -3,7 +3,7 @@ import type { Hand } from '#contract';
 import { partsWords } from '#words/screens/parts';
 import { useMoveHandMutation } from '../data/kitchenApi';
 import { readDecimal } from '../ui/readDecimal';
-import type { Counter } from '../data/instruments';
+import type { CounterView } from '../data/instruments';
 import { Button } from '../ui/Button';
 import { Chips } from '../ui/Chips';
 import { Field } from '../ui/Field';
@@ -19,7 +19,7 @@ const DRIP_G = 0.3;
 const SPILL_G = 15;
 
 /** Hands for the stand-ins: pours onto the simulated scale. Only where the instruments are simulated. */
-export function TesterPanel({ counter }: { counter: Counter }) {
+export function TesterPanel({ counter }: { counter: CounterView }) {
   const [move] = useMoveHandMutation();
   const [rate, setRate] = useState<(typeof RATES)[number]['value']>('3');
   const [grams, setGrams] = useState('');

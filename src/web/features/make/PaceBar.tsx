@@ -5,11 +5,11 @@ import type { Ingredient } from '#core/ingredient';
 import { pouringRate, type MakingPlan } from '#core/trial';
 import { formatNumber, type NumberStyle } from '#words/numbers';
 import { makeWeighWords } from '#words/screens/makeWeigh';
-import type { Counter } from '../../data/instruments';
+import type { CounterView } from '../../data/instruments';
 import { beep } from '../../ui/sound';
 
 interface PaceBarProps {
-  readonly counter: Counter;
+  readonly counter: CounterView;
   readonly ingredient: Ingredient;
   /** What stands in the bowl before this oil, ml. */
   readonly baseMl: number;

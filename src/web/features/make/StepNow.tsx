@@ -2,7 +2,7 @@ import { useNavigate } from 'react-router';
 import type { ReactNode } from 'react';
 import { stepName, stepWordsOf } from '#kitchen/repair';
 import type { Kitchen } from '#kitchen/reading';
-import type { Counter } from '../../data/instruments';
+import type { CounterView } from '../../data/instruments';
 import type { Jar } from '../../data/jars';
 import type { Scale } from '../../data/scale';
 import type { WorkingFormula } from '../../sync/workingSlice';
@@ -25,7 +25,7 @@ interface StepNowProps {
   readonly viewed: Viewed;
   readonly saying: Saying;
   readonly scale: Scale;
-  readonly counter: Counter;
+  readonly counter: CounterView;
   readonly onUndo: () => void;
   readonly onAnother: () => void;
   readonly onActions: (actions: StepActions) => void;

@@ -17,7 +17,7 @@ import { formatAmount } from '#words/numbers';
 import { makeWeighWords } from '#words/screens/makeWeigh';
 import { readDecimal } from '../../ui/readDecimal';
 import { freshAmountText } from '#kitchen/edits';
-import type { Counter } from '../../data/instruments';
+import type { CounterView } from '../../data/instruments';
 import type { Kitchen } from '#kitchen/reading';
 import { beep } from '../../ui/sound';
 import type { StepActions } from './stepActions';
@@ -28,7 +28,7 @@ export interface WeighPanelProps {
   readonly state: StepState;
   readonly making: MakingPlan;
   readonly scale: Scale;
-  readonly counter: Counter;
+  readonly counter: CounterView;
   readonly portions: readonly JudgedPortion[];
   readonly volumeMl: number;
   readonly kitchen: Kitchen;
@@ -175,7 +175,7 @@ function useSelfTaking({
   onTake,
 }: {
   scale: Scale;
-  counter: Counter;
+  counter: CounterView;
   window: ReturnType<typeof weighingWindow> | null;
   readabilityG: number;
   onTake: (massG: number) => void;
