@@ -21,6 +21,7 @@ export {
   withTypedRatio,
   type Style,
   type PalateWindow as Window,
+  type PalateWindow,
   type Windows,
 } from './styles';
 export { verdictOf, type Verdict, type VerdictReason } from './verdict';
