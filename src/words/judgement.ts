@@ -4,7 +4,7 @@ import {
   type PalateKey,
   type PalatePortion,
   type PalateValue,
-  type Window,
+  type PalateWindow,
 } from '#core/palate';
 import { MEASURE_WORDS, sayMeasure } from './palate';
 import type { KitchenComponent } from '#core/ingredient';
@@ -39,7 +39,7 @@ export const shortName = (name: string): string => inSentence(name.split(',')[0]
 export function sentenceFor(
   key: PalateKey,
   { value }: PalateValue,
-  window: Window | undefined,
+  window: PalateWindow | undefined,
   portions: readonly PalatePortion[],
 ): string {
   if (value === null) return 'Not defined for what is in the jar.';

@@ -1,5 +1,5 @@
 /** Where in its window a measure should come to rest. */
-import type { Window } from '#core/palate';
+import type { PalateWindow } from '#core/palate';
 import type { Limit } from './program';
 
 export interface Centre {
@@ -9,7 +9,7 @@ export interface Centre {
 }
 
 /** The middle of the window, as far as the limits of the search allow it. */
-export function centreOf(window: Window, limit: Limit | undefined): Centre {
+export function centreOf(window: PalateWindow, limit: Limit | undefined): Centre {
   const middle = (window.low + window.high) / 2;
   return {
     value: Math.min(Math.max(middle, limit?.low ?? 0), limit?.high ?? Infinity),

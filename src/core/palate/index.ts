@@ -20,7 +20,6 @@ export {
   windowsFrom,
   withTypedRatio,
   type Style,
-  type PalateWindow as Window,
   type PalateWindow,
   type Windows,
 } from './styles';

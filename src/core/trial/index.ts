@@ -79,6 +79,6 @@ export {
   pouringRate,
   takeable,
   weighingWindow,
+  type WeighingWindow,
   type ScaleReading,
-  type WeighingWindow as Window,
 } from './weighing';

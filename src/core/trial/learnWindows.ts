@@ -4,7 +4,7 @@
  * shrunk by n/(n + 3), so that one odd day moves it by a quarter. Rule and numbers: estimate.
  */
 import type { Catalogue } from '#core/ingredient';
-import { PALATE, palateOf, type PalateKey, type Style, type Window } from '#core/palate';
+import { PALATE, palateOf, type PalateKey, type Style, type PalateWindow } from '#core/palate';
 import { isKind, standingEvents, type LoggedEvent } from './event';
 import type { TrialLine } from './step';
 import type { Bite, TasteRow, Tasting } from './tasting';
@@ -82,8 +82,8 @@ export function shiftedStyle(
   observations: readonly Observation[],
 ): { readonly style: Style; readonly shifts: readonly Shift[] } {
   const shifts: Shift[] = [];
-  const windows: Partial<Record<PalateKey, Window>> = { ...style.windows };
-  for (const [key, window] of Object.entries(style.windows) as [PalateKey, Window][]) {
+  const windows: Partial<Record<PalateKey, PalateWindow>> = { ...style.windows };
+  for (const [key, window] of Object.entries(style.windows) as [PalateKey, PalateWindow][]) {
     const of = observations.filter(({ measure }) => measure === key);
     const half = PALATE[key].step / 2;
     const high = edge(
@@ -104,11 +104,15 @@ export function shiftedStyle(
 }
 
 /** Where the high edge would have to be for the taster to be right; nothing where the window says so already. */
-function highSaid({ value, says }: Observation, { low, high }: Window, half: number): readonly number[] {
+function highSaid(
+  { value, says }: Observation,
+  { low, high }: PalateWindow,
+  half: number,
+): readonly number[] {
   if (says === 'too-much' && value >= low && value <= high) return [value - half];
   return says === 'right' && value > high ? [value] : [];
 }
-function lowSaid({ value, says }: Observation, { low, high }: Window, half: number): readonly number[] {
+function lowSaid({ value, says }: Observation, { low, high }: PalateWindow, half: number): readonly number[] {
   if (says === 'too-little' && value >= low && value <= high) return [value + half];
   return says === 'right' && value < low ? [value] : [];
 }

@@ -7,7 +7,7 @@ import {
   type PalateKey,
   type PalatePortion,
   type Style,
-  type Window,
+  type PalateWindow,
 } from '#core/palate';
 import { MEASURE_WORDS, sayReason, sayVerdict, sayWhy } from '#words/palate';
 import type { Judgement } from '#core/reckoning';
@@ -266,7 +266,7 @@ function StyleWindows({
   );
 }
 
-function readWindow(key: PalateKey, { low, high }: { low: string; high: string }): Window | null {
+function readWindow(key: PalateKey, { low, high }: { low: string; high: string }): PalateWindow | null {
   const [from, to] = [readDecimal(low), readDecimal(high)];
   if (from === null || to === null || from < 0 || from >= to) return null;
   const { factor } = MEASURE_WORDS[key];

@@ -1,5 +1,5 @@
 import type { Ingredient } from '#core/ingredient';
-import { inWindow, type Window } from '#core/trial';
+import { inWindow, type WeighingWindow } from '#core/trial';
 import { makeWeighWords } from '#words/screens/makeWeigh';
 import { liquidColour } from '../../parts/drawing/colours';
 import { formatNumber, type NumberStyle } from '#words/numbers';
@@ -7,7 +7,7 @@ import { formatNumber, type NumberStyle } from '#words/numbers';
 interface WeighBarProps {
   readonly netG: number | null;
   readonly wantedG: number | null;
-  readonly window: Window | null;
+  readonly window: WeighingWindow | null;
   readonly ingredient: Ingredient | undefined;
   readonly settings: NumberStyle;
 }
