@@ -21,6 +21,8 @@ const WHOLE_ON_SERVER = [
   'makings',
   'trials',
 ];
+/** Rooms without a database, a process or a page. */
+const PURE = ['core', 'contract', 'kitchen', 'words'].map((room) => `src/${room}/**/*.test.ts`);
 const onServer = (process.env.YGRANA_TORTURE ? WHOLE_ON_SERVER : ON_SERVER).map(
   (name) => `src/server/${name}.test.ts`,
 );
@@ -30,7 +32,8 @@ export default defineConfig({
     maxWorkers: 2,
     coverage: {
       provider: 'v8',
-      include: ['core', 'contract', 'kitchen', 'words', 'server'].map((room) => `src/${room}/**/*.ts`),
+      // Words are seen whole by the browser, in the marked language.
+      include: ['core', 'contract', 'kitchen', 'server'].map((room) => `src/${room}/**/*.ts`),
       exclude: [
         '**/*.test.ts',
         '**/testing/**',
@@ -47,15 +50,25 @@ export default defineConfig({
         extends: true,
         test: {
           ...common,
+          name: 'pure',
+          include: PURE,
+          // Functions of what they are given: one loading of the core serves them all.
+          isolate: false,
+        },
+      },
+      {
+        extends: true,
+        test: {
+          ...common,
           name: 'embedded',
           include: ['src/**/*.test.ts'],
-          exclude: ON_SERVER_ONLY,
+          exclude: [...ON_SERVER_ONLY, ...PURE],
           globalSetup: 'src/server/testing/template.ts',
         },
       },
       {
         extends: true,
-        test: { name: 'component', environment: 'jsdom', include: ['src/web/**/*.test.tsx'] },
+        test: { ...common, name: 'component', environment: 'jsdom', include: ['src/web/**/*.test.tsx'] },
       },
       {
         extends: true,

@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import { build as bundle } from 'esbuild';
 import { build as buildWeb } from 'vite';
 import { writeMarkedWords } from './markedWords.mjs';
-import { root } from './setup.mjs';
+import { ensureNewborn, newborn, root } from './setup.mjs';
 
 const isMarked = process.argv.includes('--marked');
 const target = isMarked ? join(root, '.cache/marked') : join(root, 'dist');
@@ -44,3 +44,5 @@ await bundle({
     : [],
 });
 cpSync(join(root, 'src/server/db/migrations'), join(target, 'migrations'), { recursive: true });
+await ensureNewborn();
+cpSync(newborn, join(target, 'newborn.tgz'));

@@ -1,8 +1,7 @@
-/** The command line, from source. Only the result goes to standard output. */
-import { checkNode, ensureInstalled } from './setup.mjs';
+/** The command line. Only the result goes to standard output. */
+import { pathToFileURL } from 'node:url';
+import { bundledCommandLine, checkNode, ensureInstalled } from './setup.mjs';
 
 checkNode();
 ensureInstalled((line) => process.stderr.write(`${line}\n`));
-const { register } = await import('tsx/esm/api');
-register();
-await import('../src/cli/reckon.ts');
+await import(pathToFileURL(await bundledCommandLine()));

@@ -5,7 +5,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { checkNode, ensureBuilt, ensureInstalled, fail, root } from './setup.mjs';
+import { checkNode, ensureBuilt, ensureInstalled, ensureNewborn, fail, root } from './setup.mjs';
 
 checkNode();
 ensureInstalled();
@@ -71,6 +71,7 @@ async function checks(list) {
   }
 }
 
+await ensureNewborn();
 await checks([
   ['types', [bin('typescript/bin/tsc'), '-b']],
   ['lint', [bin('eslint/bin/eslint.js'), '.', '--max-warnings=0']],
@@ -101,7 +102,7 @@ console.log(`\nThe whole took ${since(began)}.`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed > 0 || passed === 0 ? 1 : 0);
 
-/** Lines of core, contract, words and server that a test runs through; never below what it was on the first day. */
+/** Lines of core, contract, kitchen and server that a test runs through; never below what it was on the first day. */
 function checkCoverage() {
   const { floorPercent } = JSON.parse(readFileSync(join(root, 'scripts/coverage.json'), 'utf8'));
   const file = join(cache, 'coverage/coverage-summary.json');

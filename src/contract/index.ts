@@ -1,4 +1,5 @@
-export { planContentOf, planOfRow, SHAPE } from './shapes';
+export { storable } from './storable';
+export { planOfRow, SHAPE } from './shapes';
 export { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, NOBODY } from './defaults';
 export {
   batchRecordSchema,
@@ -127,6 +128,7 @@ export {
 export {
   EMPTY_PLAN,
   jobSchema,
+  planContentOf,
   planContentSchema,
   serviceSchema,
   putPlanSchema,

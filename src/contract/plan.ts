@@ -56,6 +56,8 @@ const contentSchema = z.strictObject({
 /** A page or a table of an older release sends its own shape. */
 export const planContentSchema: z.ZodType<PlanContent> = z.preprocess(upgradePlanContent, contentSchema);
 export type PlanContent = z.infer<typeof contentSchema>;
+/** What a row holds, in whatever shape it was written. @throws nothing: it was checked when it was written */
+export const planContentOf = (content: unknown): PlanContent => upgradePlanContent(content) as PlanContent;
 export type PlanService = z.infer<typeof serviceSchema>;
 export type PlanDish = z.infer<typeof dishSchema>;
 export type PlanJob = z.infer<typeof jobSchema>;

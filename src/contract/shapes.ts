@@ -7,7 +7,6 @@
  *    Steps and events of shape 1 are valid as they are: their words stay their own.
  */
 import type { BatchSnapshot } from '#core/batch';
-import type { PlanContent } from './plan';
 
 export const SHAPE = 2;
 
@@ -39,15 +38,14 @@ export const planOfRow = ({
 export function upgradePlanContent(content: unknown): unknown {
   if (typeof content !== 'object' || content === null || !('from' in content)) return content;
   const { from, moved, services, ...rest } = content as DayOfShape1;
+  if (!Array.isArray(services)) return content;
   return {
     ...rest,
     fromMin: from,
     movedMin: moved,
-    services: services.map(({ at, ...service }) => ({ ...service, atMin: at })),
+    services: (services as DayOfShape1['services']).map(({ at, ...service }) => ({ ...service, atMin: at })),
   };
 }
-/** @throws nothing: a row was checked when it was written */
-export const planContentOf = (content: unknown): PlanContent => upgradePlanContent(content) as PlanContent;
 
 interface DayOfShape1 {
   readonly from: number;

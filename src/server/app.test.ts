@@ -175,6 +175,22 @@ describe('bad input is answered, never a 500', () => {
     expect(answer.body.error.message.length).toBeGreaterThan(10);
   });
 
+  it('text that no database can keep is kept without what it cannot keep', async () => {
+    const name = 'Poison\u0000ed \uD83E dressing';
+    const made = await client.post<FormulaRecord>('formulas', {
+      id: 'poisoned',
+      formula: { ...sampleFormula(), name },
+    });
+    expect(made.status).toBe(201);
+    expect(made.body.formula.name).toBe('Poisoned \uFFFD dressing');
+    const changed = await send('poisoned', diff(change('name', name, 'Cut \uDED2 in two', null)));
+    expect(changed.status).toBe(200);
+    expect(
+      (await send('poisoned', diff(change('name', 'Cut \uFFFD in two', 'a\u0000b', null)))).status,
+    ).toBe(200);
+    expect((await client.get<FormulaRecord>('formulas/poisoned')).body.formula.name).toBe('ab');
+  });
+
   it('says which field is wrong', async () => {
     const formula = { ...sampleFormula(), servingVolumeMl: -5 };
     const answer = await client.post<Refused['body']>('formulas', { id: 'bad', formula });

@@ -149,10 +149,15 @@ export function sayPour(plan: PourPlan, tool: Tool): string {
       ? 'Everything into the jar, then shake.'
       : 'All the oil at once; the head takes it in from below.';
   }
+  return `Oil with the ${TOOL_WORDS[tool].toLowerCase()}: ${sayStages(plan)}`;
+}
+
+/** How fast a pour may be, stage by stage. */
+export function sayStages(plan: Extract<PourPlan, { status: 'stages' }>): string {
   const stages = plan.stages.map(({ pace, volumeMl, seconds, toMlPerMin }) => {
     return `${Math.max(1, Math.round(volumeMl / 5) * 5)} ml ${PACE_WORDS[pace]} (${sayPace(seconds)}, up to ${Math.round(toMlPerMin / 5) * 5 || Math.round(toMlPerMin)} ml a minute)`;
   });
-  return `Oil with the ${TOOL_WORDS[tool].toLowerCase()}: ${stages.join(', then ')}; ${sayPace(plan.totalS)} in all.`;
+  return `${stages.join(', then ')}; ${sayPace(plan.totalS)} in all.`;
 }
 
 const sayPace = (seconds: number): string =>

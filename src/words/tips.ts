@@ -1,6 +1,6 @@
 /** Making and rescue steps as sentences: what to do, with the number. */
-import { type MakingTip, type RescueStep } from '#core/emulsion';
-import { TOOL_WORDS, sayDuration, sayPour } from './hold';
+import { type MakingTip, type PourPlan, type RescueStep } from '#core/emulsion';
+import { TOOL_WORDS, sayDuration, sayPour, sayStages } from './hold';
 import type { Ingredient, IngredientId } from '#core/ingredient';
 import { inSentence } from './numbers';
 
@@ -58,7 +58,7 @@ export function sayStep(
     case 'new-base':
       return `In a clean bowl: ${amount(step.massG, step.ingredientId)} ${nameOf(step.ingredientId)} and ${toFive(step.waterMl)} ml water, whisked smooth. Do not just whisk the broken one harder.`;
     case 'drip-in':
-      return `Drip the broken sauce, ${toFive(step.volumeMl)} ml, into it at half speed. ${sayPour(step.plan, 'whisk').replace(/^Oil with the [a-z ]+: /, 'Pace: ')}`;
+      return `Drip the broken sauce, ${toFive(step.volumeMl)} ml, into it at half speed. ${sayPaceOf(step.plan)}`;
     case 'add-water-first':
       return `Beat in ${toFive(step.volumeMl)} ml water before any more oil.`;
     case 'warm-bowl':
@@ -81,3 +81,6 @@ export function sayStep(
       return 'Then shake again.';
   }
 }
+
+const sayPaceOf = (plan: PourPlan): string =>
+  plan.status === 'stages' ? `Pace: ${sayStages(plan)}` : sayPour(plan, 'whisk');

@@ -5,7 +5,7 @@
  * what goes part of the way is offered.
  */
 import type { PalateKey } from '#core/palate';
-import { emulsionState, holdRequest, USUAL_HEIGHT_M } from '#core/emulsion';
+import { ROOM_C, emulsionState, holdRequest, USUAL_HEIGHT_M } from '#core/emulsion';
 import type { JudgedPortion } from '#core/reckoning';
 import { withRoles } from './candidates';
 import { PLANS, type Complaint } from './complaints';
@@ -89,7 +89,7 @@ function apparentViscosity(portions: readonly JudgedPortion[]): number | null {
     seconds: 60,
     volumeMl,
     heightM: USUAL_HEIGHT_M,
-    temperatureC: 21,
+    temperatureC: ROOM_C,
   } as const;
   return emulsionState(holdRequest(portions, setting))?.thickness.apparentViscosityPaS ?? null;
 }

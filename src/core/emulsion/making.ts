@@ -1,5 +1,6 @@
 /** How to make it hold, from what is in it: order, what to do first, what to mind. Common practice; sums computed. */
 import type { Tool } from '#core/formula';
+import { ROOM_C } from './holdOf';
 import type { Ingredient } from '#core/ingredient';
 import type { EmulsionState } from './hold';
 import { cloudPointC, oilValuesOf, solidFraction, timeToReachS } from './oils';
@@ -39,7 +40,6 @@ export type MakingTip =
   | { readonly code: 'gum-too-little' };
 
 const FRIDGE_C = 4;
-const ROOM_C = 21;
 const NIGHT_S = 12 * 3600;
 /** Net power of a kitchen blender, W, and heat capacity of a dressing, J/(kg K); estimate. */
 const BLENDER_W = 150;

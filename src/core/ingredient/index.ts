@@ -32,7 +32,7 @@ export { findIngredient, normaliseName, searchIngredients } from './findIngredie
 export { catalogueOf, REFERENCE_CATALOGUE, REFERENCE_INGREDIENTS } from './reference';
 export { ingredientFromRow, ownIngredientFromRow, spreadOf, type IngredientRow } from './row';
 export { measuringWith, spoonVolumeMl, toMass, type Measuring } from './toMass';
-export { acidLiquidOf, isMadeWith, madeId, pouredOilOf, readMadeId } from './made';
+export { acidLiquidOf, isMadeWith, madeId, madeName, renamedTo, pouredOilOf, readMadeId } from './made';
 export {
   OWN_UNITS,
   ownMeasureFrom,

@@ -2,7 +2,7 @@
  * A frozen version of a formula as an ingredient of another: a house mayonnaise, a pesto, a dry mix,
  * a finished base. The id pins the version, so that what was composed with it never changes by itself.
  */
-import type { Ingredient, IngredientId, PerGram } from './ingredient';
+import type { Ingredient, IngredientId, MadeOf, PerGram } from './ingredient';
 
 const NONE: PerGram = { g: 0, ml: 0 };
 
@@ -31,3 +31,10 @@ export function acidLiquidOf(ingredient: Ingredient): PerGram {
 export const isMadeWith = ({ made }: Ingredient, formulaId: string): boolean =>
   made !== undefined &&
   (made.formulaId === formulaId || made.parts.some(({ ingredient }) => isMadeWith(ingredient, formulaId)));
+
+/** "House mayonnaise v3": a formula that goes into another one, by its version. */
+export const madeName = (formulaName: string, version: number): string => `${formulaName} v${version}`;
+
+/** The name the same formula goes by at another version. @param made what it is made of, as the ingredient has it */
+export const renamedTo = (name: string, made: MadeOf, version: number): string =>
+  madeName(name.slice(0, name.length - madeName('', made.version).length), version);

@@ -13,6 +13,7 @@ import {
   COMPONENTS,
   HAZARDS,
   madeId,
+  madeName,
   pouredOilOf,
   PUNGENCY_KINDS,
   readMadeId,
@@ -100,7 +101,7 @@ export function madeIngredient(
   const isLatest = number === latest;
   return {
     id: madeId(formulaId, number),
-    name: `${formula.name} v${number}`,
+    name: madeName(formula.name, number),
     aliases: isLatest ? [formula.name] : [],
     category: categoryOf(portions, parts, { creamy, dry }),
     spoonDensityGPerMl: dry

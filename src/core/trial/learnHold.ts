@@ -1,7 +1,7 @@
 /**
  * What looking at jars taught about how long they hold. Each jar is one lesson: still fine at one time,
  * apart at another, against what was predicted for it then. Its own lessons narrow a formula's band; those of
- * others shift it by the part of the doubt they share (EMULSION, learning from the logbook).
+ * others shift it by the part of the doubt they share.
  */
 import {
   bandFactorFrom,

@@ -1,5 +1,12 @@
 /** A making planned from a reckoned version: amounts scaled, order and deeds from what the hold asks for. */
-import { emulsionState, holdRequest, makingTips, USUAL_HEIGHT_M, type MakingTip } from '#core/emulsion';
+import {
+  ROOM_C,
+  emulsionState,
+  holdRequest,
+  makingTips,
+  USUAL_HEIGHT_M,
+  type MakingTip,
+} from '#core/emulsion';
 import type { Tool } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import { exactly } from '#core/quantity';
@@ -17,8 +24,6 @@ export interface MakingSetting {
   readonly bottles: Readonly<Partial<Record<IngredientId, string>>>;
   readonly vessel: Vessel;
 }
-
-const USUAL_ROOM_C = 21;
 
 /** @throws RangeError where the scale factor is no number above 0 */
 export function planMaking(reckoning: Reckoning, judgement: Judgement, setting: MakingSetting): MakingPlan {
@@ -83,7 +88,7 @@ export function tipsFor(
     seconds,
     volumeMl,
     heightM: USUAL_HEIGHT_M,
-    temperatureC: roomC ?? USUAL_ROOM_C,
+    temperatureC: roomC ?? ROOM_C,
     fillShare: Math.min(1, volumeMl / vessel.brimfulVolumeMl),
   });
   return makingTips(

@@ -29,3 +29,10 @@ export function headspaceOf(vessel: Vessel, mixedVolumeMl: number): Headspace {
   if (share > AMBER_SHARE) return 'amber';
   return share > SHAKE_LINE_SHARE ? 'snug' : 'room';
 }
+
+/** What it takes and can still be mixed in, ml: closed it must be shaken, open it must not spill. */
+export const usableVolumeMl = ({
+  brimfulVolumeMl,
+  closes,
+}: Pick<Vessel, 'brimfulVolumeMl' | 'closes'>): number =>
+  brimfulVolumeMl * (closes ? AMBER_SHARE : HARDLY_MIXES_SHARE);

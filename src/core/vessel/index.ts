@@ -6,6 +6,7 @@ export {
   HARDLY_MIXES_SHARE,
   headspaceOf,
   SHAKE_LINE_SHARE,
+  usableVolumeMl,
   type Headspace,
 } from './headspace';
 export { brimHeightMm, heightOfMl, radiusAt, volumeBelowMl, type Outline } from './shape';

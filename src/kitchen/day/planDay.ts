@@ -6,6 +6,7 @@ import {
   holdRequest,
   makingTips,
   TOOL_VALUES,
+  ROOM_C,
   USUAL_HEIGHT_M,
   usualSeconds,
   usualTool,
@@ -72,7 +73,7 @@ export function askedBy({ formula }: ShelfRecord, kitchen: Kitchen): Asked {
       ? makingTips(
           portions.map(({ ingredient, form, massG }) => ({ ingredient, form, massG: massG.nominal })),
           emulsionState(
-            holdRequest(portions, { tool, seconds, volumeMl, heightM: USUAL_HEIGHT_M, temperatureC: 21 }),
+            holdRequest(portions, { tool, seconds, volumeMl, heightM: USUAL_HEIGHT_M, temperatureC: ROOM_C }),
           ),
           { tool, seconds, volumeMl, brimfulMl: vessel.brimfulVolumeMl, closes: vessel.closes },
         )

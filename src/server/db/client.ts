@@ -6,7 +6,6 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { PGlite } from '@electric-sql/pglite';
 import { sql, type SQL } from 'drizzle-orm';
 import { drizzle as drizzleServer } from 'drizzle-orm/node-postgres';
 import { migrate as migrateServer } from 'drizzle-orm/node-postgres/migrator';
@@ -15,6 +14,7 @@ import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import pg from 'pg';
 import { runningWords } from '#words/screens/running';
+import { openOrBear } from './newborn';
 import { EmbeddedWire, ServerWire, type Wire } from './wire';
 import * as schema from './schema';
 
@@ -47,7 +47,7 @@ export function openDatabase(place: DatabasePlace, migrationsFolder: string): Pr
 }
 
 async function openFolder(folder: string | undefined, migrationsFolder: string): Promise<OpenDatabase> {
-  const engine = await PGlite.create(folder === undefined ? {} : { dataDir: folder });
+  const engine = await openOrBear(folder);
   const db = drizzle(engine, { schema });
   try {
     await refuseNewer(db, migrationsFolder);

@@ -2,7 +2,7 @@ import { sayIssue } from '#words/problems';
 import { answersWords } from '#words/screens/answers';
 import type { ErrorRequestHandler } from 'express';
 import { z } from 'zod';
-import { ERROR_STATUS, type ErrorBody, type ErrorCode } from '#contract';
+import { ERROR_STATUS, storable, type ErrorBody, type ErrorCode } from '#contract';
 
 /** The one kind of error a route throws on purpose. */
 export class ApiError extends Error {
@@ -17,7 +17,7 @@ export class ApiError extends Error {
 
 /** Checks a body or parameter; @throws ApiError `invalid` naming each field that is wrong. */
 export function parse<T>(schema: z.ZodType<T>, value: unknown, what: string): T {
-  const result = schema.safeParse(value);
+  const result = schema.safeParse(storable(value));
   if (result.success) return result.data;
   const issues = result.error.issues.map((issue) => ({
     path: issue.path.join('.'),
@@ -51,12 +51,15 @@ export const handleErrors =
 const THERE_ALREADY = '23505';
 /** Two changes met: the one that is answered so was undone whole. */
 const MET = new Set(['40001', '40P01']);
+/** What was sent cannot be kept as it is: sent again it would be refused again. */
+const NOT_KEPT = /^(?:22...|23514|54000)$/;
 const UNREACHABLE = /^(?:08...|57P0[123]|53300|ECONNREFUSED|ECONNRESET|EPIPE|ENOTFOUND|ETIMEDOUT)$/;
 
 function fromDatabase(error: unknown): ApiError | null {
   const cause = (error as { cause?: unknown } | null)?.cause ?? error;
   const { code = '', message = '' } = (cause ?? {}) as { code?: string; message?: string };
   if (code === THERE_ALREADY) return new ApiError('exists', answersWords.somethingElseAlreadyHasThis);
+  if (NOT_KEPT.test(code)) return new ApiError('invalid', answersWords.theDatabaseCannotKeep);
   if (MET.has(code)) return new ApiError('unavailable', answersWords.somebodyElseChangedTheSame);
   if (
     UNREACHABLE.test(code) ||

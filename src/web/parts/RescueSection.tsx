@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import {
+  ROOM_C,
   rescue,
   THICKNESS_CLASSES,
   TROUBLES,
@@ -35,8 +36,6 @@ interface RescueSectionProps {
   /** A way is taken; without it ways are only read. */
   readonly onTake?: (way: Rescue) => void;
 }
-
-const ROOM_C = 21;
 
 /** What to do when it has gone wrong, with the quantities of this batch. */
 export function RescueSection({

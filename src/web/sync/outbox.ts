@@ -9,7 +9,7 @@ import { byNow, newId } from './device';
 import { foundAway, left, queued, refused, type Waiting } from './outboxSlice';
 import { store } from './store';
 import type { TrialEvent } from '#core/trial';
-import type { TrialRecord } from '#contract';
+import { storable, type TrialRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 
 interface OutboxSchema extends DBSchema {
@@ -103,11 +103,21 @@ async function send(): Promise<void> {
   }
 }
 
+/** A healthy server that breaks over one entry, time after time, must not be asked for ever. */
+const broke = new Map<string, number>();
+const MOST_BREAKS = 6;
+function keepsFailing(id: string, error: unknown): boolean {
+  if ((error as { status?: unknown }).status !== 500) return false;
+  const times = (broke.get(id) ?? 0) + 1;
+  broke.set(id, times);
+  return times >= MOST_BREAKS;
+}
+
 async function sendAll(): Promise<void> {
   for (;;) {
     const entry = store.getState().outbox.waiting.find((one) => one.refused === null);
     if (!entry) return;
-    const { place: _place, refused: _refused, ...body } = entry;
+    const { place: _place, refused: _refused, ...body } = storable(entry);
     const sent = store.dispatch(kitchenApi.endpoints.recordEvent.initiate(body, { track: false }));
     try {
       const trial = await sent.unwrap();
@@ -116,7 +126,7 @@ async function sendAll(): Promise<void> {
       await letGo(entry.id);
       store.dispatch(left(entry.id));
     } catch (error) {
-      if (isUnreachable(error) || isPassing(error)) {
+      if (isUnreachable(error) || (isPassing(error) && !keepsFailing(entry.id, error))) {
         store.dispatch(foundAway());
         timer = setTimeout(() => void send(), PAUSES_MS[Math.min(tries++, PAUSES_MS.length - 1)]);
         return;

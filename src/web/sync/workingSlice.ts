@@ -4,7 +4,7 @@
  * there to `formula`, so a conflict is settled by taking the server's new state as the base.
  */
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { FormulaRecord, VersionRecord } from '#contract';
+import { storable, type FormulaRecord, type VersionRecord } from '#contract';
 import {
   applyDiff,
   diffFormulas,
@@ -95,7 +95,8 @@ function openedWith(
     unmirrored: false,
   };
   if (!mirrored || isEmptyDiff(mirrored.diff)) return base;
-  const result = applyDiff(record.formula, mirrored.diff);
+  // Kept by a release that did not look yet.
+  const result = applyDiff(record.formula, storable(mirrored.diff));
   if (result.status === 'applied') {
     const restored = { ...base, formula: result.formula };
     return { ...restored, save: saveStateOf(restored) };
@@ -143,11 +144,13 @@ const slice = createSlice({
     /** Any edit: the whole next formula; the reversible diff is worked out here. */
     edited(state, { payload }: PayloadAction<{ id: FormulaId; formula: Formula }>) {
       return change(state, payload.id, (working) => {
-        const diff = diffFormulas(working.formula, payload.formula);
+        // What a database cannot keep never becomes an edit: it would be sent again for ever.
+        const formula = storable(payload.formula);
+        const diff = diffFormulas(working.formula, formula);
         if (isEmptyDiff(diff)) return working;
         return {
           ...working,
-          formula: payload.formula,
+          formula,
           past: [...working.past, diff].slice(-UNDO_LIMIT),
           future: [],
           save: working.save === 'conflict' ? 'conflict' : 'waiting',

@@ -84,4 +84,6 @@ export const answersWords = {
   theIngredientSIdIs: 'The ingredient’s id is not the one in the address.',
   measure: 'Measure',
   anotherMeasureAlreadyHasThis: 'Another measure already has this id.',
+  theDatabaseCannotKeep:
+    'The database cannot keep this as it is: a number too large, or a sign that is none. Change it, then send it again.',
 };

@@ -3,7 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { Check, GripVertical, Lock, Minus, Plus } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import type { Addition } from '#core/formula';
-import { componentOf, isPoured, madeId, spoonVolumeMl } from '#core/ingredient';
+import { componentOf, isPoured, madeId, renamedTo, spoonVolumeMl } from '#core/ingredient';
 import { isExact, nearestSpoons, nudgeAmount } from '#core/quantity';
 import type { ReckonedAddition } from '#core/reckoning';
 import type { Settings } from '#contract';
@@ -197,7 +197,7 @@ function RowHint({ id: hintId, reckoned, newer, actions }: RowHintProps) {
           number={newer}
           onUse={() => {
             const { formulaId } = reading.ingredient.made!;
-            const ingredientText = reading.ingredient.name.replace(/ v\d+$/, ` v${newer}`);
+            const ingredientText = renamedTo(reading.ingredient.name, reading.ingredient.made!, newer);
             actions.patch(id, { ingredientId: madeId(formulaId, newer), ingredientText });
           }}
         />

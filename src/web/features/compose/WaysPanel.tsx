@@ -15,7 +15,7 @@ import type { AdditionId, Formula, ReadingContext, VesselId } from '#core/formul
 import type { IngredientId } from '#core/ingredient';
 import type { Style } from '#core/palate';
 import { unreadOf, type Judgement, type Reckoning } from '#core/reckoning';
-import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
+import { usableVolumeMl, type Vessel } from '#core/vessel';
 import { formatAmount, formatMoney } from '#words/numbers';
 import { freshAmountText, takeDoses } from '#kitchen/edits';
 import { composeBalanceWords } from '#words/screens/composeBalance';
@@ -269,7 +269,7 @@ function CostOf({
 
 /** To three quarters of brimful where it is shaken; a bowl may be fuller. */
 function roomIn(vessel: Vessel, volumeMl: number): number {
-  return vessel.brimfulVolumeMl * (vessel.closes ? AMBER_SHARE : HARDLY_MIXES_SHARE) - volumeMl;
+  return usableVolumeMl(vessel) - volumeMl;
 }
 
 const lockedIn = ({ additions }: Formula): ReadonlySet<IngredientId> =>

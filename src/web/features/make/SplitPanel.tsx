@@ -1,4 +1,4 @@
-import { emulsionState, holdRequest, USUAL_HEIGHT_M, type Rescue } from '#core/emulsion';
+import { ROOM_C, emulsionState, holdRequest, USUAL_HEIGHT_M, type Rescue } from '#core/emulsion';
 import type { Formula, ReadingContext } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import type { JudgedPortion } from '#core/reckoning';
@@ -30,8 +30,6 @@ interface SplitPanelProps {
   ) => void;
 }
 
-const USUAL_C = 21;
-
 /** It broke: how to save it, with the quantities of this very batch. */
 export function SplitPanel({
   jar,
@@ -45,7 +43,7 @@ export function SplitPanel({
   onPlan,
 }: SplitPanelProps) {
   const making = makingOf(jar);
-  const temperatureC = making.roomC ?? USUAL_C;
+  const temperatureC = making.roomC ?? ROOM_C;
   const request = holdRequest(portions, {
     tool: making.tool,
     seconds: making.seconds,

@@ -19,7 +19,7 @@ import {
   type StepState,
   type Rescaling,
 } from '#core/trial';
-import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
+import { usableVolumeMl, type Vessel } from '#core/vessel';
 import { formatAmount, formatNumber, inSentence } from '#words/numbers';
 import { freshAmountText } from '#kitchen/edits';
 import { entryOf, type Kitchen } from '#kitchen/reading';
@@ -204,7 +204,7 @@ export function useRepairWays(props: RepairPanelProps) {
   const looking: Looking = {
     ...props,
     style,
-    mostMl: vessel.brimfulVolumeMl * (vessel.closes ? AMBER_SHARE : HARDLY_MIXES_SHARE),
+    mostMl: usableVolumeMl(vessel),
     grams: (massG) => formatAmount(massG, 'g', settings),
     ml: (volumeMl) => formatAmount(volumeMl, 'ml', settings),
   };

@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import { composition } from '#core/composition';
 import type { Remedy } from '#core/balance';
 import { currentStep, standingEvents, standingOf, type Step } from '#core/trial';
-import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
+import { usableVolumeMl } from '#core/vessel';
 import { formatAmount } from '#words/numbers';
 import { tasteWords } from '#words/screens/taste';
 import { newId } from '../../sync/device';
@@ -36,7 +36,7 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
   const portions = useMemo(() => portionsNow(jar, kitchen.catalogue), [jar, kitchen.catalogue]);
   const unread = useJarJudged(jar, id, portions, kitchen)?.allergens.missing ?? NOTHING;
   const vessel = vesselOf({ ...formula, vesselId: jar.vesselId }, kitchen.vessels);
-  const roomMl = Math.max(0, roomOf(vessel) - composition(portions).mixedVolumeMl);
+  const roomMl = Math.max(0, usableVolumeMl(vessel) - composition(portions).mixedVolumeMl);
   const open = currentStep(statesOf(jar));
   const { tool, seconds } = makingOf(jar);
   const mixed = useMemo(() => ({ tool, seconds, vessel }), [tool, seconds, vessel]);
@@ -129,6 +129,3 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
 }
 
 const NOTHING: readonly string[] = [];
-
-const roomOf = ({ brimfulVolumeMl, closes }: Vessel): number =>
-  brimfulVolumeMl * (closes ? AMBER_SHARE : HARDLY_MIXES_SHARE);
