@@ -1,5 +1,6 @@
 /** Directions between the layers and, inside core, between its folders. */
 const CORE_ORDER = [
+  'document',
   'numeric',
   'quantity',
   'ingredient',

@@ -1,4 +1,12 @@
+import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
+import { isWhole, settleSeed } from './e2e/sample';
+
+// The same engine without a window draws a page in two thirds of the time.
+const SHELL = '/usr/bin/chromium-headless-shell';
+const executablePath = existsSync(SHELL) ? SHELL : '/usr/bin/chromium';
+
+if (!isWhole()) console.log(`A sample of the browser tests: YGRANA_SEED=${settleSeed()}`);
 
 export default defineConfig({
   testDir: 'e2e',
@@ -12,7 +20,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath,
       args: [
         '--no-sandbox',
         '--disable-gpu',

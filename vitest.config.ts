@@ -61,7 +61,7 @@ export default defineConfig({
         test: {
           ...common,
           name: 'embedded',
-          include: ['src/**/*.test.ts'],
+          include: ['src/**/*.test.ts', 'test/**/*.test.ts'],
           exclude: [...ON_SERVER_ONLY, ...PURE],
           globalSetup: 'src/server/testing/template.ts',
         },

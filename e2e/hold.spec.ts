@@ -6,26 +6,30 @@ test.use({ kitchenFor: 'hold' });
 
 const CLASSIC = ['45 ml red wine vinegar', '1 g salt', '1 tsp Dijon mustard', '135 ml olive oil'] as const;
 
-test('scrubs through time: layers come, and the jar goes back to how it was filled', async ({ page }) => {
-  const compose = new Compose(page);
-  await compose.fresh(...CLASSIC);
-  const hold = page.getByTestId('hold');
-  await expect(hold).toContainText(
-    /Holds about .* then (?:a watery layer shows at the bottom|oil shows on top); shake again/,
-  );
-  await expect(hold).toContainText('as it goes in');
-  const slider = page.getByRole('slider', { name: 'Time after mixing' });
-  await slider.fill('1');
-  await expect(hold).toContainText('just mixed');
-  const jar = page.getByRole('region', { name: 'Jar' });
-  await expect(jar).not.toContainText('watery');
-  await slider.fill('90');
-  await expect(jar.locator('svg[role="img"]').last()).toContainText('watery');
-  await slider.focus();
-  await page.keyboard.press('Home');
-  await expect(hold).toContainText('as it goes in');
-  await expectAccessible(page);
-});
+test(
+  'scrubs through time: layers come, and the jar goes back to how it was filled',
+  { tag: '@always' },
+  async ({ page }) => {
+    const compose = new Compose(page);
+    await compose.fresh(...CLASSIC);
+    const hold = page.getByTestId('hold');
+    await expect(hold).toContainText(
+      /Holds about .* then (?:a watery layer shows at the bottom|oil shows on top); shake again/,
+    );
+    await expect(hold).toContainText('as it goes in');
+    const slider = page.getByRole('slider', { name: 'Time after mixing' });
+    await slider.fill('1');
+    await expect(hold).toContainText('just mixed');
+    const jar = page.getByRole('region', { name: 'Jar' });
+    await expect(jar).not.toContainText('watery');
+    await slider.fill('90');
+    await expect(jar.locator('svg[role="img"]').last()).toContainText('watery');
+    await slider.focus();
+    await page.keyboard.press('Home');
+    await expect(hold).toContainText('as it goes in');
+    await expectAccessible(page);
+  },
+);
 
 test('a finer tool holds longer, a suggestion is applied, and both are undone', async ({ page }) => {
   const compose = new Compose(page);

@@ -8,8 +8,19 @@ import { join } from 'node:path';
 import { test as base } from '@playwright/test';
 import { preparedDemo } from './prepareDemo';
 import { startDemo } from './demoServer';
+import { isChosen, isWhole } from './sample';
 
-export const test = base.extend<object, { kitchenFor: string; kitchenAddress: string }>({
+export const test = base.extend<{ sampled: void }, { kitchenFor: string; kitchenAddress: string }>({
+  sampled: [
+    // Playwright reads from the first parameter what a fixture needs.
+
+    async ({}, use, { tags, titlePath }) => {
+      const runs = isWhole() || tags.includes('@always') || isChosen(titlePath.join(' '));
+      base.skip(!runs, 'Not of this sample.');
+      await use();
+    },
+    { auto: true },
+  ],
   // Another name is another worker, and so another kitchen.
   kitchenFor: ['', { option: true, scope: 'worker' }],
   kitchenAddress: [

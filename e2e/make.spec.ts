@@ -25,91 +25,93 @@ test.beforeEach(async ({ page }) => {
   });
 });
 
-test('a whole making on the simulated scale: an over-pour, a tasting, a mend, a new version', async ({
-  page,
-}) => {
-  test.setTimeout(150_000);
-  const make = new Make(page);
-  await make.begin(...LINES);
-  await expect(page.getByTestId('scale')).toContainText('simulated');
-  await expectAccessible(page);
-  // Held still in the window it is taken by itself, and the scale starts from nothing.
-  await expect(make.step).toHaveText(/Red wine vinegar.*, 60\.0 g/);
-  await make.put(60.2);
-  await expect(make.step).toHaveText(/salt, 3\.0 g/i);
-  await make.expectDone(0, /60\.[0-4] g/);
-  // A key that a foot switch sends takes nothing while nothing lies on it.
-  await page.keyboard.press('PageDown');
-  await expect(make.step).toHaveText(/salt, 3\.0 g/i);
-  await make.put(3);
-  await expect(make.step).toHaveText(/Stir until the salt/);
-  await page.keyboard.press('Space');
-  await expect(make.step).toHaveText(/Honey, 20\.0 g/);
-  // Far too much: the same amount has to be asked for twice.
-  await make.put(34);
-  await expect(page.getByTestId('to-go')).toContainText('over');
-  await expect(make.main).toHaveText(/^Take 3[34].*over$/);
-  await make.main.click();
-  await expect(make.main).toHaveText(/^Once more/);
-  await make.main.click();
-  await expect(page.getByTestId('went-otherwise')).toHaveText(/Honey: 1[34]\.\d g too much/);
-  const ways = page.getByTestId('repairs').getByRole('listitem');
-  await expect(ways.filter({ hasText: 'Go on as it is' })).toContainText('Sweetness');
-  // Nothing of honey comes out: everything grows by what was poured over what was planned.
-  const whole = ways.filter({ hasText: /everything × 1\.7/ });
-  const small = ways.filter({ hasText: /^Add / }).first();
-  await expect(whole.or(small).first()).toBeVisible();
-  // The foot switch answers no question: the step that is behind takes nothing more.
-  await page.keyboard.press('Space');
-  await page.keyboard.press('PageDown');
-  await expect(page.getByTestId('went-otherwise')).toBeVisible();
-  await expectAccessible(page);
-  await small.getByRole('button').click();
-  await expect(page.getByTestId('went-otherwise')).toBeHidden();
-  for (let i = 0; i < 6; i++) {
-    const words = (await make.step.textContent()) ?? '';
-    const grams = /([\d.]+) g$/.exec(words)?.[1];
-    if (!grams) break;
-    await make.put(Number(grams));
-    await expect(make.step).not.toHaveText(words);
-  }
-  await expect(make.step).toHaveText('Close and shake');
-  await page.keyboard.press('Space');
-  await expect(page.getByRole('heading', { name: 'All in the jar' })).toBeVisible();
-  const made = Number(/^([\d.]+) g/.exec((await make.inJar.textContent()) ?? '')?.[1]);
-  expect(made).toBeGreaterThan(277);
-
-  await page.getByRole('button', { name: 'Taste it' }).click();
-  const log = page.getByTestId('jar-log').getByRole('listitem');
-  await expect(log.last()).toContainText('close and shake');
-  await page.getByRole('radio', { name: 'needs salt, a little' }).check({ force: true });
-  await page.getByRole('button', { name: 'Weigh it in' }).first().click();
-  // What mends it is weighed like everything else.
-  await expect(make.step).toHaveText(/g$/);
-  for (let i = 0; i < 4; i++) {
-    const words = (await make.step.textContent()) ?? '';
-    const grams = /([\d.]+) g$/.exec(words)?.[1];
-    if (!grams) break;
-    if (await make.reading.isVisible()) await make.put(Number(grams));
-    else {
-      // By the spoon a single tap, as a drop makes, commits nothing.
-      await make.main.click();
-      await expect(make.main).toHaveText(/^Once more/);
-      await make.main.click();
+test(
+  'a whole making on the simulated scale: an over-pour, a tasting, a mend, a new version',
+  { tag: '@always' },
+  async ({ page }) => {
+    test.setTimeout(150_000);
+    const make = new Make(page);
+    await make.begin(...LINES);
+    await expect(page.getByTestId('scale')).toContainText('simulated');
+    await expectAccessible(page);
+    // Held still in the window it is taken by itself, and the scale starts from nothing.
+    await expect(make.step).toHaveText(/Red wine vinegar.*, 60\.0 g/);
+    await make.put(60.2);
+    await expect(make.step).toHaveText(/salt, 3\.0 g/i);
+    await make.expectDone(0, /60\.[0-4] g/);
+    // A key that a foot switch sends takes nothing while nothing lies on it.
+    await page.keyboard.press('PageDown');
+    await expect(make.step).toHaveText(/salt, 3\.0 g/i);
+    await make.put(3);
+    await expect(make.step).toHaveText(/Stir until the salt/);
+    await page.keyboard.press('Space');
+    await expect(make.step).toHaveText(/Honey, 20\.0 g/);
+    // Far too much: the same amount has to be asked for twice.
+    await make.put(34);
+    await expect(page.getByTestId('to-go')).toContainText('over');
+    await expect(make.main).toHaveText(/^Take 3[34].*over$/);
+    await make.main.click();
+    await expect(make.main).toHaveText(/^Once more/);
+    await make.main.click();
+    await expect(page.getByTestId('went-otherwise')).toHaveText(/Honey: 1[34]\.\d g too much/);
+    const ways = page.getByTestId('repairs').getByRole('listitem');
+    await expect(ways.filter({ hasText: 'Go on as it is' })).toContainText('Sweetness');
+    // Nothing of honey comes out: everything grows by what was poured over what was planned.
+    const whole = ways.filter({ hasText: /everything × 1\.7/ });
+    const small = ways.filter({ hasText: /^Add / }).first();
+    await expect(whole.or(small).first()).toBeVisible();
+    // The foot switch answers no question: the step that is behind takes nothing more.
+    await page.keyboard.press('Space');
+    await page.keyboard.press('PageDown');
+    await expect(page.getByTestId('went-otherwise')).toBeVisible();
+    await expectAccessible(page);
+    await small.getByRole('button').click();
+    await expect(page.getByTestId('went-otherwise')).toBeHidden();
+    for (let i = 0; i < 6; i++) {
+      const words = (await make.step.textContent()) ?? '';
+      const grams = /([\d.]+) g$/.exec(words)?.[1];
+      if (!grams) break;
+      await make.put(Number(grams));
+      await expect(make.step).not.toHaveText(words);
     }
-    await expect(make.step).not.toHaveText(words);
-  }
-  await expect(make.step).toHaveText('Close and shake');
-  await page.keyboard.press('PageDown');
-  await page.getByRole('button', { name: 'Taste it' }).click();
-  await page.getByRole('button', { name: 'Right', exact: true }).click();
-  await expect(page.getByText('right after mending')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep it as a new version' }).click();
-  await expect(page.getByTestId('damage')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep as v2' }).click();
-  await expect(page).toHaveURL(/versions/);
-  await expect(page.getByText(/v2/).first()).toBeVisible();
-});
+    await expect(make.step).toHaveText('Close and shake');
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('heading', { name: 'All in the jar' })).toBeVisible();
+    const made = Number(/^([\d.]+) g/.exec((await make.inJar.textContent()) ?? '')?.[1]);
+    expect(made).toBeGreaterThan(277);
+
+    await page.getByRole('button', { name: 'Taste it' }).click();
+    const log = page.getByTestId('jar-log').getByRole('listitem');
+    await expect(log.last()).toContainText('close and shake');
+    await page.getByRole('radio', { name: 'needs salt, a little' }).check({ force: true });
+    await page.getByRole('button', { name: 'Weigh it in' }).first().click();
+    // What mends it is weighed like everything else.
+    await expect(make.step).toHaveText(/g$/);
+    for (let i = 0; i < 4; i++) {
+      const words = (await make.step.textContent()) ?? '';
+      const grams = /([\d.]+) g$/.exec(words)?.[1];
+      if (!grams) break;
+      if (await make.reading.isVisible()) await make.put(Number(grams));
+      else {
+        // By the spoon a single tap, as a drop makes, commits nothing.
+        await make.main.click();
+        await expect(make.main).toHaveText(/^Once more/);
+        await make.main.click();
+      }
+      await expect(make.step).not.toHaveText(words);
+    }
+    await expect(make.step).toHaveText('Close and shake');
+    await page.keyboard.press('PageDown');
+    await page.getByRole('button', { name: 'Taste it' }).click();
+    await page.getByRole('button', { name: 'Right', exact: true }).click();
+    await expect(page.getByText('right after mending')).toBeVisible();
+    await page.getByRole('button', { name: 'Keep it as a new version' }).click();
+    await expect(page.getByTestId('damage')).toBeVisible();
+    await page.getByRole('button', { name: 'Keep as v2' }).click();
+    await expect(page).toHaveURL(/versions/);
+    await expect(page.getByText(/v2/).first()).toBeVisible();
+  },
+);
 
 test('a missed, a swapped and a split one: what really happened counts, and can be taken back', async ({
   page,

@@ -10,88 +10,96 @@ const LINES = ['30 ml cider vinegar', '1 tsp honey', '90 ml rapeseed oil'];
 const cutOff = (page: Page) => page.context().route('**/api/**', (route) => route.abort());
 const back = (page: Page) => page.context().unroute('**/api/**');
 
-test('a tab killed while the server is away loses nothing: another finds its work, undo included', async ({
-  page,
-}) => {
-  const compose = new Compose(page);
-  await compose.fresh(...LINES);
-  await compose.saved();
-  const address = page.url();
-  await cutOff(page);
-  await compose.amount('Honey').fill('2 tsp');
-  await compose.amount('Honey').press('Enter');
-  await compose.add('a pinch of salt');
-  await expect(compose.saveState).toContainText('Server away');
-  const context = page.context();
-  await page.close();
-  const next = await context.newPage();
-  await back(next);
-  await next.goto(address);
-  const again = new Compose(next);
-  await expect(again.amount('Honey')).toHaveValue('2 tsp');
-  await expect(again.amount('Fine table salt')).toHaveValue('a pinch');
-  await again.saved();
-  await next.getByRole('button', { name: 'Undo' }).click();
-  await expect(again.rows).toHaveCount(3);
-  await again.saved();
-  await next.reload();
-  await expect(again.rows).toHaveCount(3);
-  await next.getByRole('button', { name: 'Redo' }).click();
-  await expect(again.rows).toHaveCount(4);
-});
+test(
+  'a tab killed while the server is away loses nothing: another finds its work, undo included',
+  { tag: '@always' },
+  async ({ page }) => {
+    const compose = new Compose(page);
+    await compose.fresh(...LINES);
+    await compose.saved();
+    const address = page.url();
+    await cutOff(page);
+    await compose.amount('Honey').fill('2 tsp');
+    await compose.amount('Honey').press('Enter');
+    await compose.add('a pinch of salt');
+    await expect(compose.saveState).toContainText('Server away');
+    const context = page.context();
+    await page.close();
+    const next = await context.newPage();
+    await back(next);
+    await next.goto(address);
+    const again = new Compose(next);
+    await expect(again.amount('Honey')).toHaveValue('2 tsp');
+    await expect(again.amount('Fine table salt')).toHaveValue('a pinch');
+    await again.saved();
+    await next.getByRole('button', { name: 'Undo' }).click();
+    await expect(again.rows).toHaveCount(3);
+    await again.saved();
+    await next.reload();
+    await expect(again.rows).toHaveCount(3);
+    await next.getByRole('button', { name: 'Redo' }).click();
+    await expect(again.rows).toHaveCount(4);
+  },
+);
 
-test('two tabs work side by side: what one saves the other shows, different lines merge', async ({
-  page,
-}) => {
-  const one = new Compose(page);
-  await one.fresh(...LINES);
-  await one.saved();
-  const second = await page.context().newPage();
-  await second.goto(page.url());
-  const two = new Compose(second);
-  await expect(two.amount('Honey')).toHaveValue('1 tsp');
-  await two.amount('Honey').fill('3 tsp');
-  await two.amount('Honey').press('Enter');
-  await two.saved();
-  await expect(one.amount('Honey')).toHaveValue('3 tsp');
-  await cutOff(page);
-  await one.amount('Rapeseed (canola) oil').fill('100 ml');
-  await one.amount('Rapeseed (canola) oil').press('Enter');
-  await two.amount('Cider vinegar 5 %').fill('35 ml');
-  await two.amount('Cider vinegar 5 %').press('Enter');
-  await expect(two.saveState).toContainText('Server away');
-  await back(page);
-  await one.saved();
-  await two.saved();
-  await page.reload();
-  await expect(one.amount('Rapeseed (canola) oil')).toHaveValue('100 ml');
-  await expect(one.amount('Cider vinegar 5 %')).toHaveValue('35 ml');
-});
+test(
+  'two tabs work side by side: what one saves the other shows, different lines merge',
+  { tag: '@always' },
+  async ({ page }) => {
+    const one = new Compose(page);
+    await one.fresh(...LINES);
+    await one.saved();
+    const second = await page.context().newPage();
+    await second.goto(page.url());
+    const two = new Compose(second);
+    await expect(two.amount('Honey')).toHaveValue('1 tsp');
+    await two.amount('Honey').fill('3 tsp');
+    await two.amount('Honey').press('Enter');
+    await two.saved();
+    await expect(one.amount('Honey')).toHaveValue('3 tsp');
+    await cutOff(page);
+    await one.amount('Rapeseed (canola) oil').fill('100 ml');
+    await one.amount('Rapeseed (canola) oil').press('Enter');
+    await two.amount('Cider vinegar 5 %').fill('35 ml');
+    await two.amount('Cider vinegar 5 %').press('Enter');
+    await expect(two.saveState).toContainText('Server away');
+    await back(page);
+    await one.saved();
+    await two.saved();
+    await page.reload();
+    await expect(one.amount('Rapeseed (canola) oil')).toHaveValue('100 ml');
+    await expect(one.amount('Cider vinegar 5 %')).toHaveValue('35 ml');
+  },
+);
 
-test('the same field changed twice: both are shown, the cook chooses', async ({ page, browser }) => {
-  const mine = new Compose(page);
-  await mine.fresh(...LINES);
-  await mine.saved();
-  const context = await browser.newContext({ baseURL: new URL(page.url()).origin });
-  const other = await context.newPage();
-  await other.goto(page.url());
-  const theirs = new Compose(other);
-  await cutOff(page);
-  await mine.amount('Honey').fill('2 tsp');
-  await mine.amount('Honey').press('Enter');
-  await expect(mine.saveState).toContainText('Server away');
-  await theirs.amount('Honey').fill('5 tsp');
-  await theirs.amount('Honey').press('Enter');
-  await theirs.saved();
-  await back(page);
-  await expect(page.getByRole('button', { name: 'Keep mine: 2 tsp' })).toBeVisible();
-  await page.getByRole('button', { name: 'Take theirs: 5 tsp' }).click();
-  await expect(mine.amount('Honey')).toHaveValue('5 tsp');
-  await mine.saved();
-  await context.close();
-});
+test(
+  'the same field changed twice: both are shown, the cook chooses',
+  { tag: '@always' },
+  async ({ page, browser }) => {
+    const mine = new Compose(page);
+    await mine.fresh(...LINES);
+    await mine.saved();
+    const context = await browser.newContext({ baseURL: new URL(page.url()).origin });
+    const other = await context.newPage();
+    await other.goto(page.url());
+    const theirs = new Compose(other);
+    await cutOff(page);
+    await mine.amount('Honey').fill('2 tsp');
+    await mine.amount('Honey').press('Enter');
+    await expect(mine.saveState).toContainText('Server away');
+    await theirs.amount('Honey').fill('5 tsp');
+    await theirs.amount('Honey').press('Enter');
+    await theirs.saved();
+    await back(page);
+    await expect(page.getByRole('button', { name: 'Keep mine: 2 tsp' })).toBeVisible();
+    await page.getByRole('button', { name: 'Take theirs: 5 tsp' }).click();
+    await expect(mine.amount('Honey')).toHaveValue('5 tsp');
+    await mine.saved();
+    await context.close();
+  },
+);
 
-test('asks visitors for the passcode and sends what waited', async ({ page }) => {
+test('asks visitors for the passcode and sends what waited', { tag: '@always' }, async ({ page }) => {
   const server = await startDemo({ YGRANA_PASSCODE: 'tarn at dusk' });
   try {
     await page.goto(`${server.address}/formulas/plum-thyme/compose`);

@@ -30,50 +30,54 @@ async function download(
   return { name: file.suggestedFilename(), text: await readFile(path, 'utf8'), path };
 }
 
-test('a pasted recipe becomes a draft: doubts are asked for, the method is kept', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New formula' }).click();
-  await page.getByRole('link', { name: 'Bring in a recipe' }).click();
-  const box = page.getByLabel(/^Paste it/);
-  await box.fill('hello there, this is no recipe.');
-  await expect(page.getByText('No line of it begins with an amount')).toBeVisible();
-  await box.fill('{"half": ');
-  await expect(page.getByRole('alert')).toContainText('not whole');
-  await box.fill(RECIPE);
-  const lines = page.getByTestId('import-lines').getByRole('listitem');
-  await expect(lines).toHaveCount(5);
-  await expect(lines.nth(0)).toContainText('read');
-  await expect(lines.nth(3)).toContainText('not read');
-  await expect(page.getByTestId('import-says')).toContainText('to put right');
-  await expectAccessible(page);
-  // Put right where it stands; a reload loses nothing of what was pasted.
-  await page.reload();
-  await expect(lines).toHaveCount(5);
-  await page.getByLabel('Line: 2 tbsp cloudberry vinegar').fill('2 tbsp sherry vinegar');
-  await page.getByLabel('Line: 1,500 mg salt').fill('1.5 g salt');
-  await expect(page.getByTestId('import-says')).not.toContainText('to put right');
-  await expect(page.getByLabel('Name')).toHaveValue('Fell-side dressing');
-  await page.getByRole('button', { name: 'Make the draft' }).click();
-  await expect(page).toHaveURL(/compose/);
-  await expect(
-    page
-      .getByRole('textbox', { name: 'Name of the formula' })
-      .or(page.getByText('Fell-side dressing'))
-      .first(),
-  ).toBeVisible();
-  const id = /formulas\/([^/]+)/.exec(page.url())![1]!;
-  const record = (await (await page.request.get(`/api/formulas/${id}`)).json()) as {
-    formula: { additions: { note: string; ingredientId: string | null }[] };
-  };
-  expect(record.formula.additions.map(({ ingredientId }) => ingredientId)).toEqual([
-    'rapeseed',
-    'vin_cider5',
-    'salt_table',
-    'vin_sherry7',
-    'honey',
-  ]);
-  expect(record.formula.additions[0]!.note).toContain('Stir the salt into the vinegar.');
-});
+test(
+  'a pasted recipe becomes a draft: doubts are asked for, the method is kept',
+  { tag: '@always' },
+  async ({ page }) => {
+    await page.goto('/');
+    await page.getByRole('button', { name: 'New formula' }).click();
+    await page.getByRole('link', { name: 'Bring in a recipe' }).click();
+    const box = page.getByLabel(/^Paste it/);
+    await box.fill('hello there, this is no recipe.');
+    await expect(page.getByText('No line of it begins with an amount')).toBeVisible();
+    await box.fill('{"half": ');
+    await expect(page.getByRole('alert')).toContainText('not whole');
+    await box.fill(RECIPE);
+    const lines = page.getByTestId('import-lines').getByRole('listitem');
+    await expect(lines).toHaveCount(5);
+    await expect(lines.nth(0)).toContainText('read');
+    await expect(lines.nth(3)).toContainText('not read');
+    await expect(page.getByTestId('import-says')).toContainText('to put right');
+    await expectAccessible(page);
+    // Put right where it stands; a reload loses nothing of what was pasted.
+    await page.reload();
+    await expect(lines).toHaveCount(5);
+    await page.getByLabel('Line: 2 tbsp cloudberry vinegar').fill('2 tbsp sherry vinegar');
+    await page.getByLabel('Line: 1,500 mg salt').fill('1.5 g salt');
+    await expect(page.getByTestId('import-says')).not.toContainText('to put right');
+    await expect(page.getByLabel('Name')).toHaveValue('Fell-side dressing');
+    await page.getByRole('button', { name: 'Make the draft' }).click();
+    await expect(page).toHaveURL(/compose/);
+    await expect(
+      page
+        .getByRole('textbox', { name: 'Name of the formula' })
+        .or(page.getByText('Fell-side dressing'))
+        .first(),
+    ).toBeVisible();
+    const id = /formulas\/([^/]+)/.exec(page.url())![1]!;
+    const record = (await (await page.request.get(`/api/formulas/${id}`)).json()) as {
+      formula: { additions: { note: string; ingredientId: string | null }[] };
+    };
+    expect(record.formula.additions.map(({ ingredientId }) => ingredientId)).toEqual([
+      'rapeseed',
+      'vin_cider5',
+      'salt_table',
+      'vin_sherry7',
+      'honey',
+    ]);
+    expect(record.formula.additions[0]!.note).toContain('Stir the salt into the vinegar.');
+  },
+);
 
 test('a formula goes out as text, recipe and table, and comes back', async ({ page }) => {
   await page.goto('/formulas/walnut-cider/versions');

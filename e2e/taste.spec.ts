@@ -5,66 +5,68 @@ import { Make } from './counter';
 
 test.use({ kitchenFor: 'taste' });
 
-test('tastes a jar, mends it twice, says it is right, and brings the mends into Compose', async ({
-  page,
-}) => {
-  const compose = new Compose(page);
-  await compose.fresh('60 ml red wine vinegar', '1.5 g salt', '1 tsp Dijon mustard', '90 ml olive oil');
-  await compose.saved();
-  await page.getByRole('link', { name: 'Taste' }).click();
-  await expect(page.getByRole('heading', { name: 'No jar of this yet' })).toBeVisible();
-  await page.getByRole('button', { name: 'Freeze as v1: the jar is made already' }).click();
-  const log = page.getByTestId('jar-log').getByRole('listitem');
-  await expect(log).toHaveCount(1);
-  await expect(log.first()).toContainText('Made from v1');
-  // Nothing said: nothing to record.
-  await expect(page.getByRole('button', { name: 'Record what it says' })).toBeDisabled();
-  await page.getByRole('radio', { name: 'too sharp, clearly' }).check({ force: true });
-  await expect(page.getByRole('button', { name: 'Right', exact: true })).toBeDisabled();
-  const mends = page.getByTestId('mends').getByRole('listitem');
-  await expect(
-    mends.filter({ has: page.getByRole('button', { name: 'Weigh it in' }) }).first(),
-  ).toContainText('Sharpness');
-  await page.getByLabel('Minutes since the shake').fill('soon');
-  await expect(page.getByText('A number of minutes, or nothing.')).toBeVisible();
-  await page.getByLabel('Minutes since the shake').fill('12');
-  await expectAccessible(page);
-  await page.getByRole('button', { name: 'Weigh it in' }).first().click();
-  // What mends it is a step: typed here, weighed where there is a scale.
-  const make = new Make(page);
-  await expect(make.step).toHaveText(/, [\d.]+ g$/);
-  await make.typed('11');
-  await expect(make.step).toHaveText('Close and shake');
-  await page.keyboard.press('Space');
-  await page.getByRole('button', { name: 'Taste it' }).click();
-  await expect(log).toHaveCount(5);
-  await expect(log.nth(1)).toContainText('Too sharp 2, on a leaf');
-  await expect(log.nth(2)).toContainText('To mend it');
-  await expect(log.nth(3)).toContainText('11.0 g');
-  await page.getByRole('button', { name: 'Flat' }).click();
-  await page.getByLabel('In your own words').fill('dull at the back');
-  await page.getByRole('button', { name: 'Record what it says' }).click();
-  await expect(log.nth(5)).toContainText('Flat 2, on a leaf: dull at the back');
-  await page.getByRole('button', { name: 'Right', exact: true }).click();
-  await expect(log.nth(6)).toContainText('Right, on a leaf');
-  await expect(page.getByText('right after mending')).toBeVisible();
-  // Taken back it is struck out, and still there after a reload.
-  await page.getByRole('button', { name: 'Undo the last' }).click();
-  await expect(page.getByText('not right yet')).toBeVisible();
-  await page.getByRole('button', { name: 'Right', exact: true }).click();
-  await expect(log).toHaveCount(9);
-  await page.reload();
-  await expect(log).toHaveCount(9);
-  await expect(log.locator('del')).toHaveCount(1);
-  await page.getByRole('button', { name: 'Keep it as a new version' }).click();
-  await page.getByRole('radio', { name: 'not rounded' }).check({ force: true });
-  await page.getByRole('button', { name: 'Keep as v2' }).click();
-  await expect(page).toHaveURL(/versions/);
-  await page.getByRole('link', { name: 'Compose' }).click();
-  await expect(page.getByTestId('version')).toHaveText('v2');
-  // The rail marks where it stood when it was last tasted.
-  await expect(page.getByRole('region', { name: 'On the palate' })).toContainText('as in v1, tasted');
-});
+test(
+  'tastes a jar, mends it twice, says it is right, and brings the mends into Compose',
+  { tag: '@always' },
+  async ({ page }) => {
+    const compose = new Compose(page);
+    await compose.fresh('60 ml red wine vinegar', '1.5 g salt', '1 tsp Dijon mustard', '90 ml olive oil');
+    await compose.saved();
+    await page.getByRole('link', { name: 'Taste' }).click();
+    await expect(page.getByRole('heading', { name: 'No jar of this yet' })).toBeVisible();
+    await page.getByRole('button', { name: 'Freeze as v1: the jar is made already' }).click();
+    const log = page.getByTestId('jar-log').getByRole('listitem');
+    await expect(log).toHaveCount(1);
+    await expect(log.first()).toContainText('Made from v1');
+    // Nothing said: nothing to record.
+    await expect(page.getByRole('button', { name: 'Record what it says' })).toBeDisabled();
+    await page.getByRole('radio', { name: 'too sharp, clearly' }).check({ force: true });
+    await expect(page.getByRole('button', { name: 'Right', exact: true })).toBeDisabled();
+    const mends = page.getByTestId('mends').getByRole('listitem');
+    await expect(
+      mends.filter({ has: page.getByRole('button', { name: 'Weigh it in' }) }).first(),
+    ).toContainText('Sharpness');
+    await page.getByLabel('Minutes since the shake').fill('soon');
+    await expect(page.getByText('A number of minutes, or nothing.')).toBeVisible();
+    await page.getByLabel('Minutes since the shake').fill('12');
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Weigh it in' }).first().click();
+    // What mends it is a step: typed here, weighed where there is a scale.
+    const make = new Make(page);
+    await expect(make.step).toHaveText(/, [\d.]+ g$/);
+    await make.typed('11');
+    await expect(make.step).toHaveText('Close and shake');
+    await page.keyboard.press('Space');
+    await page.getByRole('button', { name: 'Taste it' }).click();
+    await expect(log).toHaveCount(5);
+    await expect(log.nth(1)).toContainText('Too sharp 2, on a leaf');
+    await expect(log.nth(2)).toContainText('To mend it');
+    await expect(log.nth(3)).toContainText('11.0 g');
+    await page.getByRole('button', { name: 'Flat' }).click();
+    await page.getByLabel('In your own words').fill('dull at the back');
+    await page.getByRole('button', { name: 'Record what it says' }).click();
+    await expect(log.nth(5)).toContainText('Flat 2, on a leaf: dull at the back');
+    await page.getByRole('button', { name: 'Right', exact: true }).click();
+    await expect(log.nth(6)).toContainText('Right, on a leaf');
+    await expect(page.getByText('right after mending')).toBeVisible();
+    // Taken back it is struck out, and still there after a reload.
+    await page.getByRole('button', { name: 'Undo the last' }).click();
+    await expect(page.getByText('not right yet')).toBeVisible();
+    await page.getByRole('button', { name: 'Right', exact: true }).click();
+    await expect(log).toHaveCount(9);
+    await page.reload();
+    await expect(log).toHaveCount(9);
+    await expect(log.locator('del')).toHaveCount(1);
+    await page.getByRole('button', { name: 'Keep it as a new version' }).click();
+    await page.getByRole('radio', { name: 'not rounded' }).check({ force: true });
+    await page.getByRole('button', { name: 'Keep as v2' }).click();
+    await expect(page).toHaveURL(/versions/);
+    await page.getByRole('link', { name: 'Compose' }).click();
+    await expect(page.getByTestId('version')).toHaveText('v2');
+    // The rail marks where it stood when it was last tasted.
+    await expect(page.getByRole('region', { name: 'On the palate' })).toContainText('as in v1, tasted');
+  },
+);
 
 test('what was said stays when the server is away, and is recorded once it is back', async ({
   page,

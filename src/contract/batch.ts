@@ -128,6 +128,8 @@ export const newBatchSchema = z.strictObject({
     .array(z.strictObject({ trialId: trialIdSchema, making: makingPlanSchema }))
     .min(1, 'at least one load')
     .max(MOST_BATCH_LOADS, `at most ${MOST_BATCH_LOADS} loads`),
+  /** What there has to be of it that day, ml: where others have taken on enough meanwhile, this is none. */
+  needMl: amount.gt(0).optional(),
   by: bySchema,
 });
 export type NewBatch = z.infer<typeof newBatchSchema>;

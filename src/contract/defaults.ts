@@ -4,6 +4,7 @@ import { MAKINGS_THAT_PROVE } from '#core/trial';
 import { DEFAULT_SMALL_MEASURES } from '#core/quantity';
 import type { By } from './formula';
 import type { PantryEntry, Settings } from './kitchen';
+import type { PlanContent } from './plan';
 
 export const DEFAULT_SETTINGS: Settings = {
   kitchenName: 'My kitchen',
@@ -32,3 +33,13 @@ export const EMPTY_PANTRY_ENTRY: PantryEntry = {
 };
 
 export const NOBODY: By = { cookId: null, deviceId: '' };
+
+export const EMPTY_PLAN: PlanContent = {
+  cooks: 1,
+  fromMin: 420,
+  services: [],
+  jobs: [],
+  begun: {},
+  done: {},
+  movedMin: {},
+};

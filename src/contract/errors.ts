@@ -14,6 +14,8 @@ export const ERROR_STATUS = {
   conflict: 409,
   exists: 409,
   circle: 422,
+  /** Another kitchen is at this address now, or this one was put back to an earlier day. */
+  'other-kitchen': 409,
   /** Another making has the instrument. */
   claimed: 409,
   /** The instrument is not there, or not plugged in. */

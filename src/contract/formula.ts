@@ -83,7 +83,8 @@ const fieldChangeSchema = z
   .strictObject({
     additionId: additionIdSchema.nullable(),
     field: z.enum([...ADDITION_FIELDS, ...FORMULA_FIELDS]),
-    from: fieldValue,
+    // Not there: a field that came with a later release.
+    from: fieldValue.optional(),
     to: fieldValue,
   })
   .superRefine((change, context) => {
@@ -162,6 +163,11 @@ export const freezeRequestSchema = z.strictObject({
   revision: z.int().min(0),
   note: z.string().max(500).default(''),
   by: bySchema.default({ cookId: null, deviceId: '' }),
+});
+/** What is frozen as it stood when it was asked for, whatever the formula has become since. */
+export const freezeContentSchema = z.strictObject({
+  formula: formulaSchema,
+  note: z.string().max(500).default(''),
 });
 export type FreezeRequest = z.input<typeof freezeRequestSchema>;
 /** What came of it: the version, and the working formula that now grows from it. */

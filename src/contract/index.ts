@@ -1,6 +1,6 @@
 export { storable } from './storable';
 export { planOfRow, SHAPE } from './shapes';
-export { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, NOBODY } from './defaults';
+export { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, EMPTY_PLAN, NOBODY } from './defaults';
 export {
   batchRecordSchema,
   OPERATIONS,
@@ -21,6 +21,7 @@ export {
   formulaIdSchema,
   ingredientIdSchema,
   formulaSchema,
+  freezeContentSchema,
   freezeRequestSchema,
   newFormulaSchema,
   shelfRequestSchema,
@@ -50,6 +51,7 @@ export {
   type PantryEntry,
   type Settings,
 } from './kitchen';
+export { KITCHEN_HEADER, OUT_OF_STORE_HEADER } from './headers';
 export { signInSchema, type SessionState } from './session';
 export { formulateJsonSchema, formulateSchema, type FormulateJson } from './balance';
 export {
@@ -115,6 +117,16 @@ export {
   type PrintSheet,
   type PrintStrip,
 } from './paper';
+export {
+  SETTINGS_ID,
+  SHARED_KINDS,
+  SHARED_RULES,
+  SHARED_START,
+  type SharedDoc,
+  type SharedKind,
+  type SharedRecord,
+} from './shared';
+export { SHARED_SCHEMAS, sharedChangesSchema, sharedKindSchema, type SharedChanges } from './sharedSchemas';
 export { newDressingSchema, type DressingRecord, type NewDressing } from './service';
 export {
   DOCUMENT_FORMAT,
@@ -126,7 +138,6 @@ export {
   type KitchenDocument,
 } from './document';
 export {
-  EMPTY_PLAN,
   jobSchema,
   planContentOf,
   planContentSchema,

@@ -74,12 +74,3 @@ export interface PlanRecord {
   readonly revision: number;
   readonly content: PlanContent;
 }
-export const EMPTY_PLAN: PlanContent = {
-  cooks: 1,
-  fromMin: 420,
-  services: [],
-  jobs: [],
-  begun: {},
-  done: {},
-  movedMin: {},
-};

@@ -13,8 +13,14 @@ export const newTimerSchema = z.strictObject({
     .max(7 * 86_400),
   formulaId: formulaIdSchema.nullable(),
   trialId: trialIdSchema.nullable(),
+  /** Begun so long ago, s, by the clock of the device: it waited for the network. */
+  agoS: z
+    .number()
+    .min(0)
+    .max(7 * 86_400)
+    .default(0),
 });
-export type NewTimer = z.infer<typeof newTimerSchema>;
+export type NewTimer = z.input<typeof newTimerSchema>;
 
 export interface TimerRecord {
   readonly id: string;

@@ -20,7 +20,14 @@ import {
   type TrialLine,
   type VersionState,
 } from '#core/trial';
-import { bySchema, formulaIdSchema, ingredientIdSchema, vesselIdSchema, type By } from './formula';
+import {
+  bySchema,
+  formulaIdSchema,
+  freezeContentSchema,
+  ingredientIdSchema,
+  vesselIdSchema,
+  type By,
+} from './formula';
 
 export const trialIdSchema = z.string().regex(/^[\w-]{1,64}$/, 'must be 1-64 letters, digits, _ or -');
 const grams = z.number().finite().gt(0, 'more than nothing').max(1_000_000);
@@ -199,11 +206,15 @@ export const trialEventSchema: z.ZodType<TrialEvent> = z.discriminatedUnion('kin
 ]) as unknown as z.ZodType<TrialEvent>;
 
 /** Sent again with the same id it is the same jar, the same event. */
+const NEITHER_NOR = { path: ['version'], message: 'must be a version, or what is to be frozen' };
 export const newTrialSchema = z
   .strictObject({
     id: trialIdSchema,
     formulaId: formulaIdSchema,
-    version: z.int().min(1),
+    /** Left out: what is to be frozen says it. */
+    version: z.int().min(1).optional(),
+    /** What it is made from, where that is no version yet: it is frozen first, once. */
+    freeze: freezeContentSchema.optional(),
     vesselId: vesselIdSchema,
     /** The style aimed at; null: none. */
     styleId: z.string().max(64).nullable().default(null),
@@ -215,7 +226,8 @@ export const newTrialSchema = z
   .refine(({ lines, making }) => lines.length > 0 || (making?.steps.length ?? 0) > 0, {
     path: ['lines'],
     message: 'must hold something, or be made step by step',
-  });
+  })
+  .refine((jar) => (jar.version === undefined) !== (jar.freeze === undefined), NEITHER_NOR);
 export type NewTrial = z.input<typeof newTrialSchema>;
 export const newEventSchema = z.strictObject({
   id: trialIdSchema,

@@ -185,9 +185,9 @@ describe('bad input is answered, never a 500', () => {
     expect(made.body.formula.name).toBe('Poisoned \uFFFD dressing');
     const changed = await send('poisoned', diff(change('name', name, 'Cut \uDED2 in two', null)));
     expect(changed.status).toBe(200);
-    expect(
-      (await send('poisoned', diff(change('name', 'Cut \uFFFD in two', 'a\u0000b', null)))).status,
-    ).toBe(200);
+    expect((await send('poisoned', diff(change('name', 'Cut \uFFFD in two', 'a\u0000b', null)))).status).toBe(
+      200,
+    );
     expect((await client.get<FormulaRecord>('formulas/poisoned')).body.formula.name).toBe('ab');
   });
 

@@ -1,3 +1,4 @@
+import { KitchenId, sayKitchen } from './http/kitchenId';
 import { randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
@@ -27,6 +28,8 @@ import { printRoutes } from './features/print/routes';
 import { recordRoutes } from './features/records/routes';
 import { RecordStore } from './features/records/store';
 import { serviceRoutes } from './features/service/routes';
+import { sharedRoutes } from './features/shared/routes';
+import { SharedStore } from './features/shared/store';
 import { ServiceStore } from './features/service/store';
 import { timerRoutes } from './features/timers/routes';
 import { TimerStore } from './features/timers/store';
@@ -106,26 +109,33 @@ export function createApp(deps: AppDependencies): Express {
   api.get('/openapi.json', (_request, response) => {
     response.json(openApiDocument(API_WORDS));
   });
+  const kitchenId = new KitchenId(deps.db);
+  api.use(sayKitchen(kitchenId));
   api.use('/session', accessRoutes(deps.access));
   if (deps.access) api.use(requireAccess(deps.access));
   const formulas = new FormulaStore(deps.db, deps.now);
-  api.use('/formulas', formulaRoutes(formulas));
-  api.use(documentRoutes(new DocumentStore(deps.db, deps.now)));
   const kitchen = new KitchenStore(deps.db, deps.now);
-  api.use(kitchenRoutes(kitchen));
   const hub = new LiveHub(deps.wire);
+  api.use('/formulas', formulaRoutes(formulas, hub));
+  api.use(documentRoutes(new DocumentStore(deps.db, deps.now), hub));
+  hub.listen(({ about }) => {
+    if (about === 'everything') kitchenId.forget();
+  });
+  const shared = new SharedStore(deps.db, deps.now);
+  api.use(kitchenRoutes(kitchen, shared, hub));
+  api.use(sharedRoutes(shared, hub));
   const counter = new Counter(deps.instruments ?? NO_INSTRUMENTS, () => performance.now(), randomUUID());
   const jars = new TrialStore(deps.db, deps.now);
   const { instruments } = counter.answer;
   const batches = new BatchStore(deps.db, deps.now, jars);
   api.use(batchRoutes(batches, hub, instruments));
   api.use(recordRoutes(new RecordStore(deps.db, jars, batches), hub));
-  api.use(trialRoutes(jars, hub, instruments, async () => (await kitchen.settings()).provenAfter));
+  api.use(trialRoutes(jars, formulas, hub, instruments, async () => (await kitchen.settings()).provenAfter));
   api.use(timerRoutes(new TimerStore(deps.db, deps.now), hub));
-  api.use(measureRoutes(new MeasureStore(deps.db, deps.now)));
-  api.use(panelRoutes(new PanelStore(deps.db, deps.now)));
+  api.use(measureRoutes(new MeasureStore(deps.db, deps.now), hub));
+  api.use(panelRoutes(new PanelStore(deps.db, deps.now), hub));
   api.use(deviceRoutes(counter));
-  api.use(serviceRoutes(new ServiceStore(deps.db, deps.now), hub));
+  api.use(serviceRoutes(new ServiceStore(deps.db, deps.now), shared, hub));
   api.use(printRoutes({ kitchen, formulas, batches }, deps.now));
   if (deps.backups) {
     api.use(

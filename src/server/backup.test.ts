@@ -5,7 +5,7 @@ import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { ErrorBody, ShelfRecord, Standings, TrialRecord } from '#contract';
 import { restoreFromFile, saveToFile } from './backup/commandLine';
-import { BackupError, TABLES, unpack, type Backup } from './backup/format';
+import { BackupError, NOT_SAVED, TABLES, unpack, type Backup } from './backup/format';
 import { found } from './db/client';
 import type { RunningKitchen } from './start';
 import {
@@ -64,7 +64,7 @@ describe('a backup', () => {
     );
     await close();
     demo = await openKitchen(folders[0]!, { demo: true, now });
-    expect(rows.map(({ name }) => name).sort()).toEqual([...TABLES, 'secrets'].sort());
+    expect(rows.map(({ name }) => name).sort()).toEqual([...TABLES, ...NOT_SAVED].sort());
     const { rows: saved, kitchen } = unpack(await save(demo));
     expect(kitchen).toBe('Tarn House');
     expect(Object.keys(saved).sort()).toEqual([...TABLES].sort());

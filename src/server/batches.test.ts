@@ -340,3 +340,21 @@ it('a batch cannot be edited away: the database itself refuses', async () => {
   client = new Client(kitchen.address);
   expect((await client.get<BatchRecord>('batches/one')).body.state).toBe('signed');
 });
+
+describe('what several take on at once', () => {
+  it('is taken on once: the kitchen looks whether there is enough of it that day', async () => {
+    const day = '2026-11-30';
+    const need = { day, needMl: snapshot.yieldMl };
+    const taken = await Promise.all(
+      ['left', 'right'].map((id) => client.post<BatchRecord>('batches', batch(`tablet-${id}`, need))),
+    );
+    expect(taken.map(({ status }) => status)).toEqual([201, 201]);
+    expect(new Set(taken.map(({ body }) => body.number))).toEqual(new Set(['20261130-01']));
+    // What is wanted beyond it is another batch.
+    const more = await client.post<BatchRecord>(
+      'batches',
+      batch('more', { day, needMl: snapshot.yieldMl * 2 }),
+    );
+    expect(more.body.number).toBe('20261130-02');
+  });
+});

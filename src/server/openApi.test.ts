@@ -80,7 +80,7 @@ describe('the description of the API', () => {
   it.each(OPERATIONS.map((operation) => [`${operation.method} ${operation.path}`, operation] as const))(
     '%s is answered, and as described',
     async (_name, { method, path, status, answerType, bodyType, body }) => {
-      const address = `${kitchen.address}/api${path.replace('{day}', '2026-12-01').replace('{id}', 'nothing')}`;
+      const address = `${kitchen.address}/api${path.replace('{day}', '2026-12-01').replace('{kind}', 'pantry').replace('{id}', 'nothing')}`;
       const ended = new AbortController();
       const response = await fetch(address, {
         method: method.toUpperCase(),

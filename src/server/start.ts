@@ -16,7 +16,7 @@ import { loadDemo } from './demo/loadDemo';
 import type { Instruments } from './devices/counter';
 import { FormulaStore } from './features/formulas/store';
 import { KitchenStore } from './features/kitchen/store';
-import { ServiceStore } from './features/service/store';
+import { SharedStore } from './features/shared/store';
 import { TrialStore } from './features/trials/store';
 
 export interface StartOptions {
@@ -127,18 +127,18 @@ async function open(options: StartOptions, address: string, undo: Undo): Promise
 /** What a kitchen has from the first day on. */
 async function furnish(db: Database, { now, demo, say }: StartOptions): Promise<void> {
   const formulas = new FormulaStore(db, now);
-  const kitchen = new KitchenStore(db, now);
-  await kitchen.addStartingVessels();
+  const shared = new SharedStore(db, now);
+  await new KitchenStore(db, now).addStartingVessels();
   await formulas.emptyBin();
   if (!demo) return;
-  const loaded = await loadDemo(formulas, kitchen);
+  const loaded = await loadDemo(formulas, shared);
   if (loaded === 0) return;
   await loadJars((at) => new TrialStore(db, () => at), now());
   await loadBatches((at) => {
     const jars = new TrialStore(db, () => at);
     return { jars, batches: new BatchStore(db, () => at, jars) };
   }, now());
-  await loadPlans(new ServiceStore(db, now), now().toISOString().slice(0, 10));
+  await loadPlans(shared, now().toISOString().slice(0, 10));
   say(runningWords.putLoadedFormulasOnThe(loaded));
 }
 

@@ -14,3 +14,11 @@ createRoot(document.getElementById('root')!).render(
     </Provider>
   </StrictMode>,
 );
+
+// What sends is fetched once the page stands; what an older release kept is carried over first.
+setTimeout(() => {
+  void import('./sync/sync').then(async ({ resumeAll }) => {
+    await import('./sync/before').then(({ carryOver }) => carryOver()).catch(() => undefined);
+    await resumeAll();
+  });
+}, 1500);

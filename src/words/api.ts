@@ -52,6 +52,10 @@ const OPERATIONS: Readonly<Record<string, string>> = {
   'put /styles/{id}': 'Adds a style or moves the windows of one.',
   'get /cooks': 'Names to choose from on a device; no logins.',
   'put /cooks/{id}': 'Adds a cook or changes the name.',
+  'get /shared/{kind}/{id}':
+    'A plan, the settings, a pantry entry, vessel, style, ingredient or cook, with the count of its changes.',
+  'post /shared/{kind}/{id}/changes':
+    'Changes places in it, from what you saw to what they shall be. Sent again with its key it is applied once.',
   'get /pantry': 'Stock, price and bottle, by ingredient.',
   'put /pantry/{id}': 'Replaces what is known of one ingredient’s stock.',
   'get /ingredients': 'Ingredients of the kitchen’s own; the reference table ships with the application.',

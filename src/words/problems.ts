@@ -19,6 +19,7 @@ const PROBLEMS: Readonly<Record<string, string>> = {
   'needs a title': 'needs a title',
   'needs a sign': 'needs a sign',
   'must say what it is for': 'must say what it is for',
+  'must be a version, or what is to be frozen': 'must be a version, or what is to be frozen',
   'must hold something, or be made step by step': 'must hold something, or be made step by step',
   'must have words for every line': 'must have words for every line',
   'must have a cell for every column': 'must have a cell for every column',

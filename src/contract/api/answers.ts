@@ -1,4 +1,5 @@
 /** What the kitchen answers, as schemas: the types say the same to the compiler, these to whoever reads the API. */
+import { sharedKindSchema } from '../sharedSchemas';
 import { z } from 'zod';
 import {
   SHELVES,
@@ -186,4 +187,12 @@ export const errorSchema: z.ZodType<ErrorBody> = z.strictObject({
     message: z.string().describe('What is wrong and what to do, to be shown as it is'),
     details: z.unknown().optional(),
   }),
+});
+
+export const sharedRecordSchema = z.strictObject({
+  kind: sharedKindSchema,
+  id: z.string(),
+  revision: count,
+  /** As the kind has it; null where it was taken out. */
+  doc: z.unknown(),
 });

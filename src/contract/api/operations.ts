@@ -16,6 +16,7 @@ import {
   planRecordSchema,
   restoredSchema,
   sessionStateSchema,
+  sharedRecordSchema,
   shelfRecordSchema,
   standingsSchema,
   timersAnswerSchema,
@@ -47,6 +48,7 @@ import { labelQuerySchema, printSheetSchema, printStripSchema, readerQuerySchema
 import { putPlanSchema } from '../plan';
 import { recordsReportSchema, recordsSchema } from '../records';
 import { newDressingSchema } from '../service';
+import { sharedChangesSchema } from '../sharedSchemas';
 import { signInSchema } from '../session';
 import { newTimerSchema } from '../timer';
 import { logQuerySchema, newEventSchema, newTrialSchema } from '../trial';
@@ -185,6 +187,13 @@ export const OPERATIONS: readonly Operation[] = [
     },
     get('/cooks', z.array(cookSchema)),
     put('/cooks/{id}', cookSchema, cookSchema),
+    get('/shared/{kind}/{id}', sharedRecordSchema),
+    {
+      ...add('/shared/{kind}/{id}/changes', sharedChangesSchema, sharedRecordSchema, {
+        refuses: ['conflict'],
+      }),
+      status: [200],
+    },
     get('/pantry', pantrySchema(pantryEntrySchema)),
     put('/pantry/{id}', pantryEntrySchema, pantryEntrySchema),
     get('/ingredients', z.array(ingredientRowSchema)),

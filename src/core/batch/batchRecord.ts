@@ -142,3 +142,13 @@ export const tastedRight = (whole: readonly LoggedEvent[]): boolean | null => {
 /** "20261126-02": the day and the place in it. @param day YYYY-MM-DD */
 export const batchNumber = (day: string, place: number): string =>
   `${day.replaceAll('-', '')}-${String(place).padStart(2, '0')}`;
+
+/** Less than what is missing from this share is within what a ladle takes; tag: common practice. */
+const ENOUGH_SHARE = 0.95;
+
+/** What batches come to, ml. */
+export const madeMl = (batches: readonly { readonly plan: { readonly yieldMl: number } }[]): number =>
+  batches.reduce((sum, { plan }) => sum + plan.yieldMl, 0);
+
+/** Whether what is taken on is enough for what there has to be, both ml. */
+export const isEnough = (thereMl: number, neededMl: number): boolean => thereMl >= neededMl * ENOUGH_SHARE;

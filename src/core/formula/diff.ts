@@ -3,6 +3,7 @@
  * Changes of different additions, or of different fields, never conflict; the same field changed
  * from another value does.
  */
+import { applyChanges, changesBetween, PLAIN, type Change, type Refusal } from '#core/document';
 import type { Addition, AdditionId, Formula } from './formula';
 
 type AdditionField = Exclude<keyof Addition, 'id'>;
@@ -25,7 +26,9 @@ export interface FormulaDiff {
 
 export type Conflict =
   | { readonly kind: 'field'; readonly change: FieldChange; readonly current: FieldValue }
-  | { readonly kind: 'removed-meanwhile'; readonly change: FieldChange };
+  | { readonly kind: 'removed-meanwhile'; readonly change: FieldChange }
+  /** Taken out, or put in, here; elsewhere it became something else. */
+  | { readonly kind: 'changed-meanwhile'; readonly addition: Addition; readonly current: Addition };
 
 export type ApplyResult =
   | { readonly status: 'applied'; readonly formula: Formula }
@@ -44,31 +47,38 @@ export const ADDITION_FIELDS = [
 export const isEmptyDiff = (diff: FormulaDiff): boolean =>
   diff.added.length + diff.removed.length + diff.updated.length === 0;
 
-/** The change that leads from `before` to `after`. */
-export function diffFormulas(before: Formula, after: Formula): FormulaDiff {
-  const old = new Map(before.additions.map((addition) => [addition.id, addition]));
-  const kept = new Set(after.additions.map((addition) => addition.id));
-  const updated: FieldChange[] = [];
-  for (const field of FORMULA_FIELDS) {
-    if (before[field] !== after[field]) {
-      updated.push({ additionId: null, field, from: before[field], to: after[field] });
-    }
-  }
-  const added: Addition[] = [];
-  for (const addition of after.additions) {
-    const was = old.get(addition.id);
-    if (!was) {
-      added.push(addition);
-      continue;
-    }
-    for (const field of ADDITION_FIELDS) {
-      if (was[field] !== addition[field]) {
-        updated.push({ additionId: addition.id, field, from: was[field], to: addition[field] });
-      }
-    }
-  }
-  return { added, removed: before.additions.filter(({ id }) => !kept.has(id)), updated };
+const LINES = 'additions';
+
+/** A diff as changes of a document, which all merging rests on. */
+export const changesOf = ({ added, removed, updated }: FormulaDiff): readonly Change[] => [
+  ...removed.map((from): Change => ({ path: [LINES, from.id], from })),
+  ...added.map((to): Change => ({ path: [LINES, to.id], to })),
+  ...updated.map(({ additionId, field, from, to }): Change => ({
+    path: additionId === null ? [field] : [LINES, additionId, field],
+    from,
+    to,
+  })),
+];
+
+/** Changes of a formula's document as the diff that is sent and kept. */
+export function diffOf(changes: readonly Change[]): FormulaDiff {
+  const lines = changes.filter(({ path }) => path.length === 2);
+  return {
+    added: lines.flatMap(({ from, to }) => (from === undefined ? [to as Addition] : [])),
+    removed: lines.flatMap(({ from, to }) => (to === undefined ? [from as Addition] : [])),
+    updated: changes.flatMap(({ path, from, to }): FieldChange[] => {
+      const [first, id, field] = path;
+      if (path.length === 2) return [];
+      return [
+        { additionId: path.length === 1 ? null : id!, field: field ?? first!, from, to } as FieldChange,
+      ];
+    }),
+  };
 }
+
+/** The change that leads from `before` to `after`. */
+export const diffFormulas = (before: Formula, after: Formula): FormulaDiff =>
+  diffOf(changesBetween(before, after, PLAIN));
 
 /** The change that takes `diff` back. */
 export const invertDiff = (diff: FormulaDiff): FormulaDiff => ({
@@ -87,30 +97,19 @@ export const invertDiff = (diff: FormulaDiff): FormulaDiff => ({
  * alone, so applying the same change twice does no harm. All or nothing.
  */
 export function applyDiff(formula: Formula, diff: FormulaDiff): ApplyResult {
-  const additions = new Map(formula.additions.map((addition) => [addition.id, addition]));
-  const fields: Record<string, FieldValue> = {};
-  const conflicts: Conflict[] = [];
-  for (const addition of diff.added) {
-    if (!additions.has(addition.id)) additions.set(addition.id, addition);
+  const result = applyChanges(formula, changesOf(diff));
+  return result.status === 'applied'
+    ? { status: 'applied', formula: result.doc }
+    : { status: 'conflict', conflicts: result.refusals.map(conflictOf) };
+}
+
+function conflictOf({ change, current }: Refusal): Conflict {
+  if (change.path.length === 2) {
+    const addition = (change.to ?? change.from) as Addition;
+    return { kind: 'changed-meanwhile', addition, current: current as Addition };
   }
-  for (const change of diff.updated) {
-    const { additionId, field, from, to } = change;
-    if (additionId === null) {
-      const current = formula[field as FormulaField];
-      if (current === from || current === to) fields[field] = to;
-      else conflicts.push({ kind: 'field', change, current });
-      continue;
-    }
-    const addition = additions.get(additionId);
-    if (!addition) {
-      conflicts.push({ kind: 'removed-meanwhile', change });
-      continue;
-    }
-    const current = addition[field as AdditionField];
-    if (current === from || current === to) additions.set(additionId, { ...addition, [field]: to });
-    else conflicts.push({ kind: 'field', change, current });
-  }
-  for (const { id } of diff.removed) additions.delete(id);
-  if (conflicts.length > 0) return { status: 'conflict', conflicts };
-  return { status: 'applied', formula: { ...formula, ...fields, additions: [...additions.values()] } };
+  const [field] = diffOf([change]).updated;
+  return current === undefined && field!.additionId !== null
+    ? { kind: 'removed-meanwhile', change: field! }
+    : { kind: 'field', change: field!, current: current as FieldValue };
 }

@@ -1,9 +1,10 @@
 export {
   ADDITION_FIELDS,
   applyDiff,
+  changesOf,
   diffFormulas,
+  diffOf,
   FORMULA_FIELDS,
-  invertDiff,
   isEmptyDiff,
   type Conflict,
   type FieldChange,

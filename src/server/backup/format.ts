@@ -35,6 +35,8 @@ export const TABLES = [
   'plans',
   'timers',
 ] as const;
+/** What belongs to one database and its screens, not to what a kitchen keeps. */
+export const NOT_SAVED = ['secrets', 'shared_revisions', 'applied_shared'] as const;
 export type TableName = (typeof TABLES)[number];
 
 const backupSchema = z.strictObject({

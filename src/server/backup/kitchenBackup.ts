@@ -10,6 +10,7 @@ import { formulaSchema, settingsSchema, vesselSchema, type Restored } from '#con
 import { sayIssue } from '#words/problems';
 import { runningWords } from '#words/screens/running';
 import { journalOf, openDatabase, type Database } from '../db/client';
+import { renewKitchenId } from '../http/kitchenId';
 import { BackupError, pack, unpack, type Backup } from './format';
 import { readRows, replaceRows } from './rows';
 
@@ -45,6 +46,7 @@ export async function restoreKitchen(
   await replaceRows(db, rows, (there) => {
     asideFile = layAside(packed(there, place, now), place, now);
   });
+  await renewKitchenId(db);
   return {
     kitchen: backup.kitchen,
     madeAt: backup.madeAt,

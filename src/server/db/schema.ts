@@ -23,6 +23,7 @@ import type {
   PantryEntry,
   PlanContent,
   Settings,
+  SharedKind,
   Shelf,
   TrialBatch,
 } from '#contract';
@@ -254,4 +255,23 @@ export const timers = pgTable('timers', {
   trialId: text('trial_id'),
   startedAt: moment('started_at').notNull(),
   endedAt: moment('ended_at'),
+});
+
+/** How often a shared thing was changed: with formulas and plans their own rows say it. */
+export const sharedRevisions = pgTable(
+  'shared_revisions',
+  {
+    kind: text('kind').$type<SharedKind>().notNull(),
+    id: text('id').notNull(),
+    revision: integer('revision').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.kind, table.id] })],
+);
+
+/** Keys of changes of shared things already taken. */
+export const appliedShared = pgTable('applied_shared', {
+  key: text('key').primaryKey(),
+  kind: text('kind').$type<SharedKind>().notNull(),
+  id: text('id').notNull(),
+  createdAt: moment('created_at').notNull(),
 });

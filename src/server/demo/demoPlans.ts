@@ -2,7 +2,7 @@
 import { EMPTY_PLAN, type PlanContent, type PlanDish, type PlanService } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { DISHES, TIMING } from '#core/service';
-import type { ServiceStore } from '../features/service/store';
+import type { SharedStore } from '../features/shared/store';
 
 type Dish = readonly [formulaId: string, kind: PlanDish['kind'], fresh: boolean];
 const service = (
@@ -67,9 +67,9 @@ const DEMO_DAYS: Readonly<Record<number, Partial<PlanContent>>> = {
 };
 
 /** @param today YYYY-MM-DD */
-export async function loadPlans(store: ServiceStore, today: string): Promise<void> {
+export async function loadPlans(store: SharedStore, today: string): Promise<void> {
   for (const [days, content] of Object.entries(DEMO_DAYS)) {
     const day = new Date(Date.parse(today) + Number(days) * 86_400_000).toISOString().slice(0, 10);
-    await store.savePlan({ day, revision: 0, content: { ...EMPTY_PLAN, ...content } });
+    await store.replace('plan', day, { ...EMPTY_PLAN, ...content });
   }
 }

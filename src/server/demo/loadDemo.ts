@@ -1,4 +1,4 @@
-import { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY } from '#contract';
+import { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, SETTINGS_ID } from '#contract';
 import {
   diffFormulas,
   emptyFormula,
@@ -14,7 +14,7 @@ import {
 } from '#core/formula';
 import { madeId, measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
 import type { FormulaStore } from '../features/formulas/store';
-import type { KitchenStore } from '../features/kitchen/store';
+import type { SharedStore } from '../features/shared/store';
 import {
   DEMO_COOKS,
   DEMO_FORMULAS,
@@ -25,17 +25,17 @@ import {
 } from './demoKitchen';
 
 /** Loads the demonstration into an empty kitchen; a kitchen that holds anything is left alone. */
-export async function loadDemo(formulas: FormulaStore, kitchen: KitchenStore): Promise<number> {
+export async function loadDemo(formulas: FormulaStore, shared: SharedStore): Promise<number> {
   if (!(await formulas.isEmpty())) return 0;
-  await kitchen.saveSettings({
+  await shared.replace('settings', SETTINGS_ID, {
     ...DEFAULT_SETTINGS,
     kitchenName: DEMO_KITCHEN_NAME,
     spoons: DEMO_SPOONS,
   });
-  for (const cook of DEMO_COOKS) await kitchen.saveCook(cook);
+  for (const cook of DEMO_COOKS) await shared.replace('cook', cook.id, cook);
   for (const [id, onHandG, price, packMassG, bottle] of DEMO_PANTRY) {
     const entry = EMPTY_PANTRY_ENTRY;
-    await kitchen.savePantry(id, {
+    await shared.replace('pantry', id, {
       onHandG,
       price,
       packMassG,

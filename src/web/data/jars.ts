@@ -14,7 +14,9 @@ export interface Jar extends TrialRecord {
 
 export function withWaiting(trial: TrialRecord, all: readonly Waiting[]): Jar {
   const known = new Set(trial.events.map(({ id }) => id));
-  const own = all.filter(({ id, trialId }) => trialId === trial.id && !known.has(id));
+  const own = all.flatMap((one) =>
+    one.kind === 'event' && one.trialId === trial.id && !known.has(one.id) ? [one] : [],
+  );
   const later = own.map(({ id, event, by, happenedAt }): TrialEventRecord => ({
     id,
     event,
@@ -28,6 +30,24 @@ export function withWaiting(trial: TrialRecord, all: readonly Waiting[]): Jar {
   };
 }
 
+/** Jars that were begun on this device and that the kitchen does not know yet, newest first. */
+export const begunHere = (
+  known: readonly TrialRecord[],
+  all: readonly Waiting[],
+  formulaId: FormulaId,
+): readonly TrialRecord[] =>
+  all
+    .flatMap((one): TrialRecord[] => {
+      if (one.kind !== 'begin' || one.formulaId !== formulaId) return [];
+      const { jar, by, happenedAt: at } = one;
+      if (known.some(({ id }) => id === jar.id)) return [];
+      const { id, vesselId, lines, styleId = null, making = null } = jar;
+      // Which version it becomes is settled when it arrives.
+      const version = jar.version ?? (jar.freeze?.formula.basedOnVersion ?? 0) + 1;
+      return [{ id, formulaId, version, vesselId, styleId, lines, making, batch: null, by, at, events: [] }];
+    })
+    .reverse();
+
 /** Newest first; undefined while they are fetched. */
 export function useJars(formulaId: FormulaId): {
   readonly jars: readonly Jar[] | undefined;
@@ -36,7 +56,12 @@ export function useJars(formulaId: FormulaId): {
 } {
   const { data, error, refetch } = useTrialsQuery(formulaId);
   const waiting = useAppSelector((state) => state.outbox.waiting);
-  const jars = useMemo(() => data?.map((trial) => withWaiting(trial, waiting)), [data, waiting]);
+  const jars = useMemo(
+    () =>
+      data &&
+      [...begunHere(data, waiting, formulaId), ...data].map((trial) => withWaiting(trial, waiting)),
+    [data, waiting, formulaId],
+  );
   return { jars, error: data ? undefined : error, retry: () => void refetch() };
 }
 

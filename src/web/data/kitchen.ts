@@ -1,10 +1,11 @@
 /** The kitchen as every screen needs it: settings, vessels, catalogue; defaults until the server has answered. */
 import { useMemo } from 'react';
-import { DEFAULT_SETTINGS } from '#contract';
+import { DEFAULT_SETTINGS, SETTINGS_ID, type OwnIngredient, type Settings } from '#contract';
 import { withMade } from '#core/reckoning';
 import { STARTING_VESSELS } from '#core/vessel';
 import { catalogueWith, contextFor, type Kitchen, type Pantry } from '#kitchen/reading';
 import { useHere } from './here';
+import { useOpenDocs, withOpen } from './openDocs';
 import { useOwnMeasures } from './ownMeasures';
 import {
   useMadeQuery,
@@ -16,16 +17,35 @@ import {
 
 const EMPTY_PANTRY: Pantry = {};
 
+/** Undefined while they are fetched. */
+export function useSettings(): Settings | undefined {
+  const open = useOpenDocs('settings')[SETTINGS_ID];
+  const kept = useSettingsQuery().data;
+  return open ?? kept;
+}
+export function useOwnIngredients(): readonly OwnIngredient[] | undefined {
+  const kept = useOwnIngredientsQuery().data;
+  const open = useOpenDocs('ingredient');
+  return useMemo(() => withOpen(kept, open), [kept, open]);
+}
+export function usePantry(): Pantry | undefined {
+  const kept = usePantryQuery().data;
+  const open = useOpenDocs('pantry');
+  return useMemo(() => kept && { ...kept, ...open }, [kept, open]);
+}
+
 export function useKitchen(): Kitchen {
-  const kept = useSettingsQuery().data ?? DEFAULT_SETTINGS;
+  const kept = useSettings() ?? DEFAULT_SETTINGS;
   const { decimalSign } = useHere();
   const settings = useMemo(
     () => (decimalSign === null ? kept : { ...kept, decimalSign }),
     [kept, decimalSign],
   );
-  const vessels = useVesselsQuery().data ?? STARTING_VESSELS;
-  const own = useOwnIngredientsQuery().data;
-  const pantry = usePantryQuery().data ?? EMPTY_PANTRY;
+  const listed = useVesselsQuery().data;
+  const openVessels = useOpenDocs('vessel');
+  const vessels = useMemo(() => withOpen(listed, openVessels) ?? STARTING_VESSELS, [listed, openVessels]);
+  const own = useOwnIngredients();
+  const pantry = usePantry() ?? EMPTY_PANTRY;
   const versions = useMadeQuery().data;
   const plain = useMemo(() => catalogueWith(own, pantry), [own, pantry]);
   const measures = useOwnMeasures(plain);

@@ -3,7 +3,7 @@ import type { ErrorBody } from '#contract';
 import { frameWords } from '#words/screens/frame';
 import { keepingApi } from './endpoints/keeping';
 
-export { ALL_TRIALS } from './endpoints/base';
+export { ALL_TAGS, ALL_TRIALS } from './endpoints/base';
 /** All there is to ask for. */
 export const kitchenApi = keepingApi;
 
@@ -14,7 +14,6 @@ export const {
   useBeginBatchMutation,
   useCombineBatchMutation,
   useRecordBatchEventMutation,
-  useAddDressingMutation,
   useDressingsQuery,
   useAddMeasureMutation,
   useAnswerPanelMutation,
@@ -22,19 +21,14 @@ export const {
   useBeginTrialMutation,
   useClaimScaleMutation,
   useDevicesQuery,
-  useEndTimerMutation,
   useKitchenLogQuery,
   useLatestTrialsQuery,
   useMoveHandMutation,
   useReleaseScaleMutation,
-  useStartTimerMutation,
   useTareScaleMutation,
   useTimersQuery,
-  useChangeFormulaMutation,
   useCooksQuery,
   useCreateFormulaMutation,
-  useDropStyleMutation,
-  useFormulaQuery,
   useFormulasQuery,
   useFreezeMutation,
   useMadeQuery,
@@ -44,16 +38,8 @@ export const {
   usePanelsQuery,
   useAddRecordsMutation,
   usePlanWeekQuery,
-  usePlanQuery,
-  useSavePlanMutation,
   useReadDocumentMutation,
   usePantryQuery,
-  useSaveCookMutation,
-  useSaveIngredientMutation,
-  useSavePantryMutation,
-  useSaveSettingsMutation,
-  useSaveStyleMutation,
-  useSaveVesselMutation,
   useSessionQuery,
   useSettingsQuery,
   useSignInMutation,

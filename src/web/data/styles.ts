@@ -8,6 +8,7 @@ import { STYLES, withTypedRatio, type Style } from '#core/palate';
 import { observationsOf, shiftedStyle, type Observation, type Shift } from '#core/trial';
 import { useLatestTrialsQuery, useStylesQuery } from './kitchenApi';
 import { useKitchen } from './kitchen';
+import { useOpenDocs, withOpen } from './openDocs';
 
 export interface KitchenStyle extends Style {
   readonly kind: 'built-in' | 'adjusted' | 'own';
@@ -20,7 +21,9 @@ export interface KitchenStyle extends Style {
 const NO_SHIFTS: readonly Shift[] = [];
 
 export function useStyles(): readonly KitchenStyle[] {
-  const saved = useStylesQuery().data;
+  const listed = useStylesQuery().data;
+  const open = useOpenDocs('style');
+  const saved = useMemo(() => withOpen(listed, open), [listed, open]);
   const said = useSaid();
   return useMemo(() => {
     const byId = new Map((saved ?? []).map((style) => [style.id, style]));

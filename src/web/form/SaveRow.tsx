@@ -27,6 +27,8 @@ export function SaveRow<T extends FieldValues>(props: SaveRowProps<T>) {
     changed: words.notSavedYet,
     saving: formWords.saving,
     saved: words.saved,
+    here: formWords.keptHere,
+    clash: formWords.changedElsewhereToo,
     failed: state === 'failed' ? words.notSaved(sayError(error)) : '',
   }[state];
   return (

@@ -74,14 +74,17 @@ describe('a form over a schema of the contract', () => {
     await user.click(screen.getByLabelText('It closes'));
     expect(screen.getByRole('status').textContent).toBe('Not saved yet.');
     await user.click(keep());
-    expect(save).toHaveBeenCalledWith({
-      ...START,
-      name: 'Tall jar',
-      ml: 1.5,
-      share: 0.125,
-      ph: 3.9,
-      closes: false,
-    });
+    expect(save).toHaveBeenCalledWith(
+      {
+        ...START,
+        name: 'Tall jar',
+        ml: 1.5,
+        share: 0.125,
+        ph: 3.9,
+        closes: false,
+      },
+      START,
+    );
     expect(await screen.findByText('Saved.')).toBeTruthy();
     expect(keep().disabled).toBe(true);
     expect(field('Stays behind, %').value).toBe('12.5');

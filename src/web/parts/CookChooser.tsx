@@ -1,15 +1,15 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { frameWords } from '#words/screens/frame';
-import { sayError, useCooksQuery, useSaveCookMutation } from '../data/kitchenApi';
-import { setCookHere } from '../sync/cook';
-import { newId } from '../sync/device';
+import { useCooksQuery } from '../data/kitchenApi';
+import { useOpenDocs, withOpen } from '../data/openDocs';
 import { useCookHere } from '../data/useCook';
-import { Button } from '../ui/Button';
-import { Dialog } from '../ui/Dialog';
+
+const CookPanel = lazy(async () => ({ default: (await import('./CookPanel')).CookPanel }));
 
 /** Who is cooking on this device. No login: what is frozen carries the name. */
 export function CookChooser() {
-  const cooks = useCooksQuery().data ?? [];
+  const listed = useCooksQuery().data;
+  const cooks = withOpen(listed, useOpenDocs('cook')) ?? [];
   const hereId = useCookHere();
   const here = cooks.find(({ id }) => id === hereId);
   const [open, setOpen] = useState(false);
@@ -26,105 +26,16 @@ export function CookChooser() {
         {here ? here.initials : frameWords.whoCooks}
       </button>
       {open && (
-        <CookPanel
-          cooks={cooks}
-          hereId={here?.id ?? null}
-          onClose={() => {
-            setOpen(false);
-          }}
-        />
+        <Suspense fallback={null}>
+          <CookPanel
+            cooks={listed ?? []}
+            hereId={here?.id ?? null}
+            onClose={() => {
+              setOpen(false);
+            }}
+          />
+        </Suspense>
       )}
     </>
-  );
-}
-
-function initialsOf(name: string): string {
-  const words = name.trim().split(/\s+/).filter(Boolean);
-  return words
-    .slice(0, 3)
-    .map((word) => word.charAt(0).toUpperCase())
-    .join('');
-}
-
-function CookPanel({
-  cooks,
-  hereId,
-  onClose,
-}: {
-  cooks: readonly { id: string; name: string; initials: string }[];
-  hereId: string | null;
-  onClose: () => void;
-}) {
-  const [name, setName] = useState('');
-  const [initials, setInitials] = useState<string | null>(null);
-  const [save, saving] = useSaveCookMutation();
-  const shown = initials ?? initialsOf(name);
-  return (
-    <Dialog title={frameWords.whoCooksOnThisDevice} open onClose={onClose}>
-      <ul className="mb-4 grid gap-1">
-        {cooks.map((cook) => (
-          <li key={cook.id}>
-            <button
-              type="button"
-              aria-pressed={cook.id === hereId}
-              className={`flex min-h-9 w-full items-center gap-3 rounded-md border px-3 text-left hover:border-bottle ${cook.id === hereId ? 'border-bottle bg-mint font-semibold' : 'border-rule bg-paper'}`}
-              onClick={() => {
-                setCookHere(cook.id);
-                onClose();
-              }}
-            >
-              <span className="w-10 font-semibold">{cook.initials}</span> {cook.name}
-            </button>
-          </li>
-        ))}
-      </ul>
-      <form
-        className="flex flex-wrap items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          const cook = { id: newId(), name: name.trim(), initials: shown.trim() };
-          void save(cook)
-            .unwrap()
-            .then(
-              () => {
-                setCookHere(cook.id);
-                onClose();
-              },
-              () => undefined,
-            );
-        }}
-      >
-        <label className="grid gap-1 font-semibold">
-          {frameWords.someoneElse}
-          <input
-            className="field font-normal"
-            maxLength={60}
-            value={name}
-            onChange={(event) => {
-              setName(event.target.value);
-            }}
-          />
-        </label>
-        <label className="grid gap-1 font-semibold">
-          {frameWords.initials}
-          <input
-            className="field w-20 font-normal"
-            maxLength={3}
-            value={shown}
-            onChange={(event) => {
-              setInitials(event.target.value);
-            }}
-          />
-        </label>
-        <Button kind="main" type="submit" disabled={!name.trim() || !shown.trim() || saving.isLoading}>
-          {frameWords.addAndChoose}
-        </Button>
-        {saving.isError && (
-          <p role="alert" className="w-full text-sm text-acid-ink">
-            {frameWords.notAddedError(sayError(saving.error))}
-          </p>
-        )}
-      </form>
-    </Dialog>
   );
 }

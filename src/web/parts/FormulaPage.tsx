@@ -4,7 +4,7 @@ import type { FormulaId } from '#core/formula';
 import { partsWords } from '#words/screens/parts';
 import { useJars, type Jar } from '../data/jars';
 import { useWorking } from '../sync/useWorking';
-import type { WorkingFormula } from '../sync/workingSlice';
+import type { WorkingFormula } from '../sync/working';
 import { Loading, Trouble } from './PageState';
 
 /** What a stage shows while its formula is fetched, or when it cannot be. */

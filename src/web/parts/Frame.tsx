@@ -1,10 +1,14 @@
+import { lazy, Suspense } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { frameWords } from '#words/screens/frame';
 import { useSessionQuery, useSettingsQuery } from '../data/kitchenApi';
+import { useSettings } from '../data/kitchen';
 import { CookChooser } from './CookChooser';
 import { useLive } from '../sync/live';
-import { SignIn } from './SignIn';
+import { SyncState } from './SyncState';
 import { Timers } from './Timers';
+
+const SignIn = lazy(async () => ({ default: (await import('./SignIn')).SignIn }));
 
 const PLACES = [
   { to: '/', label: frameWords.shelf },
@@ -21,7 +25,8 @@ export function Frame() {
   const session = useSessionQuery(undefined, { refetchOnFocus: true }).data;
   const signedOut = session?.needed === true && !session.signedIn;
   useLive(!signedOut);
-  const { data, isError } = useSettingsQuery(undefined, { skip: signedOut });
+  const { isError } = useSettingsQuery(undefined, { skip: signedOut });
+  const data = useSettings();
   return (
     <div className="flex min-h-dvh flex-col">
       <a
@@ -56,9 +61,16 @@ export function Frame() {
           </span>
         </div>
       </header>
+      {!signedOut && <SyncState />}
       {!signedOut && <Timers />}
       <main id="main" className="mx-auto w-full max-w-[1880px] flex-1 px-3 py-3 sm:px-5">
-        {signedOut ? <SignIn /> : <Outlet />}
+        {signedOut ? (
+          <Suspense fallback={null}>
+            <SignIn />
+          </Suspense>
+        ) : (
+          <Outlet />
+        )}
       </main>
     </div>
   );

@@ -1,18 +1,26 @@
 import { frameWords } from '#words/screens/frame';
-import { setAside } from '../sync/outbox';
+import { setAside, tryAgain } from '../sync/outbox';
 import { useAppSelector } from '../sync/store';
+import { useSyncState } from '../sync/useSyncState';
 import { Button } from '../ui/Button';
 
 /** Steps that only this browser has yet, and what the server would not take. Nothing, when all is recorded. */
 export function OutboxNotice({ trialId }: { trialId: string }) {
   const { waiting, away, unkept } = useAppSelector((state) => state.outbox);
-  const own = waiting.filter((entry) => entry.trialId === trialId);
+  const own = waiting.filter(
+    (entry) =>
+      (entry.kind === 'event' && entry.trialId === trialId) ||
+      (entry.kind === 'begin' && entry.jar.id === trialId),
+  );
   const pending = own.filter(({ refused }) => refused === null).length;
   const refused = own.filter((entry) => entry.refused !== null);
-  if (own.length === 0) return null;
+  const { isSlow } = useSyncState();
+  // What is recorded before anybody looks up must not push the page about under a finger.
+  const isShown = pending > 0 && (away || unkept || isSlow);
+  if (!isShown && refused.length === 0) return null;
   return (
     <div role="status" className="border-l-4 border-l-sweet bg-tape-soft px-3 py-2" data-testid="outbox">
-      {pending > 0 && (
+      {isShown && (
         <p className="font-semibold">
           {frameWords.formInThisBrowserForm2(
             pending === 1 ? frameWords.n1StepWaits : frameWords.pendingStepsWait(pending),
@@ -24,6 +32,13 @@ export function OutboxNotice({ trialId }: { trialId: string }) {
       {refused.map(({ id, refused: why }) => (
         <p key={id} className="flex flex-wrap items-center gap-3">
           {frameWords.aStepWasNotRecorded} {why}
+          <Button
+            onClick={() => {
+              tryAgain(id);
+            }}
+          >
+            {frameWords.sendItAgain}
+          </Button>
           <Button onClick={() => void setAside(id)}>{frameWords.setItAside}</Button>
         </p>
       ))}

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { frameWords } from '#words/screens/frame';
 import { sayError, useSignInMutation } from '../data/kitchenApi';
-import { sendWaiting } from '../sync/autosave';
 import { store } from '../sync/store';
+import { sync } from '../sync/sync';
+import { signedIn } from '../sync/workSlice';
 import { Button } from '../ui/Button';
 
 /** Asked of visitors from beyond the machine; what they typed before waits in their browser. */
@@ -18,8 +19,8 @@ export function SignIn() {
           .unwrap()
           .then(
             () => {
-              const { dispatch, getState } = store;
-              sendWaiting(getState().working, dispatch, () => getState().working);
+              store.dispatch(signedIn());
+              sync.wake();
             },
             () => {
               setPasscode('');

@@ -1,19 +1,13 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { TimerRecord } from '#contract';
 import { frameWords } from '#words/screens/frame';
-import { useEndTimerMutation, useTimersQuery } from '../data/kitchenApi';
+import { endTimer, useTimers } from '../data/timers';
 import { beep } from '../ui/sound';
-
-const POLL_MS = 60_000;
 
 /** Running timers, wherever one is: they live on the server and outlast a reload. */
 export function Timers() {
-  const { data } = useTimersQuery(undefined, { pollingInterval: POLL_MS, refetchOnFocus: true });
-  const [end, ending] = useEndTimerMutation();
-  // The server's clock: a tablet whose own is wrong counts rightly.
-  const offsetMs = useMemo(() => (data ? Date.parse(data.now) - Date.now() : 0), [data]);
-  const timers = data?.timers ?? [];
+  const { timers, offsetMs } = useTimers();
   const [, tick] = useState(0);
   const some = timers.length > 0;
   useEffect(() => {
@@ -54,8 +48,7 @@ export function Timers() {
             <button
               type="button"
               className="min-h-16 rounded-md border-2 border-ink bg-paper px-5 font-semibold"
-              disabled={ending.isLoading}
-              onClick={() => void end(timer.id)}
+              onClick={() => void endTimer(timer.id)}
             >
               {left <= 0 ? frameWords.done : frameWords.stop}
               <span className="sr-only"> {timer.label}</span>

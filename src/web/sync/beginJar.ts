@@ -1,57 +1,44 @@
-/** A jar begins from a version: working changes are frozen first. */
+/**
+ * A jar begins from a version. What was changed since is frozen with it, as it stands now, when it is sent: the
+ * making goes on at once, whether the kitchen is there or not.
+ */
 import { useState } from 'react';
 import { sameContent } from '#core/formula';
-import type { NewTrial } from '#contract';
 import { frameWords } from '#words/screens/frame';
-import { useBeginTrialMutation } from '../data/kitchenApi';
-import { byNow, newId } from './device';
-import { useFreezeNow } from './freeze';
-import type { WorkingFormula } from './workingSlice';
+import { newId } from './device';
+import { put } from './outbox';
+import type { BegunJar } from './outboxSlice';
+import type { WorkingFormula } from './working';
 
 interface BeginJar {
   /** What the main action says. */
   readonly version: { readonly number: number; readonly freezes: boolean };
+  /** A change that clashes is to be settled first: what is made must be what is meant. */
   readonly ready: boolean;
   readonly busy: boolean;
-  readonly error: unknown;
-  /** The new jar's id, or null where it did not begin: see `error`. */
-  readonly begin: (
-    jar: Pick<NewTrial, 'vesselId' | 'lines'> & Pick<Partial<NewTrial>, 'making'>,
-  ) => Promise<string | null>;
+  /** @returns the new jar's id */
+  readonly begin: (jar: Pick<BegunJar, 'vesselId' | 'lines' | 'making'>) => Promise<string>;
 }
 
 export function useBeginJar(working: WorkingFormula): BeginJar {
-  const { id, formula, baseVersion } = working;
-  const freezing = useFreezeNow();
-  const [start, starting] = useBeginTrialMutation();
-  // One id for the try: sent again after a failure it is the same jar.
-  const [trialId, setTrialId] = useState(newId);
+  const { id: formulaId, formula, baseVersion } = working;
+  const [busy, setBusy] = useState(false);
   const freezes = baseVersion === null || !sameContent(baseVersion.formula, formula);
   const begin: BeginJar['begin'] = async (jar) => {
-    try {
-      let number = baseVersion?.number ?? 0;
-      if (freezes) {
-        number = (await freezing.freezeNow(working, frameWords.forAJar)).number;
-      }
-      await start({
-        id: trialId,
-        formulaId: id,
-        version: number,
-        styleId: formula.styleId,
-        by: byNow(),
-        ...jar,
-      }).unwrap();
-      setTrialId(newId());
-      return trialId;
-    } catch {
-      return null;
-    }
+    setBusy(true);
+    const id = newId();
+    const from = freezes
+      ? { freeze: { formula, note: frameWords.forAJar } }
+      : { version: baseVersion.number };
+    const begun = { id, formulaId, styleId: formula.styleId, ...from, ...jar };
+    await put({ kind: 'begin', formulaId, jar: begun });
+    setBusy(false);
+    return id;
   };
   return {
     version: { number: freezes ? working.latestNumber + 1 : baseVersion.number, freezes },
-    ready: working.save === 'saved',
-    busy: freezing.isLoading || starting.isLoading,
-    error: freezing.error ?? starting.error,
+    ready: working.clashes.length === 0,
+    busy,
     begin,
   };
 }

@@ -4,7 +4,8 @@ import type { VersionRecord } from '#contract';
 import { useFreezeMutation } from '../data/kitchenApi';
 import { byNow } from './device';
 import { store, useAppDispatch } from './store';
-import { versionFrozen, type WorkingFormula } from './workingSlice';
+import { keyOf } from './shared';
+import { formulaHeard, workingOf, type WorkingFormula } from './working';
 
 type Frozen = Pick<WorkingFormula, 'id' | 'revision'>;
 
@@ -18,7 +19,7 @@ export function useFreezeNow() {
     /** @throws whatever the kitchen answered; it is in `error`, too */
     freezeNow: async ({ id, revision }: Frozen, note: string): Promise<VersionRecord> => {
       const { record, version } = await freeze({ id, revision, note, by: byNow() }).unwrap();
-      dispatch(versionFrozen({ id, record }));
+      dispatch(formulaHeard(record));
       return version;
     },
   };
@@ -41,7 +42,8 @@ export function whenSaved(
       resolve(working);
     };
     const look = (): void => {
-      const working = store.getState().working.byId[id];
+      const work = store.getState().work.byKey[keyOf('formula', id)];
+      const working = work && workingOf(work);
       if (gone.aborted || !working || !sameContent(working.formula, content)) end(null);
       else if (working.save === 'saved') end(working);
     };

@@ -1,30 +1,55 @@
 /** News from the server, so that two screens on one making see each other's steps. */
 import { useEffect } from 'react';
-import { ALL_TRIALS, kitchenApi } from '../data/kitchenApi';
+import type { SharedKind } from '#contract';
 import type { FormulaId } from '#core/formula';
-import { resumeOutbox } from './outbox';
+import { ALL_TAGS, ALL_TRIALS, kitchenApi } from '../data/kitchenApi';
+import { keyOf, type Kind, type WorkKey } from './shared';
+import { listsWith } from './lists';
 import { useAppDispatch } from './store';
 
 type News =
   | { readonly about: 'trials'; readonly formulaId: FormulaId }
   | { readonly about: 'timers' }
-  | { readonly about: 'plan' }
+  | { readonly about: 'plan'; readonly day: string }
+  | { readonly about: 'formula'; readonly id: string }
+  | { readonly about: 'shared'; readonly kind: SharedKind; readonly id: string }
+  | { readonly about: 'kept'; readonly what: 'measures' | 'panels' | 'dressings' }
   | { readonly about: 'gap' }
   | { readonly about: 'everything' };
 
-const QUIET_MS = 2000;
+/** Fetched once the page stands. */
+const sender = () => import('./sync');
 
+const QUIET_MS = 2000;
+const KEPT = { measures: 'Measures', panels: 'Panels', dressings: 'Dressings' } as const;
+
+/** What a page may show of it beside what is open: asked for anew. */
 function tagsOf(news: Exclude<News, { about: 'everything' }>) {
   switch (news.about) {
     case 'timers':
       return ['Timers'] as const;
     case 'plan':
-      return ['Plans'] as const;
+      return ['PlanWeeks'] as const;
+    case 'formula':
+      return ['Shelf', 'Made', { type: 'Versions', id: news.id }] as const;
+    case 'shared':
+      return listsWith(keyOf(news.kind, news.id));
+    case 'kept':
+      return [KEPT[news.what]] as const;
     case 'gap':
-      return ['Trials', 'Timers', 'Batches', 'Plans'] as const;
+      return ALL_TAGS;
     case 'trials':
       return [{ type: 'Trials', id: news.formulaId }, 'Batches'] as const;
   }
+}
+
+/** Which of what is open it is about; null: none. */
+function keysOf(news: News): ((key: WorkKey) => boolean) | null {
+  const one = (kind: Kind, id: string) => (key: WorkKey) => key === keyOf(kind, id);
+  if (news.about === 'plan') return one('plan', news.day);
+  if (news.about === 'formula') return one('formula', news.id);
+  if (news.about === 'shared') return one(news.kind, news.id);
+  return news.about === 'gap' ? () => true : null;
 }
 
 /** Open while the page is looked at: a browser has only few connections to give. */
@@ -42,6 +67,8 @@ export function useLive(listens: boolean): void {
         return;
       }
       dispatch(kitchenApi.util.invalidateTags([...tagsOf(news)]));
+      const which = keysOf(news);
+      if (which) void sender().then(({ refreshOpen }) => refreshOpen(which));
       if (news.about !== 'trials') return;
       // Step follows step at the counter: the whole kitchen's jars are asked for once it is quiet.
       clearTimeout(quiet);
@@ -54,9 +81,14 @@ export function useLive(listens: boolean): void {
       source.addEventListener('news', onNews);
       source.addEventListener('open', () => {
         // Whatever was told while nobody listened.
-        if (opened) dispatch(kitchenApi.util.invalidateTags([...tagsOf({ about: 'gap' })]));
+        if (opened) {
+          dispatch(kitchenApi.util.invalidateTags([...ALL_TAGS]));
+          void sender().then(({ refreshOpen }) => refreshOpen());
+        }
         opened = true;
-        void resumeOutbox();
+        void sender().then(({ sync }) => {
+          sync.wake();
+        });
       });
     };
     const close = (): void => {

@@ -1,8 +1,8 @@
 /** Tells the other tabs of this browser what was saved, so that they show it without being asked. */
-import type { FormulaId } from '#core/formula';
+import type { WorkKey } from './shared';
 
 export interface SavedElsewhere {
-  readonly id: FormulaId;
+  readonly key: WorkKey;
 }
 
 const channel = typeof BroadcastChannel === 'function' ? new BroadcastChannel('ygrana') : null;

@@ -16,6 +16,8 @@ import { newestMeasures, ownMeasuresOf } from '../data/ownMeasures';
 
 const by = { cookId: 'ida', deviceId: 'tablet' };
 const waiting = (id: string, place: number, trialId = 'jar'): Waiting => ({
+  kind: 'event',
+  kitchen: 'here',
   id,
   place,
   trialId,

@@ -4,7 +4,7 @@ import { emptyFormula, type Addition, type AdditionId, type Formula, type Formul
 import { REFERENCE_CATALOGUE, type IngredientId } from '#core/ingredient';
 import { STARTING_VESSELS } from '#core/vessel';
 import type { Kitchen } from '#kitchen/reading';
-import type { WorkingFormula } from '../sync/workingSlice';
+import type { WorkingFormula } from '../sync/working';
 
 export const KITCHEN: Kitchen = {
   settings: DEFAULT_SETTINGS,
@@ -42,7 +42,6 @@ const AT = '2026-11-26T09:00:00.000Z';
 export const WORKING: WorkingFormula = {
   id: 'house' as FormulaId,
   formula: VINAIGRETTE,
-  acknowledged: VINAIGRETTE,
   revision: 1,
   latestNumber: 1,
   baseVersion: {
@@ -52,8 +51,12 @@ export const WORKING: WorkingFormula = {
     note: '',
     formula: VINAIGRETTE,
   } as unknown as WorkingFormula['baseVersion'],
+  canUndo: false,
+  canRedo: false,
   save: 'saved',
-} as WorkingFormula;
+  clashes: [],
+  unmirrored: false,
+};
 
 export const jarOf = (about: Partial<TrialRecord> = {}): TrialRecord => ({
   id: 'jar-1',

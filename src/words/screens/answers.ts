@@ -26,6 +26,11 @@ export const answersWords = {
   formula: 'Formula',
   anotherFormulaAlreadyHasThis: 'Another formula already has this id.',
   change: 'Change',
+  thisWasMeantForAnother:
+    'This was meant for another kitchen than the one that is here now. Open the page anew.',
+  kindOfThing: 'Kind',
+  idOfThing: 'Id',
+  thisCannotBeTakenOut: 'This cannot be taken out, only changed.',
   thatFormulaIsMadeWith:
     'That formula is made with this one, and a formula cannot go into itself. Take the addition out.',
   theSameFieldWasChanged: 'The same field was changed elsewhere meanwhile. Choose which stays.',
@@ -74,6 +79,7 @@ export const answersWords = {
   sendTheRequestAsApplication: 'Send the request as application/json.',
   settings: 'Settings',
   vessel: 'Vessel',
+  style: 'Style',
   theVesselSIdIs: 'The vessel’s id is not the one in the address.',
   theStyleSIdIs: 'The style’s id is not the one in the address.',
   cook: 'Cook',

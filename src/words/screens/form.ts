@@ -4,6 +4,8 @@ export const formWords = {
   backToWhatIsSaved: 'Back to what is saved',
   notSavedYet: 'Not saved yet.',
   saved: 'Saved.',
+  keptHere: 'Kept in this browser; sent when the server is back',
+  changedElsewhereToo: 'Saved, but for what was changed elsewhere too: choose above',
   saving: 'Saving…',
   notSaved: (error: string) => `Not saved. ${error}`,
   aNumber: 'A number, such as 4.2.',

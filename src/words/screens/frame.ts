@@ -43,6 +43,7 @@ export const frameWords = {
   formInThisBrowserForm2: (form: string, form2: string) => `${form} in this browser${form2}`,
   thisBrowserKeepsNothingDo: ' This browser keeps nothing: do not close the page before they are sent.',
   aStepWasNotRecorded: 'A step was not recorded:',
+  sendItAgain: 'Send it again',
   setItAside: 'Set it aside',
   thereIsNothingAtThis: 'There is nothing at this address',
   thisPageCouldNotBe: 'This page could not be shown',

@@ -12,7 +12,9 @@ import type {
 import {
   batchNumber,
   batchStateOf,
+  isEnough,
   isWeighed,
+  madeMl,
   signProblem,
   keepUntilProblem,
   type BatchEvent,
@@ -86,12 +88,19 @@ export class BatchStore {
   }
 
   private async beginInside(batch: NewBatch): Promise<BatchOutcome> {
-    const { id, formulaId, version, day, plan, loads, by } = batch;
+    const { id, formulaId, version, day, plan, loads, needMl, by } = batch;
     const known = await this.get(id);
     if (known)
       return known.formulaId === formulaId && known.version === version
         ? { status: 'recorded', batch: known }
         : { status: 'id-taken' };
+    if (needMl !== undefined) {
+      const there = (await this.ofDay(day)).filter(
+        (other) => other.formulaId === formulaId && other.state !== 'called-off',
+      );
+      if (there.length > 0 && isEnough(madeMl(there), needMl))
+        return { status: 'recorded', batch: there.at(-1)! };
+    }
     const [found] = await this.db
       .select({ number: versions.number })
       .from(versions)

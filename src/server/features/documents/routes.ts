@@ -3,13 +3,14 @@ import { z } from 'zod';
 import { documentJsonSchema, formulaIdSchema, readDocument } from '#contract';
 import { answersWords } from '#words/screens/answers';
 import { ApiError, parse } from '../../http/apiError';
+import type { LiveHub } from '../../live/hub';
 import type { DocumentStore } from './store';
 
 export const DOCUMENT_LIMIT = '32mb';
 const querySchema = z.strictObject({ formula: formulaIdSchema.optional() });
 
 /** Documents that others may read and write. Mounted before the small limit of other bodies. */
-export function documentRoutes(store: DocumentStore): Router {
+export function documentRoutes(store: DocumentStore, hub: LiveHub): Router {
   const router = Router();
 
   router.get('/document', async (request, response) => {
@@ -28,7 +29,10 @@ export function documentRoutes(store: DocumentStore): Router {
   router.post('/document', json({ limit: DOCUMENT_LIMIT }), async (request, response) => {
     const reading = readDocument(request.body);
     if (reading.status === 'refused') throw new ApiError('invalid', reading.message);
-    response.status(201).json(await store.read(reading.document));
+    const report = await store.read(reading.document);
+    // Formulas, vessels, styles, ingredients: whatever is shown may be another now.
+    hub.tell({ about: 'gap' });
+    response.status(201).json(report);
   });
 
   return router;

@@ -10,14 +10,20 @@ import {
 import type { FormulaId } from '#core/formula';
 import { answersWords } from '#words/screens/answers';
 import { ApiError, parse } from '../../http/apiError';
+import type { LiveHub } from '../../live/hub';
 import type { FormulaStore } from './store';
 
 const idOf = (request: Request): FormulaId =>
   parse(formulaIdSchema, request.params.id, answersWords.formulaId);
 const missing = (): ApiError => new ApiError('not-found', answersWords.thisFormulaIsNotOnThe);
 
-export function formulaRoutes(store: FormulaStore): Router {
+const teller = (hub: LiveHub) => (id: FormulaId) => {
+  hub.tell({ about: 'formula', id });
+};
+
+export function formulaRoutes(store: FormulaStore, hub: LiveHub): Router {
   const router = Router();
+  const tell = teller(hub);
 
   router.get('/', async (request, response) => {
     const { json, tag } = await store.list();
@@ -30,6 +36,7 @@ export function formulaRoutes(store: FormulaStore): Router {
   router.post('/', async (request, response) => {
     const record = await store.create(parse(newFormulaSchema, request.body, answersWords.formula));
     if (!record) throw new ApiError('exists', answersWords.anotherFormulaAlreadyHasThis);
+    tell(record.id);
     response.status(201).json(record);
   });
 
@@ -58,6 +65,7 @@ export function formulaRoutes(store: FormulaStore): Router {
         record: outcome.record,
       });
     }
+    tell(outcome.record.id);
     response.json(outcome.record);
   });
 
@@ -65,9 +73,15 @@ export function formulaRoutes(store: FormulaStore): Router {
     const { shelf } = parse(shelfRequestSchema, request.body, answersWords.place);
     const record = await store.move(idOf(request), shelf);
     if (!record) throw missing();
+    tell(record.id);
     response.json(record);
   });
 
+  addVersionRoutes(router, store, tell);
+  return router;
+}
+
+function addVersionRoutes(router: Router, store: FormulaStore, tell: (id: FormulaId) => void): void {
   router.get('/:id/versions', async (request, response) => {
     const id = idOf(request);
     if (!(await store.get(id))) throw missing();
@@ -87,10 +101,9 @@ export function formulaRoutes(store: FormulaStore): Router {
       case 'unchanged':
       case 'frozen': {
         const { status, ...answer } = outcome;
+        tell(outcome.record.id);
         response.status(status === 'frozen' ? 201 : 200).json(answer);
       }
     }
   });
-
-  return router;
 }

@@ -157,6 +157,31 @@ export class FormulaStore {
     });
   }
 
+  /**
+   * The number of a version with this content, made if there is none. The working formula grows from it where
+   * it still is the same; where it has moved on it goes on from where it came from.
+   * @returns null: there is no such formula
+   */
+  async freezeContent(id: FormulaId, formula: Formula, note: string, by: By): Promise<number | null> {
+    return this.db.transaction(async (tx) => {
+      await hold(tx, id);
+      const record = await readRecord(tx, id);
+      if (!record) return null;
+      const all = await tx.select().from(versions).where(eq(versions.formulaId, id));
+      const known = all.filter(({ content }) => sameContent(content, formula));
+      if (known.length > 0) return Math.max(...known.map(({ number }) => number));
+      const number = record.latestNumber + 1;
+      const parent = formula.basedOnVersion;
+      const createdAt = this.now().toISOString();
+      await tx
+        .insert(versions)
+        .values({ formulaId: id, number, parent, content: formula, note, by, createdAt });
+      if (sameContent(record.formula, formula))
+        await this.write(tx, record, { ...record.formula, basedOnVersion: number });
+      return number;
+    });
+  }
+
   /** Puts a formula on the shelf, into the archive or into the bin. Nothing is destroyed by it. */
   async move(id: FormulaId, shelf: Shelf): Promise<FormulaRecord | null> {
     const at = this.now().toISOString();

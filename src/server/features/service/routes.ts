@@ -1,11 +1,13 @@
 import { Router } from 'express';
 import { daySchema, newDressingSchema, putPlanSchema } from '#contract';
 import { answersWords } from '#words/screens/answers';
-import { ApiError, parse } from '../../http/apiError';
+import { parse } from '../../http/apiError';
 import type { LiveHub } from '../../live/hub';
+import { changed } from '../shared/routes';
+import type { SharedStore } from '../shared/store';
 import type { ServiceStore } from './store';
 
-export function serviceRoutes(store: ServiceStore, hub: LiveHub): Router {
+export function serviceRoutes(store: ServiceStore, shared: SharedStore, hub: LiveHub): Router {
   const router = Router();
 
   router.get('/dressings', async (_request, response) => {
@@ -25,16 +27,15 @@ export function serviceRoutes(store: ServiceStore, hub: LiveHub): Router {
   });
 
   router.put('/plans/:day', async (request, response) => {
-    const plan = await store.savePlan(parse(putPlanSchema, request.body, answersWords.plan));
-    if (!plan) throw new ApiError('conflict', answersWords.somebodyElseChangedThisDay);
-    hub.tell({ about: 'plan', day: plan.day });
-    response.json(plan);
+    const { day, revision, content } = parse(putPlanSchema, request.body, answersWords.plan);
+    const plan = changed(await shared.replace('plan', day, content, revision), hub);
+    response.json({ day, revision: plan.revision, content: plan.doc });
   });
 
   router.post('/dressings', async (request, response) => {
-    response
-      .status(201)
-      .json(await store.addDressing(parse(newDressingSchema, request.body, answersWords.dressing)));
+    const entry = await store.addDressing(parse(newDressingSchema, request.body, answersWords.dressing));
+    hub.tell({ about: 'kept', what: 'dressings' });
+    response.status(201).json(entry);
   });
 
   return router;

@@ -1,13 +1,6 @@
 import { desc, eq, inArray } from 'drizzle-orm';
-import {
-  EMPTY_PLAN,
-  planContentOf,
-  type DressingRecord,
-  type NewDressing,
-  type PlanRecord,
-  type PutPlan,
-} from '#contract';
-import { lockInside, type Database } from '../../db/client';
+import { EMPTY_PLAN, planContentOf, type DressingRecord, type NewDressing, type PlanRecord } from '#contract';
+import type { Database } from '../../db/client';
 import { dressings, plans } from '../../db/schema';
 
 const MOST_AT_ONCE = 500;
@@ -50,20 +43,6 @@ export class ServiceStore {
     return days.map((day) => {
       const row = rows.find((one) => one.day === day);
       return { day, revision: row?.revision ?? 0, content: row ? planContentOf(row.content) : EMPTY_PLAN };
-    });
-  }
-
-  /** Null where somebody else has changed it meanwhile. */
-  savePlan({ day, revision, content }: PutPlan): Promise<PlanRecord | null> {
-    const updatedAt = this.now().toISOString();
-    return this.db.transaction(async (tx) => {
-      await lockInside(tx, `plan of ${day}`);
-      const [row] = await tx.select().from(plans).where(eq(plans.day, day));
-      if ((row?.revision ?? 0) !== revision) return null;
-      const values = { day, revision: revision + 1, content, updatedAt };
-      if (row) await tx.update(plans).set(values).where(eq(plans.day, day));
-      else await tx.insert(plans).values(values);
-      return { day, revision: revision + 1, content };
     });
   }
 

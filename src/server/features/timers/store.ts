@@ -33,8 +33,8 @@ export class TimerStore {
   }
 
   /** The same timer sent again is no second timer. */
-  async start(timer: NewTimer): Promise<void> {
-    const startedAt = this.now().toISOString();
+  async start({ agoS = 0, ...timer }: NewTimer): Promise<void> {
+    const startedAt = new Date(this.now().getTime() - agoS * 1000).toISOString();
     await this.db
       .insert(timers)
       .values({ ...timer, startedAt })

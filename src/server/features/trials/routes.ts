@@ -1,21 +1,33 @@
 import { Router } from 'express';
 import { formulaIdSchema, logQuerySchema, newEventSchema, newTrialSchema, trialIdSchema } from '#contract';
-import type { InstrumentInfo } from '#contract';
+import type { z } from 'zod';
+import type { freezeContentSchema, InstrumentInfo, NewTrial } from '#contract';
 import type { TrialEvent } from '#core/trial';
 import { answersWords } from '#words/screens/answers';
 import { ApiError, parse } from '../../http/apiError';
 import { vouchedReading } from '../../http/vouched';
 import type { LiveHub } from '../../live/hub';
+import type { FormulaStore } from '../formulas/store';
 import type { TrialOutcome, TrialStore } from './store';
 
 /** Jars: begun from a version, made, tasted and mended. */
 export function trialRoutes(
   store: TrialStore,
+  formulas: FormulaStore,
   hub: LiveHub,
   instruments: readonly InstrumentInfo[],
   provenAfter: () => Promise<number>,
 ): Router {
   const router = Router();
+  const frozen = async (
+    { formulaId, by }: Pick<NewTrial, 'formulaId' | 'by'>,
+    { formula, note }: z.output<typeof freezeContentSchema>,
+  ): Promise<number> => {
+    const number = await formulas.freezeContent(formulaId, formula, note, by);
+    if (number === null) throw new ApiError('not-found', answersWords.thisFormulaIsNotOnThe);
+    hub.tell({ about: 'formula', id: formulaId });
+    return number;
+  };
 
   router.get('/formulas/:id/trials', async (request, response) => {
     response.json(await store.ofFormula(parse(formulaIdSchema, request.params.id, answersWords.formulaId)));
@@ -34,7 +46,11 @@ export function trialRoutes(
   });
 
   router.post('/trials', async (request, response) => {
-    const trial = recorded(await store.begin(parse(newTrialSchema, request.body, answersWords.jar)));
+    const { freeze, ...jar } = parse(newTrialSchema, request.body, answersWords.jar);
+    // Sent again after an answer was lost: what it was made from is settled.
+    const known = freeze && (await store.get(jar.id));
+    const version = known ? known.version : (jar.version ?? (await frozen(jar, freeze!)));
+    const trial = recorded(await store.begin({ ...jar, version }));
     hub.tell({ about: 'trials', formulaId: trial.formulaId });
     response.status(201).json(trial);
   });

@@ -24,7 +24,9 @@ type TrialRow = typeof trials.$inferSelect;
 type EventRow = typeof trialEvents.$inferSelect;
 
 /** As the schema leaves it: with its defaults filled in. */
-export type CheckedTrial = z.output<typeof newTrialSchema>;
+export type CheckedTrial = Omit<z.output<typeof newTrialSchema>, 'version' | 'freeze'> & {
+  readonly version: number;
+};
 
 export type LogQuery = z.output<typeof logQuerySchema>;
 const LOG_PAGE = 50;
@@ -183,7 +185,7 @@ export class TrialStore {
     );
   }
 
-  private async get(id: string): Promise<TrialRecord | null> {
+  async get(id: string): Promise<TrialRecord | null> {
     const rows = await this.db.select().from(trials).where(eq(trials.id, id));
     return (await this.withEvents(rows))[0] ?? null;
   }

@@ -1,5 +1,5 @@
 /** Batches, what dishes took, and the plan of a day. */
-import type { BatchRecord, Combine, DressingRecord, NewBatch, NewBatchEvent, NewDressing, PlanRecord, PutPlan } from '#contract';
+import type { BatchRecord, Combine, DressingRecord, NewBatch, NewBatchEvent, NewDressing, PlanRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { ALL_TRIALS } from './base';
 import { jarsApi } from './jars';
@@ -33,26 +33,9 @@ export const batchesApi = jarsApi.injectEndpoints({
       query: (body) => ({ url: 'dressings', method: 'POST', body }),
       invalidatesTags: ['Dressings'],
     }),
-    plan: build.query<PlanRecord, string>({ query: (day) => `plans/${day}`, providesTags: ['Plans'] }),
     planWeek: build.query<PlanRecord[], string>({
       query: (day) => `weeks/${day}`,
-      providesTags: ['Plans', 'PlanWeeks'],
-    }),
-    savePlan: build.mutation<PlanRecord, PutPlan>({
-      query: (body) => ({ url: `plans/${body.day}`, method: 'PUT', body }),
-      // Shown at once; what another device has meanwhile is said, and fetched.
-      async onQueryStarted({ day, revision, content }, { dispatch, queryFulfilled }) {
-        const shown = dispatch(
-          batchesApi.util.updateQueryData('plan', day, () => ({ day, revision: revision + 1, content })),
-        );
-        try {
-          await queryFulfilled;
-          dispatch(batchesApi.util.invalidateTags(['PlanWeeks']));
-        } catch {
-          shown.undo();
-          dispatch(batchesApi.util.invalidateTags(['Plans']));
-        }
-      },
+      providesTags: ['PlanWeeks'],
     }),
   }),
 });

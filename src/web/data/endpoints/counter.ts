@@ -1,11 +1,44 @@
 /** Timers and the instruments at the counter. */
-import type { DevicesAnswer, Hand, NewTimer, ScaleClaim, TimersAnswer } from '#contract';
+import {
+  OUT_OF_STORE_HEADER,
+  type DevicesAnswer,
+  type Hand,
+  type NewTimer,
+  type ScaleClaim,
+  type TimersAnswer,
+} from '#contract';
 
 import { batchesApi } from './batches';
 
+export interface TimersHere {
+  readonly timers: TimersAnswer['timers'];
+  /** The kitchen's clock less this device's. */
+  readonly offsetMs: number;
+}
+
+const OFFSET_KEY = 'ygrana-clock';
+/** An answer out of this browser's own store is of an earlier hour: what was known of the clock then holds. */
+function offsetMs(now: string, isOld: boolean): number {
+  try {
+    if (isOld) return Number(localStorage.getItem(OFFSET_KEY) ?? 0) || 0;
+    const offset = Date.parse(now) - Date.now();
+    localStorage.setItem(OFFSET_KEY, String(offset));
+    return offset;
+  } catch {
+    return isOld ? 0 : Date.parse(now) - Date.now();
+  }
+}
+
 export const counterApi = batchesApi.injectEndpoints({
   endpoints: (build) => ({
-    timers: build.query<TimersAnswer, void>({ query: () => 'timers', providesTags: ['Timers'] }),
+    timers: build.query<TimersHere, void>({
+      query: () => 'timers',
+      providesTags: ['Timers'],
+      transformResponse: ({ now, timers }: TimersAnswer, meta) => ({
+        timers,
+        offsetMs: offsetMs(now, meta?.response?.headers.has(OUT_OF_STORE_HEADER) === true),
+      }),
+    }),
     startTimer: build.mutation<TimersAnswer, NewTimer>({
       query: (body) => ({ url: 'timers', method: 'POST', body }),
       invalidatesTags: ['Timers'],

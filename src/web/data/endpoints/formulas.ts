@@ -1,24 +1,14 @@
 /** Formulas, their versions, and documents. */
-import type { ChangeRequest, FormulaRecord, FreezeAnswer, FreezeRequest, ImportReport, MadeRecord, NewFormula, Shelf, ShelfRecord, VersionRecord } from '#contract';
+import type { FormulaRecord, FreezeAnswer, FreezeRequest, ImportReport, MadeRecord, NewFormula, Shelf, ShelfRecord, VersionRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { baseApi } from './base';
 
 export const formulasApi = baseApi.injectEndpoints({
   endpoints: (build) => ({
     formulas: build.query<ShelfRecord[], void>({ query: () => 'formulas', providesTags: ['Shelf'] }),
-    formula: build.query<FormulaRecord, FormulaId>({
-      query: (id) => `formulas/${id}`,
-      // The working slice is the owner while a formula is open; a kept answer would be stale.
-      keepUnusedDataFor: 0,
-      providesTags: (_result, _error, id) => [{ type: 'Formula', id }],
-    }),
     createFormula: build.mutation<FormulaRecord, NewFormula>({
       query: (body) => ({ url: 'formulas', method: 'POST', body }),
       invalidatesTags: ['Shelf'],
-    }),
-    changeFormula: build.mutation<FormulaRecord, { id: FormulaId; change: ChangeRequest }>({
-      query: ({ id, change }) => ({ url: `formulas/${id}/changes`, method: 'POST', body: change }),
-      invalidatesTags: (_result, _error, { id }) => ['Shelf', { type: 'Formula', id }],
     }),
     moveFormula: build.mutation<FormulaRecord, { id: FormulaId; shelf: Shelf }>({
       query: ({ id, shelf }) => ({ url: `formulas/${id}/shelf`, method: 'POST', body: { shelf } }),

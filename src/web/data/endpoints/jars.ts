@@ -1,6 +1,7 @@
 /** Jars and what happened to them, measures and blind tastings. */
-import type { LogAnswer, MeasureRecord, NewAnswer, NewEvent, NewMeasure, NewPanel, NewTrial, PanelRecord, KitchenRecords, RecordsReport, Standings, TrialRecord } from '#contract';
+import type { By, LogAnswer, MeasureRecord, NewAnswer, NewEvent, NewMeasure, NewPanel, PanelRecord, KitchenRecords, RecordsReport, Standings, TrialRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
+import type { BegunJar } from '../../sync/outboxSlice';
 import { ALL_TRIALS } from './base';
 import { formulasApi } from './formulas';
 
@@ -10,7 +11,7 @@ export const jarsApi = formulasApi.injectEndpoints({
       query: (id) => `formulas/${id}/trials`,
       providesTags: (_result, _error, id) => [{ type: 'Trials', id }],
     }),
-    beginTrial: build.mutation<TrialRecord, NewTrial>({
+    beginTrial: build.mutation<TrialRecord, BegunJar & { readonly by: By }>({
       query: (body) => ({ url: 'trials', method: 'POST', body }),
       invalidatesTags: (_result, _error, { formulaId }) => [{ type: 'Trials', id: formulaId }, ALL_TRIALS],
     }),

@@ -15,7 +15,7 @@ import { usualVersion } from '#kitchen/batch';
 import { useKitchen } from '../../data/kitchen';
 import { useWorking } from '../../sync/useWorking';
 import { useFreezeNow } from '../../sync/freeze';
-import { type WorkingFormula } from '../../sync/workingSlice';
+import { type WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { FormulaPending } from '../../parts/FormulaPage';
 import { BatchPlanner } from './BatchPlanner';

@@ -11,7 +11,7 @@ import { formatMass, formatVolume } from '#words/numbers';
 import { newBatchOf, type ReadVersion } from '#kitchen/batch';
 import { byNow, newId } from '../../sync/device';
 import { useKitchen } from '../../data/kitchen';
-import type { WorkingFormula } from '../../sync/workingSlice';
+import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Working } from '../../ui/Working';

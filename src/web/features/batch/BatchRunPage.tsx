@@ -2,7 +2,7 @@ import { Link, useParams } from 'react-router';
 import type { BatchRecord } from '#contract';
 import { STATE_WORDS } from '#words/batch';
 import { batchRunWords } from '#words/screens/batchRun';
-import { useBatchQuery } from '../../data/kitchenApi';
+import { useBatch } from '../../data/batches';
 import { formatVolume } from '#words/numbers';
 import { useKitchen } from '../../data/kitchen';
 import { NameTape } from '../../parts/FormulaPage';
@@ -19,7 +19,7 @@ import { Temperatures } from './Temperatures';
 /** One batch from the first gram to the signature. */
 export function BatchRunPage() {
   const { batchId = '', id = '' } = useParams();
-  const { data, error, refetch } = useBatchQuery(batchId);
+  const { data, error, refetch } = useBatch(batchId);
   if (data) return <Run key={batchId} batch={data} />;
   if (!error) return <Loading what={batchRunWords.theBatch} />;
   return (

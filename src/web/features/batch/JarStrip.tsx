@@ -9,7 +9,7 @@ import { Alert } from '../../ui/Alert';
 import { readDecimal } from '../../ui/readDecimal';
 import { contextFor, vesselOf } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
-import type { WorkingFormula } from '../../sync/workingSlice';
+import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';

@@ -1,17 +1,20 @@
+import { useSaveShared } from '../../sync/useSaveShared';
+import { SETTINGS_ID } from '#contract';
 import { useRef, useState } from 'react';
 import type { AdditionId } from '#core/formula';
 import { composeWords } from '#words/screens/compose';
 import { useKitchen } from '../../data/kitchen';
-import { sayError, useSaveSettingsMutation } from '../../data/kitchenApi';
+import { sayError } from '../../data/kitchenApi';
 import { useFreezeNow } from '../../sync/freeze';
 import { useAppDispatch } from '../../sync/store';
-import { conflictSettled, redone, undone, type WorkingFormula } from '../../sync/workingSlice';
+import { keyOf } from '../../sync/shared';
+import { formulaRedone, formulaUndone, type WorkingFormula } from '../../sync/working';
+import { ClashNotice } from '../../parts/ClashList';
 import { Alert } from '../../ui/Alert';
 import { useShortcuts } from '../../ui/shortcuts';
 import { AdditionsCard } from './AdditionsCard';
 import { benchShortcuts } from './benchKeys';
 import { BenchPanels, type OpenPanel, type PlainPanel } from './BenchPanels';
-import { ConflictNotice } from './ConflictNotice';
 import { FormulaHeader } from './FormulaHeader';
 import { JarPanel } from './JarPanel';
 import { PalateRail } from './PalateRail';
@@ -30,17 +33,19 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
   const [panel, setPanel] = useState<OpenPanel | null>(null);
   const [selection, setSelection] = useState(NONE);
   const freezing = useFreezeNow();
-  const [saveSettings] = useSaveSettingsMutation();
+  const [saveSettings] = useSaveShared('settings');
   const addField = useRef<HTMLInputElement>(null);
   const bench = useBenchReckoning(working, kitchen, draft);
   const { vessel, context, reckoning, judgement, style } = bench;
   const { temperatureC, setStands, learnt } = bench.hold;
   const changing = useBenchEdit(working, kitchen, context);
   const { edit } = changing;
-  const undo = (): void => void dispatch(undone(id));
-  const redo = (): void => void dispatch(redone(id));
-  const switchUnits = (): void =>
-    void saveSettings({ ...settings, amountsIn: settings.amountsIn === 'grams' ? 'spoons' : 'grams' });
+  const undo = (): void => void dispatch(formulaUndone(id));
+  const redo = (): void => void dispatch(formulaRedone(id));
+  const switchUnits = (): void => {
+    const amountsIn = settings.amountsIn === 'grams' ? 'spoons' : 'grams';
+    saveSettings(SETTINGS_ID, settings, { ...settings, amountsIn }).catch(() => undefined);
+  };
   const freezeNow = (): void => {
     freezing.freezeNow(working, '').catch(() => undefined);
   };
@@ -87,10 +92,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
       {freezing.isError && (
         <Alert className="mb-3">{composeWords.notFrozenError(sayError(freezing.error))}</Alert>
       )}
-      <ConflictNotice
-        working={working}
-        onSettle={(conflict, keep) => dispatch(conflictSettled({ id, conflict, keep }))}
-      />
+      <ClashNotice workKey={keyOf('formula', id)} />
       <div className="grid min-h-0 flex-1 gap-3.5 lg:grid-cols-[262px_minmax(0,1fr)_330px] xl:grid-cols-[262px_minmax(0,1fr)_352px]">
         <div className="order-2 grid min-h-0 lg:order-1">
           <JarPanel

@@ -2,7 +2,7 @@ import { Keyboard, Redo2, Scale, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { sayVersion } from '#words/version';
 import { composeWords } from '#words/screens/compose';
-import type { SaveState, WorkingFormula } from '../../sync/workingSlice';
+import type { SaveState, WorkingFormula } from '../../sync/working';
 import { Button, IconButton } from '../../ui/Button';
 import { FormulaStages } from '../../parts/FormulaStages';
 
@@ -23,7 +23,6 @@ const SAVE_WORDS: Record<SaveState, string> = {
   unreachable: composeWords.serverAwayKeptInThis,
   'signed-out': composeWords.signedOutKeptInThis,
   conflict: composeWords.changedElsewhereChooseBelow,
-  refused: composeWords.notTakenByTheServer,
 };
 const CALM: ReadonlySet<SaveState> = new Set<SaveState>(['saved', 'waiting', 'sending']);
 
@@ -53,14 +52,13 @@ export function FormulaHeader({
         className={`text-sm ${CALM.has(working.save) ? 'text-quiet' : 'font-semibold text-acid-ink'}`}
       >
         {SAVE_WORDS[working.save]}
-        {working.refusal && `: ${working.refusal}`}
         {working.unmirrored && composeWords.thisBrowserKeepsNoCopy}
       </p>
       <div className="ml-auto flex flex-wrap items-center gap-1.5">
-        <IconButton label={composeWords.undo} onClick={onUndo} disabled={working.past.length === 0}>
+        <IconButton label={composeWords.undo} onClick={onUndo} disabled={!working.canUndo}>
           <Undo2 size={17} aria-hidden />
         </IconButton>
-        <IconButton label={composeWords.redo} onClick={onRedo} disabled={working.future.length === 0}>
+        <IconButton label={composeWords.redo} onClick={onRedo} disabled={!working.canRedo}>
           <Redo2 size={17} aria-hidden />
         </IconButton>
         <IconButton label={composeWords.gramsOrKitchenMeasures2} onClick={onUnits}>

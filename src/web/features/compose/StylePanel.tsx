@@ -1,3 +1,4 @@
+import { useSaveShared } from '../../sync/useSaveShared';
 import { useMemo, useState } from 'react';
 import {
   PALATE_KEYS,
@@ -16,12 +17,7 @@ import type { ShelfRecord } from '#contract';
 import { sayStyle } from '#words/palate';
 import { composeBalanceWords } from '#words/screens/composeBalance';
 import { Tick } from '../../ui/Tick';
-import {
-  sayError,
-  useDropStyleMutation,
-  useFormulasQuery,
-  useSaveStyleMutation,
-} from '../../data/kitchenApi';
+import { sayError, useFormulasQuery } from '../../data/kitchenApi';
 import { readDecimal } from '../../ui/readDecimal';
 import { newId } from '../../sync/device';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
@@ -172,8 +168,8 @@ function StyleWindows({
       }),
     ),
   );
-  const [save, saving] = useSaveStyleMutation();
-  const [drop, dropping] = useDropStyleMutation();
+  const [save, saving] = useSaveShared('style');
+  const saved = style.kind === 'built-in' ? null : styleOf(style);
   const windows = new Map(keys.map((key) => [key, readWindow(key, typed[key]!)]));
   const wrong = [...windows.values()].some((window) => window === null);
   return (
@@ -184,9 +180,7 @@ function StyleWindows({
           if (wrong) return;
           const { id, name, says } = style;
           const next: Style = { id, name, says, windows: Object.fromEntries(windows) as Style['windows'] };
-          void save(next)
-            .unwrap()
-            .then(onBack, () => undefined);
+          save(id, saved, next).then(onBack, () => undefined);
         }}
       >
         <table className="w-full text-left">
@@ -239,8 +233,7 @@ function StyleWindows({
         )}
         <p role="status" className="my-2 min-h-5 text-sm text-acid-ink">
           {wrong ? composeBalanceWords.eachWindowNeedsTwoNumbers : ''}
-          {saving.isError ? composeBalanceWords.notKeptError(sayError(saving.error)) : ''}
-          {dropping.isError ? composeBalanceWords.notDoneError(sayError(dropping.error)) : ''}
+          {saving.error !== undefined ? composeBalanceWords.notKeptError(sayError(saving.error)) : ''}
         </p>
         <div className="flex flex-wrap gap-3">
           <Button kind="main" type="submit" disabled={wrong || saving.isLoading}>
@@ -250,9 +243,7 @@ function StyleWindows({
           {style.kind !== 'built-in' && (
             <Button
               onClick={() => {
-                void drop(style.id)
-                  .unwrap()
-                  .then(onBack, () => undefined);
+                save(style.id, saved, null).then(onBack, () => undefined);
               }}
             >
               {style.kind === 'own'
@@ -265,6 +256,14 @@ function StyleWindows({
     </Dialog>
   );
 }
+
+/** As it is kept: without what tastings moved. */
+const styleOf = ({ id, name, says, setWindows: windows }: KitchenStyle): Style => ({
+  id,
+  name,
+  says,
+  windows,
+});
 
 function readWindow(key: PalateKey, { low, high }: { low: string; high: string }): PalateWindow | null {
   const [from, to] = [readDecimal(low), readDecimal(high)];
@@ -283,7 +282,7 @@ function OwnStyle({
   const records = useFormulasQuery().data ?? [];
   const [name, setName] = useState('');
   const [liked, setLiked] = useState<ReadonlySet<string>>(new Set());
-  const [save, saving] = useSaveStyleMutation();
+  const [save, saving] = useSaveShared('style');
   const others = records.filter(({ shelf }) => shelf === 'shelf');
   return (
     <Dialog title={composeBalanceWords.aStyleOfOurOwn2} open onClose={onClose}>
@@ -298,15 +297,13 @@ function OwnStyle({
           const id = `own_${newId()}`;
           const says = composeBalanceWords.fromDressingsThisKitchenLikes;
           const style: Style = { id, name: name.trim(), says, windows: windowsFrom(all, { sweet: true }) };
-          void save(style)
-            .unwrap()
-            .then(
-              () => {
-                onChoose(id);
-                onClose();
-              },
-              () => undefined,
-            );
+          save(id, null, style).then(
+            () => {
+              onChoose(id);
+              onClose();
+            },
+            () => undefined,
+          );
         }}
       >
         <label className="grid gap-1 font-semibold">
@@ -339,7 +336,7 @@ function OwnStyle({
             />
           ))}
         </fieldset>
-        {saving.isError && (
+        {saving.error !== undefined && (
           <p role="alert" className="text-acid-ink">
             {composeBalanceWords.notKeptError2(sayError(saving.error))}
           </p>

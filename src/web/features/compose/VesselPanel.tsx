@@ -1,3 +1,4 @@
+import { useSaveShared } from '../../sync/useSaveShared';
 import { useState } from 'react';
 import { useFieldArray, type Control } from 'react-hook-form';
 import { z } from 'zod';
@@ -14,7 +15,7 @@ import {
 } from '#core/vessel';
 import { sayMeasureProblem } from '#words/vessel';
 import { composeWords } from '#words/screens/compose';
-import { sayError, useSaveVesselMutation } from '../../data/kitchenApi';
+import { sayError } from '../../data/kitchenApi';
 import { Jar } from '../../parts/drawing/Jar';
 import { ChoiceField, ReadField, TextField, TickField } from '../../form/fields';
 import { useDraft } from '../../form/useDraft';
@@ -60,7 +61,7 @@ const START: Typed = {
 
 /** A vessel of the kitchen's own: a shape of known volume, or heights and widths off a ruler. */
 export function VesselPanel({ onMade, onClose }: { onMade: (id: VesselId) => void; onClose: () => void }) {
-  const [save] = useSaveVesselMutation();
+  const [save] = useSaveShared('vessel');
   const [id] = useState(() => `own_${newId()}` as VesselId);
   const draft = useDraft<Typed>({
     schema: typedSchema,
@@ -68,7 +69,7 @@ export function VesselPanel({ onMade, onClose }: { onMade: (id: VesselId) => voi
     save: async (typed) => {
       const vessel = makeVessel(id, typed);
       if (vessel.status !== 'made') return;
-      await save(vessel.vessel).unwrap();
+      await save(id, null, vessel.vessel);
       onMade(id);
       onClose();
     },

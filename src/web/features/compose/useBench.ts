@@ -10,7 +10,7 @@ import { useTrialsQuery } from '../../data/kitchenApi';
 import { aimOf, useStyles } from '../../data/styles';
 import { lastTasted } from '../../data/trials';
 import { useAppDispatch } from '../../sync/store';
-import { edited, type WorkingFormula } from '../../sync/workingSlice';
+import { formulaEdited, type WorkingFormula } from '../../sync/working';
 import type { OpenPanel } from './BenchPanels';
 import type { RowActions } from './rowActions';
 import { useBenchHold } from './useBenchHold';
@@ -65,7 +65,7 @@ export function useBenchEdit(
     const was = new Set(formula.additions.map(({ ingredientId }) => ingredientId));
     const circle = next.additions.find((addition) => !was.has(addition.ingredientId) && refuse(addition));
     setBlocked(circle ? refuse(circle) : null);
-    if (!circle) dispatch(edited({ id, formula: stampMeasures(formula, next, context) }));
+    if (!circle) dispatch(formulaEdited(id, stampMeasures(formula, next, context)));
   };
   return { edit, refuse, blocked, setBlocked };
 }

@@ -1,10 +1,12 @@
+import { SETTINGS_ID } from '#contract';
+import { useSaveShared } from '../../sync/useSaveShared';
 import { useMemo } from 'react';
 import { sayDuration } from '#words/hold';
 import { lessonOf } from '#core/trial';
 import { logWords } from '#words/screens/log';
 import { Tick } from '../../ui/Tick';
 import { Alert } from '../../ui/Alert';
-import { sayError, useSaveSettingsMutation } from '../../data/kitchenApi';
+import { sayError } from '../../data/kitchenApi';
 import type { Jar } from '../../data/jars';
 import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
@@ -12,7 +14,7 @@ import { Button } from '../../ui/Button';
 /** What was learnt from looking and tasting, and the switches for it. */
 export function Learning({ jars }: { jars: readonly Jar[] }) {
   const { settings } = useKitchen();
-  const [save, saving] = useSaveSettingsMutation();
+  const [save, saving] = useSaveShared('settings');
   const { learning } = settings;
   const lessons = useMemo(
     () =>
@@ -23,7 +25,8 @@ export function Learning({ jars }: { jars: readonly Jar[] }) {
     [jars, learning.since],
   );
   const set = (patch: Partial<typeof learning>): void => {
-    void save({ ...settings, learning: { ...learning, ...patch } });
+    const next = { ...settings, learning: { ...learning, ...patch } };
+    save(SETTINGS_ID, settings, next).catch(() => undefined);
   };
   return (
     <section aria-label={logWords.whatWasLearnt} className="card grid gap-2 p-4">
@@ -79,7 +82,7 @@ export function Learning({ jars }: { jars: readonly Jar[] }) {
           </Button>
         )}
       </div>
-      {saving.isError && <Alert>{logWords.notSavedError(sayError(saving.error))}</Alert>}
+      {saving.error !== undefined && <Alert>{logWords.notSavedError(sayError(saving.error))}</Alert>}
       <p className="text-sm text-quiet">{logWords.forTheWholeKitchenThe}</p>
     </section>
   );

@@ -7,7 +7,7 @@ import { useVersionsQuery } from '../../data/kitchenApi';
 import type { Jar } from '../../data/jars';
 import { useKitchen } from '../../data/kitchen';
 import { lineageOf } from '#kitchen/reading';
-import type { WorkingFormula } from '../../sync/workingSlice';
+import type { WorkingFormula } from '../../sync/working';
 
 /** Which version grew from which, and how each has stood in the making. */
 export function Lineage({ working, jars }: { working: WorkingFormula; jars: readonly Jar[] }) {

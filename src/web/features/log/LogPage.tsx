@@ -5,7 +5,7 @@ import { useCooksQuery } from '../../data/kitchenApi';
 import { formatMoment } from '#words/numbers';
 import { isBeingMade, type Jar } from '../../data/jars';
 import { useKitchen } from '../../data/kitchen';
-import type { WorkingFormula } from '../../sync/workingSlice';
+import type { WorkingFormula } from '../../sync/working';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { WithJars } from '../../parts/FormulaPage';

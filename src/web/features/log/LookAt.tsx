@@ -11,7 +11,7 @@ import { vesselOf } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { record } from '../../sync/outbox';
 import { portionsNow } from '../../data/trials';
-import type { WorkingFormula } from '../../sync/workingSlice';
+import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { useHolds } from '../../workers/useHolds';

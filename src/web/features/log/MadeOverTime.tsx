@@ -6,7 +6,7 @@ import { logWords } from '#words/screens/log';
 import type { Jar } from '../../data/jars';
 import { useKitchen } from '../../data/kitchen';
 import { aimOf, useStyles } from '../../data/styles';
-import type { WorkingFormula } from '../../sync/workingSlice';
+import type { WorkingFormula } from '../../sync/working';
 import { Choice } from '../../ui/Choice';
 
 const MakingsChart = lazy(async () => ({

@@ -8,15 +8,14 @@ import { planMaking, type MakingPlan } from '#core/trial';
 import { sayDeed } from '#words/trial';
 import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
 import { makeWords } from '#words/screens/make';
-import { Alert } from '../../ui/Alert';
-import { sayError, useCooksQuery } from '../../data/kitchenApi';
+import { useCooksQuery } from '../../data/kitchenApi';
 import { formatAmount } from '#words/numbers';
 import { readDecimal } from '../../ui/readDecimal';
 import { useBeginJar } from '../../sync/beginJar';
 import { cookHere } from '../../sync/cook';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
-import type { WorkingFormula } from '../../sync/workingSlice';
+import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { CautionLines } from '../../parts/CautionLines';
 import { Choice } from '../../ui/Choice';
@@ -149,7 +148,6 @@ export function BeginMaking({
         <p className="text-sm text-quiet">
           {cook ? makeWords.nameCooksOnThisDevice(cook.name) : makeWords.nobodyIsNamedOnThis}
         </p>
-        {jar.error !== undefined && <Alert>{makeWords.notBegunError(sayError(jar.error))}</Alert>}
         <Button
           kind="main"
           type="submit"

@@ -4,9 +4,7 @@ import { sayPour } from '#words/hold';
 import type { DoStep, MakingPlan, TrialEvent } from '#core/trial';
 import { sayDeed, type StepWords } from '#words/trial';
 import { makeWords } from '#words/screens/make';
-import { Alert } from '../../ui/Alert';
-import { sayError, useStartTimerMutation, useTimersQuery } from '../../data/kitchenApi';
-import { newId } from '../../sync/device';
+import { startTimer, useTimers } from '../../data/timers';
 import type { Jar } from '../../data/jars';
 import { Button } from '../../ui/Button';
 import { sayClock } from '../../parts/Timers';
@@ -26,16 +24,15 @@ const LONG = 50;
 
 /** Something to do, for a time: the timer runs in the frame while the work goes on. */
 export function DoPanel({ step, making, jar, words, onSay, onActions }: DoPanelProps) {
-  const [start, starting] = useStartTimerMutation();
-  const timers = useTimersQuery().data?.timers ?? [];
+  const { timers } = useTimers();
   const label = sayDeed(step, making.tool, words);
   const running = timers.some((timer) => timer.trialId === jar.id && timer.label === label);
   const done = (): void => {
     onSay({ kind: 'did', stepId: step.id });
   };
-  const startTimer = (): void => {
+  const start = (): void => {
     if (step.seconds === null) return;
-    void start({ id: newId(), label, seconds: step.seconds, formulaId: jar.formulaId, trialId: jar.id });
+    void startTimer({ label, seconds: step.seconds, formulaId: jar.formulaId, trialId: jar.id });
   };
   useEffect(() => {
     onActions({ next: done });
@@ -60,17 +57,12 @@ export function DoPanel({ step, making, jar, words, onSay, onActions }: DoPanelP
       {step.deed === 'mix' && step.seconds === null && (
         <p className="text-lg text-quiet">{sayPour(pourPlan(1, 0, making.tool), making.tool)}</p>
       )}
-      {starting.isError && <Alert>{makeWords.noTimerErrorCountBy(sayError(starting.error))}</Alert>}
       <div className="flex flex-wrap gap-4">
         <Button kind="main" className="min-h-16 flex-1 basis-60 text-xl" onClick={done}>
           {makeWords.done2}
         </Button>
         {step.seconds !== null && (
-          <Button
-            className="min-h-16 px-6 text-lg"
-            disabled={running || starting.isLoading}
-            onClick={startTimer}
-          >
+          <Button className="min-h-16 px-6 text-lg" disabled={running} onClick={start}>
             {running ? makeWords.timerRuns : makeWords.timeSeconds(sayClock(step.seconds))}
           </Button>
         )}

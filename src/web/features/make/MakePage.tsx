@@ -4,7 +4,7 @@ import type { TrialBatch } from '#contract';
 import { sayVersion } from '#words/version';
 import { makeWords } from '#words/screens/make';
 import { isBeingMade, statesOf, type Jar } from '../../data/jars';
-import type { WorkingFormula } from '../../sync/workingSlice';
+import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { NameTape, WithJars } from '../../parts/FormulaPage';
 import { FormulaStages } from '../../parts/FormulaStages';

@@ -8,7 +8,7 @@ import { useScaleClaim } from '../../data/scale';
 import { JarCautions } from '../../parts/JarCautions';
 import { OutboxNotice } from '../../parts/OutboxNotice';
 import { TesterPanel } from '../../parts/TesterPanel';
-import type { WorkingFormula } from '../../sync/workingSlice';
+import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { KeyHelp } from '../../ui/KeyHelp';
 import { useShortcuts } from '../../ui/shortcuts';

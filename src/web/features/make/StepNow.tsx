@@ -5,7 +5,7 @@ import type { Kitchen } from '#kitchen/reading';
 import type { CounterView } from '../../data/instruments';
 import type { Jar } from '../../data/jars';
 import type { Scale } from '../../data/scale';
-import type { WorkingFormula } from '../../sync/workingSlice';
+import type { WorkingFormula } from '../../sync/working';
 import { DisputePanel } from './DisputePanel';
 import { DonePanel } from './DonePanel';
 import { DoPanel } from './DoPanel';

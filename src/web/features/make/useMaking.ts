@@ -17,7 +17,7 @@ import { openDeviation } from '#kitchen/repair';
 import { makingOf, statesOf, type Jar } from '../../data/jars';
 import { portionsNow } from '../../data/trials';
 import { record } from '../../sync/outbox';
-import type { WorkingFormula } from '../../sync/workingSlice';
+import type { WorkingFormula } from '../../sync/working';
 
 type Targets = Extract<TrialEvent, { kind: 'planned' }>['targets'];
 

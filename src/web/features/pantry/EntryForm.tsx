@@ -1,3 +1,4 @@
+import { useSaveShared } from '../../sync/useSaveShared';
 import { pantryEntrySchema, type PantryEntry } from '#contract';
 import { measuringWith, takesLabelAcidity, toMass, type Ingredient } from '#core/ingredient';
 import { parseAmount } from '#core/quantity';
@@ -5,7 +6,7 @@ import type { Kitchen } from '#kitchen/reading';
 import { formatAmount } from '#words/numbers';
 import { sayProblem } from '#words/reading';
 import { pantryWords } from '#words/screens/pantry';
-import { sayError, useSavePantryMutation } from '../../data/kitchenApi';
+import { sayError } from '../../data/kitchenApi';
 import { DateField, ReadField, TextField, type ReadText } from '../../form/fields';
 import { SaveRow } from '../../form/SaveRow';
 import { useDraft } from '../../form/useDraft';
@@ -36,11 +37,11 @@ interface EntryFormProps {
 /** Stock, price and the bottle in use. Amounts are typed as a cook says them. */
 export function EntryForm({ ingredient, entry, kitchen }: EntryFormProps) {
   const { settings } = kitchen;
-  const [save] = useSavePantryMutation();
+  const [save] = useSaveShared('pantry');
   const draft = useDraft<PantryEntry>({
     schema: entrySchema,
     start: entry,
-    save: (value) => save({ id: ingredient.id, entry: value }).unwrap(),
+    save: (value, from) => save(ingredient.id, from, value),
   });
   const { control } = draft.form;
   const read = readMass(ingredient, kitchen);

@@ -1,3 +1,4 @@
+import { useSaveShared } from '../../sync/useSaveShared';
 import { TAG_WORDS } from '#words/tags';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -5,16 +6,11 @@ import type { OwnIngredient } from '#contract';
 import { COMPONENTS, GROUP_TAGS, type Ingredient, type IngredientId } from '#core/ingredient';
 import { pantryWords } from '#words/screens/pantry';
 import { Alert } from '../../ui/Alert';
-import {
-  sayError,
-  useOwnIngredientsQuery,
-  usePantryQuery,
-  useSaveIngredientMutation,
-} from '../../data/kitchenApi';
+import { sayError } from '../../data/kitchenApi';
 import { formatNumber, formatPercent } from '#words/numbers';
 import { newId } from '../../sync/device';
 import { entryOf, type Kitchen } from '#kitchen/reading';
-import { useKitchen } from '../../data/kitchen';
+import { useKitchen, useOwnIngredients, usePantry } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { Loading } from '../../parts/PageState';
 import { EntryForm } from './EntryForm';
@@ -27,10 +23,10 @@ const NEW = 'new';
 export function IngredientPage() {
   const id = useParams().id as IngredientId;
   const kitchen = useKitchen();
-  const own = useOwnIngredientsQuery();
-  const pantry = usePantryQuery();
+  const own = useOwnIngredients();
+  const pantry = usePantry();
   if (id === (NEW as IngredientId)) return <LabelForm kitchen={kitchen} />;
-  if (own.isLoading || pantry.isLoading) return <Loading what={pantryWords.theIngredient} />;
+  if (!own || !pantry) return <Loading what={pantryWords.theIngredient} />;
   const ingredient = kitchen.catalogue.get(id);
   if (!ingredient) {
     return (
@@ -42,7 +38,7 @@ export function IngredientPage() {
       </div>
     );
   }
-  const ownRow = own.data?.find((row) => row.id === id);
+  const ownRow = own.find((row) => row.id === id);
   return <IngredientView key={id} ingredient={ingredient} ownRow={ownRow} kitchen={kitchen} />;
 }
 
@@ -57,16 +53,14 @@ function IngredientView({
 }) {
   const { settings } = kitchen;
   const [editing, setEditing] = useState(false);
-  const [save, saving] = useSaveIngredientMutation();
+  const [save, saving] = useSaveShared('ingredient');
   const navigate = useNavigate();
   const copy = (): void => {
     const row = copiedRow(ingredient, `own_${newId()}`);
-    void save(row)
-      .unwrap()
-      .then(
-        () => navigate(`/pantry/${row.id}`),
-        () => undefined,
-      );
+    save(row.id, null, row).then(
+      () => navigate(`/pantry/${row.id}`),
+      () => undefined,
+    );
   };
   return (
     <div className="pt-1">
@@ -91,7 +85,9 @@ function IngredientView({
           </Button>
         </span>
       </div>
-      {saving.isError && <Alert className="mb-2">{pantryWords.notCopiedError(sayError(saving.error))}</Alert>}
+      {saving.error !== undefined && (
+        <Alert className="mb-2">{pantryWords.notCopiedError(sayError(saving.error))}</Alert>
+      )}
       <div className="grid items-start gap-3.5 lg:grid-cols-2">
         <EntryForm ingredient={ingredient} entry={entryOf(kitchen.pantry, ingredient.id)} kitchen={kitchen} />
         {editing && ownRow ? (

@@ -1,3 +1,4 @@
+import { useSaveShared } from '../../sync/useSaveShared';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { OwnIngredient } from '#contract';
@@ -12,7 +13,6 @@ import {
 import { sayLabelProblem } from '#words/reading';
 import { pantryWords } from '#words/screens/pantry';
 import { Tick } from '../../ui/Tick';
-import { useSaveIngredientMutation } from '../../data/kitchenApi';
 import { readDecimal } from '../../ui/readDecimal';
 import { newId } from '../../sync/device';
 import type { Kitchen } from '#kitchen/reading';
@@ -47,7 +47,7 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
   const [figures, setFigures] = useState<Partial<Record<FigureKey, string>>>({});
   const [allergens, setAllergens] = useState<AllergenAnswer>({ named: [], answered: false });
   const [keeps, setKeeps] = useState(false);
-  const [save, saving] = useSaveIngredientMutation();
+  const [save, saving] = useSaveShared('ingredient');
   const navigate = useNavigate();
 
   const values = new Map(
@@ -90,12 +90,10 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
         onSubmit={(event) => {
           event.preventDefault();
           if (reading?.status !== 'read') return;
-          void save(reading.row as OwnIngredient)
-            .unwrap()
-            .then(
-              () => navigate(`/pantry/${id}`),
-              () => undefined,
-            );
+          save(id, null, reading.row as OwnIngredient).then(
+            () => navigate(`/pantry/${id}`),
+            () => undefined,
+          );
         }}
       >
         <h1 className="font-name text-2xl font-bold">{pantryWords.ourOwnIngredientFromIts}</h1>

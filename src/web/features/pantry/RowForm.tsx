@@ -1,3 +1,4 @@
+import { useSaveShared } from '../../sync/useSaveShared';
 import { useState } from 'react';
 import type { OwnIngredient } from '#contract';
 import {
@@ -11,7 +12,6 @@ import {
 } from '#core/ingredient';
 import { pantryWords } from '#words/screens/pantry';
 import { Tick } from '../../ui/Tick';
-import { useSaveIngredientMutation } from '../../data/kitchenApi';
 import { readDecimal } from '../../ui/readDecimal';
 import { Field } from '../../ui/Field';
 import { AllergenFields, type AllergenAnswer } from './AllergenFields';
@@ -78,7 +78,7 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
     named: row.allergensEu14,
     answered: row.byHand?.allergensAnswered ?? row.allergensEu14.length > 0,
   });
-  const [save, saving] = useSaveIngredientMutation();
+  const [save, saving] = useSaveShared('ingredient');
   const values = COMPONENTS.map((key) => ({
     key,
     value: parts[key]?.trim() ? readDecimal(parts[key]) : 0,
@@ -118,9 +118,7 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
         };
         // What would not load again is not sent.
         ingredientFromRow(next);
-        void save(next)
-          .unwrap()
-          .then(onDone, () => undefined);
+        save(row.id, row, next).then(onDone, () => undefined);
       }}
     >
       <Field

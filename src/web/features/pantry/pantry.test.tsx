@@ -14,15 +14,19 @@ const VINEGAR = REFERENCE_CATALOGUE.get('vin_sherry7' as IngredientId)!;
 const OIL = REFERENCE_CATALOGUE.get('olive_ev' as IngredientId)!;
 
 function open(ingredient = VINEGAR, entry: PantryEntry = EMPTY_PANTRY_ENTRY) {
-  const { asked } = kitchenThat({ [`PUT /pantry/${ingredient.id}`]: (body) => body });
-  return { ...show(<EntryForm ingredient={ingredient} entry={entry} kitchen={KITCHEN} />), asked };
+  const at = `pantry/${ingredient.id}`;
+  const { shared } = kitchenThat({}, { [at]: entry });
+  return {
+    ...show(<EntryForm ingredient={ingredient} entry={entry} kitchen={KITCHEN} />),
+    kept: () => shared(at),
+  };
 }
 const field = (label: string) => screen.getByLabelText<HTMLInputElement>(label);
 const keep = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Keep' });
 
 describe('stock, price and the bottle in use', () => {
   it('are said as a cook says them and kept in grams', async () => {
-    const { user, asked } = open();
+    const { user, kept } = open();
     await user.type(field('On hand'), '½ l');
     expect(screen.getByText(/^50[67] g$/)).toBeTruthy();
     await user.type(field('Price, €'), '6');
@@ -33,8 +37,7 @@ describe('stock, price and the bottle in use', () => {
     await user.type(field('Its label'), 'Oak cask');
     await user.click(keep());
     expect(await screen.findByText('Kept')).toBeTruthy();
-    const sent = asked.find(({ method }) => method === 'PUT')!.body as PantryEntry;
-    expect(sent).toEqual({
+    expect(kept()).toEqual({
       onHandG: 506.5,
       price: 6,
       packMassG: 506.5,
@@ -61,11 +64,11 @@ describe('stock, price and the bottle in use', () => {
   });
 
   it('what is emptied is not known any more', async () => {
-    const { user, asked } = open(OIL, { ...EMPTY_PANTRY_ENTRY, onHandG: 750 });
+    const { user, kept } = open(OIL, { ...EMPTY_PANTRY_ENTRY, onHandG: 750 });
     expect(field('On hand').value).toBe('750 g');
     await user.clear(field('On hand'));
     await user.click(keep());
     await screen.findByText('Kept');
-    expect(asked.find(({ method }) => method === 'PUT')!.body).toEqual(EMPTY_PANTRY_ENTRY);
+    expect(kept()).toEqual(EMPTY_PANTRY_ENTRY);
   });
 });

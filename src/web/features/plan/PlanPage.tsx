@@ -5,7 +5,10 @@ import { sayDuration } from '#words/hold';
 import { sayIssue } from '#words/problems';
 import { planWords } from '#words/screens/plan';
 import { Alert } from '../../ui/Alert';
-import { sayError, useFormulasQuery, usePlanQuery, useSavePlanMutation } from '../../data/kitchenApi';
+import { useFormulasQuery } from '../../data/kitchenApi';
+import { ClashNotice } from '../../parts/ClashList';
+import { keyOf } from '../../sync/shared';
+import { useShared, type SharedThing } from '../../sync/useWork';
 import { mondayOf, today } from '#kitchen/day';
 import { useKitchen } from '../../data/kitchen';
 import { Field } from '../../ui/Field';
@@ -27,15 +30,14 @@ import { usePlan } from './usePlan';
 export function PlanPage() {
   const [search, setSearch] = useSearchParams();
   const day = daySchema.safeParse(search.get('day')).data ?? today();
-  const { data, error, refetch } = usePlanQuery(day);
-  if (error && !data) return <Trouble error={error} retry={() => void refetch()} />;
-  if (!data || data.day !== day) return <Loading what={planWords.theDay} />;
+  const { thing, error, retry } = useShared('plan', day);
+  if (error) return <Trouble error={error} retry={retry} />;
+  if (!thing) return <Loading what={planWords.theDay} />;
   return (
     <Day
       key={day}
       day={day}
-      revision={data.revision}
-      content={data.content}
+      thing={thing}
       onDay={(next) => {
         setSearch({ day: next }, { replace: true });
       }}
@@ -45,18 +47,16 @@ export function PlanPage() {
 
 interface DayProps {
   readonly day: string;
-  readonly revision: number;
-  readonly content: PlanContent;
+  readonly thing: SharedThing<PlanContent>;
   readonly onDay: (day: string) => void;
 }
 
-function Day({ day, revision, content, onDay }: DayProps) {
+function Day({ day, thing, onDay }: DayProps) {
+  const content = thing.doc;
   const kitchen = useKitchen();
   const shelf = useFormulasQuery().data ?? [];
-  const [save, saving] = useSavePlanMutation();
   const now = useNow();
   const plan = usePlan(day, content, shelf, kitchen, now);
-  const [before, setBefore] = useState<readonly PlanContent[]>([]);
   const [problem, setProblem] = useState<string | null>(null);
   const [dayText, setDayText] = useState(day);
   const change = (patch: Partial<PlanContent>): void => {
@@ -70,14 +70,7 @@ function Day({ day, revision, content, onDay }: DayProps) {
       return;
     }
     setProblem(null);
-    setBefore([...before.slice(-30), content]);
-    void save({ day, revision, content: checked.data });
-  };
-  const undo = (): void => {
-    const last = before.at(-1);
-    if (!last) return;
-    setBefore(before.slice(0, -1));
-    void save({ day, revision, content: last });
+    thing.edit(checked.data);
   };
   const first = plan.placed[0];
   const hands = plan.placed.reduce((sum, { task }) => sum + (task.handsOn ? task.seconds : 0), 0);
@@ -110,7 +103,7 @@ function Day({ day, revision, content, onDay }: DayProps) {
             change({ fromMin: from });
           }}
         />
-        <Button disabled={before.length === 0} onClick={undo}>
+        <Button disabled={!thing.canUndo} onClick={thing.undo}>
           {planWords.undo}
         </Button>
         <Link
@@ -128,7 +121,7 @@ function Day({ day, revision, content, onDay }: DayProps) {
         />
       </div>
       {(problem ?? plan.problem) && <Alert>{problem ?? plan.problem}</Alert>}
-      {saving.error !== undefined && <Alert>{planWords.notKeptError(sayError(saving.error))}</Alert>}
+      <ClashNotice workKey={keyOf('plan', day)} />
       {content.services.length === 0 && <p className="card p-4">{planWords.nothingIsPlannedForThis}</p>}
       {plan.placed.length > 0 && (
         <section aria-label={planWords.theDay2} className="card grid gap-2 p-4">

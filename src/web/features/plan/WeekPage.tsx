@@ -4,7 +4,9 @@ import { daySchema, type PlanContent, type PlanRecord, type ShelfRecord } from '
 import { sayDuration } from '#words/hold';
 import { weekBatches } from '#core/service';
 import { planWords } from '#words/screens/plan';
-import { sayError, useFormulasQuery, usePlanWeekQuery, useSavePlanMutation } from '../../data/kitchenApi';
+import { sayError, useFormulasQuery, usePlanWeekQuery } from '../../data/kitchenApi';
+import { useSaveShared } from '../../sync/useSaveShared';
+import { useOpenDocs } from '../../data/openDocs';
 import { daysAfter, mondayOf, today } from '#kitchen/day';
 import { formatWeekday, formatDay, formatVolume } from '#words/numbers';
 import { newId } from '../../sync/device';
@@ -26,13 +28,15 @@ export function WeekPage() {
   const [search] = useSearchParams();
   const from = mondayOf(daySchema.safeParse(search.get('from')).data ?? today());
   const week = usePlanWeekQuery(from);
+  const open = useOpenDocs('plan');
   if (!week.data || week.data[0]?.day !== from)
     return week.error ? (
       <Trouble error={week.error} retry={() => void week.refetch()} />
     ) : (
       <Loading what={planWords.theWeek2} />
     );
-  return <Week key={from} from={from} plans={week.data} />;
+  const plans = week.data.map((plan) => ({ ...plan, content: open[plan.day] ?? plan.content }));
+  return <Week key={from} from={from} plans={plans} />;
 }
 
 const NO_SHELF: readonly ShelfRecord[] = [];
@@ -234,11 +238,11 @@ function WeekBatches({
 /** Days without a service get those of a week ago. */
 function AsLastWeek({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
   const before = usePlanWeekQuery(daysAfter(from, -7)).data ?? [];
-  const [save, saving] = useSavePlanMutation();
-  const takeOver = plans.flatMap(({ day, revision, content }, i) => {
+  const [save, saving] = useSaveShared('plan');
+  const takeOver = plans.flatMap(({ day, content }, i) => {
     const old = before[i]?.content;
     return content.services.length === 0 && old && old.services.length > 0
-      ? [{ day, revision, content: copied(content, old) }]
+      ? [{ day, content, next: copied(content, old) }]
       : [];
   });
   if (takeOver.length === 0) return null;
@@ -247,7 +251,7 @@ function AsLastWeek({ from, plans }: { from: string; plans: readonly PlanRecord[
       <Button
         disabled={saving.isLoading}
         onClick={() => {
-          for (const put of takeOver) void save(put);
+          for (const { day, content, next } of takeOver) save(day, content, next).catch(() => undefined);
         }}
       >
         {planWords.asLastWeekForm(

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { skipToken } from '@reduxjs/toolkit/query';
 import type { BatchRecord, PlanContent } from '#contract';
 import { sayBatchProblem } from '#words/batch';
+import { isEnough, madeMl } from '#core/batch';
 import type { FormulaId } from '#core/formula';
 import { dressingFor } from '#core/service';
 import { planWords } from '#words/screens/plan';
@@ -54,17 +55,14 @@ export interface Covered extends ToMake {
 /** It takes milliseconds: nobody watches it. */
 const UNWATCHED = { signal: new AbortController().signal, onProgress: () => undefined };
 
-/** Less than this share is within what a ladle takes. */
-const ENOUGH = 0.95;
-
 /** What of it is taken on already. */
 export const coveredBy = (wanted: readonly ToMake[], all: readonly BatchRecord[]): readonly Covered[] =>
   wanted.map((one) => {
     const batches = all.filter(
       ({ formulaId, day, state }) => formulaId === one.formulaId && day === one.day && state !== 'called-off',
     );
-    const madeMl = batches.reduce((sum, { plan }) => sum + plan.yieldMl, 0);
-    return { ...one, batches, missingMl: madeMl >= one.volumeMl * ENOUGH ? 0 : one.volumeMl - madeMl };
+    const there = madeMl(batches);
+    return { ...one, batches, missingMl: isEnough(there, one.volumeMl) ? 0 : one.volumeMl - there };
   });
 
 /** Batches are asked for in tenths of a litre. */
@@ -94,7 +92,7 @@ export function useTakeOn(
   const covered = coveredBy(wanted, all ?? []);
 
   /** @returns what stands in the way; null: it is taken on */
-  const one = async ({ formulaId, day, missingMl }: Covered): Promise<string | null> => {
+  const one = async ({ formulaId, day, volumeMl, missingMl }: Covered): Promise<string | null> => {
     const versions = await dispatch(
       kitchenApi.endpoints.versions.initiate(formulaId, { subscribe: false, forceRefetch: true }),
     ).unwrap();
@@ -122,7 +120,11 @@ export function useTakeOn(
     const state = standings?.[formulaId]?.[number]?.state ?? 'draft';
     const about = { id: newId(), formulaId, version, state, day, target: `${litres} l`, by: byNow() };
     await dispatch(
-      kitchenApi.endpoints.beginBatch.initiate(newBatchOf(about, answer, request, read, kitchen.pantry)),
+      kitchenApi.endpoints.beginBatch.initiate({
+        ...newBatchOf(about, answer, request, read, kitchen.pantry),
+        // Somebody else may press at the same moment: the kitchen decides.
+        needMl: volumeMl,
+      }),
     ).unwrap();
     return null;
   };

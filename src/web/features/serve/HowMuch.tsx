@@ -6,11 +6,10 @@ import type { VersionRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { DISHES, dressingFor, mlPer100GOf, servingsFrom, type DressedEntry } from '#core/service';
 import { serveWords } from '#words/screens/serve';
-import { Alert } from '../../ui/Alert';
-import { sayError, useAddDressingMutation } from '../../data/kitchenApi';
+import { put } from '../../sync/outbox';
 import { formatAmount, formatMass, formatNumber, formatVolume } from '#words/numbers';
 import { readDecimal } from '../../ui/readDecimal';
-import { byNow, newId } from '../../sync/device';
+import { newId } from '../../sync/device';
 import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -101,9 +100,7 @@ function TookInstead({
   version: VersionRecord;
   dishG: number;
 }) {
-  const [add, adding] = useAddDressingMutation();
   const [text, setText] = useState('');
-  const [id, setId] = useState(newId);
   const ml = readDecimal(text);
   const fits = ml !== null && ml > 0 && ml <= 500_000;
   return (
@@ -112,24 +109,10 @@ function TookInstead({
       onSubmit={(event) => {
         event.preventDefault();
         if (!fits) return;
-        void add({
-          id,
-          formulaId,
-          version: version.number,
-          kind,
-          dressed,
-          massG: dishG,
-          ml,
-          by: byNow(),
-        })
-          .unwrap()
-          .then(
-            () => {
-              setText('');
-              setId(newId());
-            },
-            () => undefined,
-          );
+        const dressing = { id: newId(), formulaId, version: version.number, kind, dressed, massG: dishG, ml };
+        void put({ kind: 'dressing', dressing }).then(() => {
+          setText('');
+        });
       }}
     >
       <Field
@@ -140,12 +123,9 @@ function TookInstead({
         problem={text.trim() === '' || fits ? null : serveWords.aVolumeAboveNothing}
         className="w-44"
       />
-      <Button type="submit" disabled={!fits || adding.isLoading}>
+      <Button type="submit" disabled={!fits}>
         {serveWords.rememberIt}
       </Button>
-      {adding.error !== undefined && (
-        <Alert className="w-full">{serveWords.notKeptError(sayError(adding.error))}</Alert>
-      )}
     </form>
   );
 }

@@ -12,13 +12,11 @@ import type { Formula, FormulaId } from '#core/formula';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import { allergenNames } from '#words/safety';
 import { serveWords } from '#words/screens/serve';
-import { Alert } from '../../ui/Alert';
 import { CautionLines } from '../../parts/CautionLines';
 import { coldClockOf, dressingFor, dressingTimes, MOMENTS, TIMING, type DressedEntry } from '#core/service';
 import { tipsFor } from '#core/trial';
-import { sayError, useStartTimerMutation } from '../../data/kitchenApi';
+import { startTimer } from '../../data/timers';
 import { formatClock, formatAmount } from '#words/numbers';
-import { newId } from '../../sync/device';
 import { vesselOf, type Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -141,31 +139,23 @@ export function InService({
 
 /** Four hours from the first time a container leaves the cold; it is never set back. */
 function ColdClock({ formulaId, name }: { formulaId: FormulaId; name: string }) {
-  const [start, starting] = useStartTimerMutation();
   const [said, setSaid] = useState<string | null>(null);
   const clock = (): ReturnType<typeof coldClockOf> => coldClockOf(Date.now(), Date.now());
   return (
     <div className="grid gap-1">
       <Button
         className="min-h-16"
-        disabled={starting.isLoading}
         onClick={() => {
           const label = serveWords.nameThrowAwayWhatStands(name).slice(0, 120);
-          void start({ id: newId(), label, seconds: clock().leftS, formulaId, trialId: null })
-            .unwrap()
-            .then(
-              () => {
-                const until = new Date(clock().throwAwayAtMs);
-                setSaid(serveWords.outSinceNowThrowIt(formatClock(until)));
-              },
-              () => undefined,
-            );
+          void startTimer({ label, seconds: clock().leftS, formulaId, trialId: null }).then(() => {
+            const until = new Date(clock().throwAwayAtMs);
+            setSaid(serveWords.outSinceNowThrowIt(formatClock(until)));
+          });
         }}
       >
         {serveWords.aContainerLeavesTheCold}
       </Button>
       {said && <p role="status">{said}</p>}
-      {starting.error !== undefined && <Alert>{serveWords.notStartedError(sayError(starting.error))}</Alert>}
     </div>
   );
 }

@@ -9,7 +9,7 @@ import { usualVersion } from '#kitchen/batch';
 import { contextFor, vesselOf } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { useWorking } from '../../sync/useWorking';
-import type { WorkingFormula } from '../../sync/workingSlice';
+import type { WorkingFormula } from '../../sync/working';
 import { FormulaPending } from '../../parts/FormulaPage';
 import { DishForm } from './DishForm';
 import { HowMuch } from './HowMuch';

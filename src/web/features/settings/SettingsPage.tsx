@@ -1,13 +1,9 @@
-import { settingsSchema, type Settings } from '#contract';
+import { useSaveShared } from '../../sync/useSaveShared';
+import { SETTINGS_ID, settingsSchema, type Settings } from '#contract';
 import { SPOON_VOLUMES, type SpoonSystem } from '#core/quantity';
 import { settingsWords } from '#words/screens/settings';
-import {
-  sayError,
-  useSaveSettingsMutation,
-  useSessionQuery,
-  useSettingsQuery,
-  useSignOutMutation,
-} from '../../data/kitchenApi';
+import { sayError, useSessionQuery, useSettingsQuery, useSignOutMutation } from '../../data/kitchenApi';
+import { useSettings } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { BackupPart } from './BackupPart';
 import { ThisDevice } from './ThisDevice';
@@ -19,7 +15,8 @@ import { SmallMeasures } from './SmallMeasures';
 import { Loading, Trouble } from '../../parts/PageState';
 
 export function SettingsPage() {
-  const { data, error, refetch } = useSettingsQuery();
+  const { error, refetch } = useSettingsQuery();
+  const data = useSettings();
   if (data) {
     return (
       <>
@@ -62,11 +59,11 @@ const SPOON_OPTIONS = (Object.keys(SPOON_NAMES) as SpoonSystem[]).map((value) =>
 }));
 
 function SettingsForm({ saved }: { saved: Settings }) {
-  const [save] = useSaveSettingsMutation();
+  const [save] = useSaveShared('settings');
   const draft = useDraft<Settings>({
     schema: settingsSchema,
     start: saved,
-    save: (value) => save(value).unwrap(),
+    save: (value, from) => save(SETTINGS_ID, from, value),
   });
   const { control } = draft.form;
   return (

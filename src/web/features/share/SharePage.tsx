@@ -9,7 +9,7 @@ import { shareWords } from '#words/screens/share';
 import { Alert } from '../../ui/Alert';
 import { useKitchen } from '../../data/kitchen';
 import { useWorking } from '../../sync/useWorking';
-import type { WorkingFormula } from '../../sync/workingSlice';
+import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { FormulaPending } from '../../parts/FormulaPage';
 import { usePaper } from '../../data/usePaper';

@@ -1,14 +1,11 @@
+import { entryOf } from '#kitchen/reading';
 /** Stock, jars and batches out of a table: what would change is said first. */
+import { useSaveShared } from '../../sync/useSaveShared';
 import { useState } from 'react';
 import { DOCUMENT_FORMAT, type ImportReport } from '#contract';
 import { shareWords } from '#words/screens/share';
 import { Alert } from '../../ui/Alert';
-import {
-  sayError,
-  useAddRecordsMutation,
-  useReadDocumentMutation,
-  useSavePantryMutation,
-} from '../../data/kitchenApi';
+import { sayError, useAddRecordsMutation, useReadDocumentMutation } from '../../data/kitchenApi';
 import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { changedEntries, type TableReading } from '#kitchen/tables';
@@ -22,7 +19,7 @@ export function StockPart({
   source: Extract<TableReading, { kind: 'stock' }>;
 }) {
   const { catalogue, pantry } = useKitchen();
-  const [save, saving] = useSavePantryMutation();
+  const [save, saving] = useSaveShared('pantry');
   const [bring, bringing] = useReadDocumentMutation();
   const [done, setDone] = useState<{ entries: number; report: ImportReport | null } | null>(null);
   const known = new Map([...entries].filter(([id]) => catalogue.get(id) || own.some((row) => row.id === id)));
@@ -38,7 +35,7 @@ export function StockPart({
         ingredients: own,
       };
       const report = own.length > 0 ? await bring(document).unwrap() : null;
-      for (const [id, entry] of changed) await save({ id, entry }).unwrap();
+      for (const [id, entry] of changed) await save(id, entryOf(pantry, id), entry);
       setDone({ entries: changed.length, report });
     } catch {
       // Said below; sent again it does no harm.

@@ -1,25 +1,30 @@
 import { useState } from 'react';
+import type { ShelfRecord } from '#contract';
 import { shelfWords } from '#words/screens/shelf';
+import { sayError } from '../../data/kitchenApi';
+import { useSaveShared } from '../../sync/useSaveShared';
+import { Alert } from '../../ui/Alert';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 
+/** Another name for a formula; it stays open while the name is not taken. */
 export function RenamePanel({
-  name,
-  onRename,
+  record: { id, formula },
   onClose,
 }: {
-  name: string;
-  onRename: (name: string) => void;
+  record: ShelfRecord;
   onClose: () => void;
 }) {
-  const [text, setText] = useState(name);
+  const [text, setText] = useState(formula.name);
+  const [save, saving] = useSaveShared('formula');
+  const name = text.trim();
   return (
     <Dialog title={shelfWords.rename} open onClose={onClose}>
       <form
         className="grid gap-3"
         onSubmit={(event) => {
           event.preventDefault();
-          if (text.trim()) onRename(text.trim());
+          if (name) save(id, formula, { ...formula, name }).then(onClose, () => undefined);
         }}
       >
         <input
@@ -35,8 +40,9 @@ export function RenamePanel({
             setText(event.target.value);
           }}
         />
+        {saving.isError && <Alert>{sayError(saving.error)}</Alert>}
         <div className="flex gap-3">
-          <Button kind="main" type="submit" disabled={!text.trim()}>
+          <Button kind="main" type="submit" disabled={!name || saving.isLoading}>
             {shelfWords.rename}
           </Button>
           <Button onClick={onClose}>{shelfWords.leave}</Button>

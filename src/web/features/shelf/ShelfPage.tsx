@@ -1,6 +1,6 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { Plus } from 'lucide-react';
-import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { Shelf, ShelfRecord, Standings } from '#contract';
 import type { Formula, FormulaId } from '#core/formula';
@@ -9,7 +9,6 @@ import { shelfWords } from '#words/screens/shelf';
 import { Alert } from '../../ui/Alert';
 import {
   sayError,
-  useChangeFormulaMutation,
   useCreateFormulaMutation,
   useFormulasQuery,
   useMoveFormulaMutation,
@@ -19,7 +18,6 @@ import { newId } from '../../sync/device';
 import type { Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
-import { KeyHelp } from '../../ui/KeyHelp';
 import { Loading, Trouble } from '../../parts/PageState';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
 import { filterFrom, isFiltered, paramsFrom, stateOf, type ShelfFilter } from './filter';
@@ -32,6 +30,8 @@ const FETCH_REST_MS = 4000;
 
 const ROW_PX = 352;
 const JAR_PX = 236;
+
+const KeyHelp = lazy(async () => ({ default: (await import('../../ui/KeyHelp')).KeyHelp }));
 
 export function ShelfPage() {
   const kitchen = useKitchen();
@@ -63,13 +63,14 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
   const [create, creating] = useCreateFormulaMutation();
   useEffect(() => {
     const fetching = setTimeout(() => {
-      Promise.all([import('./NewFormulaPanel'), import('./startOf')]).catch(() => undefined);
+      Promise.all([import('./NewFormulaPanel'), import('./startOf'), import('../../ui/KeyHelp')]).catch(
+        () => undefined,
+      );
     }, FETCH_REST_MS);
     return () => {
       clearTimeout(fetching);
     };
   }, []);
-  const changing = useChangeFormulaMutation({ fixedCacheKey: 'rename' })[1];
   const [move, moving] = useMoveFormulaMutation();
   const [panel, setPanel] = useState<OpenPanel | null>(null);
   const [moved, setMoved] = useState<Moved | null>(null);
@@ -126,7 +127,7 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
   ];
   useShortcuts(shortcuts);
   const { acids, allergens } = useMemo(() => choicesOf(records, kitchen), [records, kitchen]);
-  const failed = [changing, moving].find(({ isError }) => isError);
+  const failed = moving.isError ? moving : undefined;
   return (
     <div className="pt-1">
       <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -168,13 +169,17 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
         />
       )}
       <ShelfPanel {...{ panel, kitchen, creating, make, setPanel }} />
-      <KeyHelp
-        open={panel === 'keys'}
-        onClose={() => {
-          setPanel(null);
-        }}
-        groups={[{ title: shelfWords.onTheShelf, shortcuts }]}
-      />
+      {panel === 'keys' && (
+        <Suspense fallback={null}>
+          <KeyHelp
+            open
+            onClose={() => {
+              setPanel(null);
+            }}
+            groups={[{ title: shelfWords.onTheShelf, shortcuts }]}
+          />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -2,10 +2,10 @@ import { lazy, Suspense, useState } from 'react';
 import type { ShelfRecord } from '#contract';
 import type { Formula } from '#core/formula';
 import { shelfWords } from '#words/screens/shelf';
-import { sayError, useChangeFormulaMutation } from '../../data/kitchenApi';
-import { newId } from '../../sync/device';
+import { sayError } from '../../data/kitchenApi';
 import type { Kitchen } from '#kitchen/reading';
-import { RenamePanel } from './RenamePanel';
+
+const RenamePanel = lazy(async () => ({ default: (await import('./RenamePanel')).RenamePanel }));
 export const NewFormulaPanel = lazy(async () => ({
   default: (await import('./NewFormulaPanel')).NewFormulaPanel,
 }));
@@ -24,7 +24,6 @@ interface ShelfPanelProps {
 
 /** A new formula, or a new name for one. */
 export function ShelfPanel({ panel, kitchen, creating, make, setPanel }: ShelfPanelProps) {
-  const [change] = useChangeFormulaMutation({ fixedCacheKey: 'rename' });
   const [unloaded, setUnloaded] = useState(false);
   return (
     <>
@@ -51,25 +50,14 @@ export function ShelfPanel({ panel, kitchen, creating, make, setPanel }: ShelfPa
         </Suspense>
       )}
       {typeof panel === 'object' && panel && (
-        <RenamePanel
-          name={panel.rename.formula.name}
-          onRename={(name) => {
-            const { id, revision, formula } = panel.rename;
-            const updated = [{ additionId: null, field: 'name' as const, from: formula.name, to: name }];
-            setPanel(null);
-            void change({
-              id,
-              change: {
-                baseRevision: revision,
-                idempotencyKey: newId(),
-                diff: { added: [], removed: [], updated },
-              },
-            });
-          }}
-          onClose={() => {
-            setPanel(null);
-          }}
-        />
+        <Suspense fallback={null}>
+          <RenamePanel
+            record={panel.rename}
+            onClose={() => {
+              setPanel(null);
+            }}
+          />
+        </Suspense>
       )}
     </>
   );

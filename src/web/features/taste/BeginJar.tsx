@@ -1,12 +1,10 @@
 import { Link } from 'react-router';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { tasteWords } from '#words/screens/taste';
-import { Alert } from '../../ui/Alert';
-import { sayError } from '../../data/kitchenApi';
 import { useBeginJar } from '../../sync/beginJar';
 import { contextFor, vesselOf } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
-import type { WorkingFormula } from '../../sync/workingSlice';
+import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 
 /** A jar that was made away from the screen: it holds what its version says. */
@@ -49,9 +47,6 @@ export function BeginJar({
         </Button>
       </div>
       {lines.length === 0 && <p className="mt-2 text-sm text-quiet">{tasteWords.thereIsNothingInIt}</p>}
-      {jar.error !== undefined && (
-        <Alert className="mt-2">{tasteWords.notBegunError(sayError(jar.error))}</Alert>
-      )}
     </>
   );
 }

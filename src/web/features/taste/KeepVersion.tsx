@@ -19,7 +19,7 @@ import type { Jar } from '../../data/jars';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { useAppDispatch } from '../../sync/store';
 import { useFreezeNow, whenSaved } from '../../sync/freeze';
-import { edited, type WorkingFormula } from '../../sync/workingSlice';
+import { formulaEdited, type WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Dialog } from '../../ui/Dialog';
@@ -159,7 +159,7 @@ function KeepPanel({
       context,
       newId: () => newId() as AdditionId,
     });
-    dispatch(edited({ id, formula: next }));
+    dispatch(formulaEdited(id, next));
     setKeeping(next);
     void freezeKept(next);
   };

@@ -13,7 +13,7 @@ import { useKitchen } from '../../data/kitchen';
 import { aimOf, useStyles } from '../../data/styles';
 import { useJarJudged } from '../../data/useJarJudged';
 import { portionsNow } from '../../data/trials';
-import type { WorkingFormula } from '../../sync/workingSlice';
+import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { JarCautions } from '../../parts/JarCautions';
 import { JarLog } from '../../parts/JarLog';

@@ -3,7 +3,7 @@ import { sayVersion } from '#words/version';
 import { standingOf } from '#core/trial';
 import { tasteWords } from '#words/screens/taste';
 import { type Jar } from '../../data/jars';
-import type { WorkingFormula } from '../../sync/workingSlice';
+import type { WorkingFormula } from '../../sync/working';
 import { Choice } from '../../ui/Choice';
 import { NameTape, WithJars } from '../../parts/FormulaPage';
 import { FormulaStages } from '../../parts/FormulaStages';

@@ -17,7 +17,7 @@ import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { useAppDispatch } from '../../sync/store';
 import { useWorking } from '../../sync/useWorking';
-import { edited, undone, type WorkingFormula } from '../../sync/workingSlice';
+import { formulaEdited, formulaUndone, type WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { FormulaPending, NameTape } from '../../parts/FormulaPage';
@@ -55,7 +55,7 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
   const dispatch = useAppDispatch();
   const [params, setParams] = useSearchParams();
   const { id, formula, baseVersion } = working;
-  const undo = (): void => void dispatch(undone(id));
+  const undo = (): void => void dispatch(formulaUndone(id));
   useShortcuts([{ keys: ['mod+z'], does: versionsWords.undo, run: undo }]);
   const rows = useMemo(() => lineageOf(versions), [versions]);
   const { jars } = useJars(id);
@@ -121,7 +121,7 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
                     choose({ from: String(row.version.number), to: WORKING });
                   }}
                   onRestore={() => {
-                    dispatch(edited({ id, formula: restoredFrom(row.version) }));
+                    dispatch(formulaEdited(id, restoredFrom(row.version)));
                   }}
                 />
               ))}

@@ -1,0 +1,32 @@
+/**
+ * `npm test` has minutes, not a quarter of an hour: of each file the first test runs, and of the others half,
+ * chosen by a seed that is the commit, so that the same commit runs the same and the next another half.
+ * `npm run torture` runs them all.
+ */
+import { execFileSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+
+const SHARE = 0.5;
+const NAME = 'YGRANA_SEED';
+
+export const isWhole = (): boolean => Boolean(process.env.YGRANA_TORTURE) || process.env[NAME] === 'all';
+
+/** Handed on to the workers, and said in what is printed. */
+export function settleSeed(): string {
+  process.env[NAME] ??= commit();
+  return process.env[NAME];
+}
+
+function commit(): string {
+  try {
+    return execFileSync('git', ['rev-parse', '--short', 'HEAD'], { encoding: 'utf8' }).trim();
+  } catch {
+    // Unpacked from an archive.
+    return 'no-commit';
+  }
+}
+
+export function isChosen(name: string): boolean {
+  const [first = 0] = createHash('sha256').update(`${settleSeed()} ${name}`).digest();
+  return first / 256 < SHARE;
+}

@@ -1,0 +1,98 @@
+import { useState } from 'react';
+import { frameWords } from '#words/screens/frame';
+import { sayError } from '../data/kitchenApi';
+import { setCookHere } from '../sync/cook';
+import { newId } from '../sync/device';
+import { useSaveShared } from '../sync/useSaveShared';
+import { Button } from '../ui/Button';
+import { Dialog } from '../ui/Dialog';
+
+function initialsOf(name: string): string {
+  const words = name.trim().split(/\s+/).filter(Boolean);
+  return words
+    .slice(0, 3)
+    .map((word) => word.charAt(0).toUpperCase())
+    .join('');
+}
+
+/** The cooks of this kitchen, and a new one. */
+export function CookPanel({
+  cooks,
+  hereId,
+  onClose,
+}: {
+  cooks: readonly { id: string; name: string; initials: string }[];
+  hereId: string | null;
+  onClose: () => void;
+}) {
+  const [name, setName] = useState('');
+  const [initials, setInitials] = useState<string | null>(null);
+  const [save, saving] = useSaveShared('cook');
+  const shown = initials ?? initialsOf(name);
+  return (
+    <Dialog title={frameWords.whoCooksOnThisDevice} open onClose={onClose}>
+      <ul className="mb-4 grid gap-1">
+        {cooks.map((cook) => (
+          <li key={cook.id}>
+            <button
+              type="button"
+              aria-pressed={cook.id === hereId}
+              className={`flex min-h-9 w-full items-center gap-3 rounded-md border px-3 text-left hover:border-bottle ${cook.id === hereId ? 'border-bottle bg-mint font-semibold' : 'border-rule bg-paper'}`}
+              onClick={() => {
+                setCookHere(cook.id);
+                onClose();
+              }}
+            >
+              <span className="w-10 font-semibold">{cook.initials}</span> {cook.name}
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form
+        className="flex flex-wrap items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          const cook = { id: newId(), name: name.trim(), initials: shown.trim() };
+          save(cook.id, null, cook).then(
+            () => {
+              setCookHere(cook.id);
+              onClose();
+            },
+            () => undefined,
+          );
+        }}
+      >
+        <label className="grid gap-1 font-semibold">
+          {frameWords.someoneElse}
+          <input
+            className="field font-normal"
+            maxLength={60}
+            value={name}
+            onChange={(event) => {
+              setName(event.target.value);
+            }}
+          />
+        </label>
+        <label className="grid gap-1 font-semibold">
+          {frameWords.initials}
+          <input
+            className="field w-20 font-normal"
+            maxLength={3}
+            value={shown}
+            onChange={(event) => {
+              setInitials(event.target.value);
+            }}
+          />
+        </label>
+        <Button kind="main" type="submit" disabled={!name.trim() || !shown.trim() || saving.isLoading}>
+          {frameWords.addAndChoose}
+        </Button>
+        {saving.error !== undefined && (
+          <p role="alert" className="w-full text-sm text-acid-ink">
+            {frameWords.notAddedError(sayError(saving.error))}
+          </p>
+        )}
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,26 @@
+/** How a page stands with the kitchen. */
+export const syncWords = {
+  saving: (n: number) => (n === 1 ? 'Saving 1 change' : `Saving ${n} changes`),
+  away: (n: number) =>
+    n === 0
+      ? 'Server away. You can go on: what you do is kept in this browser.'
+      : `Server away. ${n === 1 ? '1 change is' : `${n} changes are`} kept in this browser and sent when it is back.`,
+  signedOut: (n: number) =>
+    `Signed out. ${n === 1 ? '1 change is' : `${n} changes are`} kept in this browser.`,
+  unkept: 'This browser keeps nothing: what is not saved is lost with this page. Leave it open.',
+  clashes: (n: number) =>
+    n === 1 ? '1 thing was changed elsewhere too' : `${n} things were changed elsewhere too`,
+  refused: (n: number) => (n === 1 ? '1 thing was not taken' : `${n} things were not taken`),
+  notFitting: 'The kitchen has something else there.',
+  choose: 'Choose',
+  look: 'Look',
+  tryNow: 'Try now',
+  command: {
+    event: 'A step of a making',
+    begin: 'The beginning of a jar',
+    'start-timer': 'A timer',
+    'end-timer': 'The end of a timer',
+    'batch-event': 'An entry of a batch',
+    dressing: 'What a dish took',
+  },
+};
