@@ -19,6 +19,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
+    // What a service worker answers no route of a test can hold up; where it is meant it is allowed.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath,
       args: [

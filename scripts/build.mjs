@@ -2,8 +2,9 @@
  * The interface by Vite, the server as one bundle beside it, the migrations copied.
  * With --marked: the same program with every word of the room of words marked, in .cache/marked.
  */
-import { cpSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { createHash } from 'node:crypto';
+import { cpSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { join, relative, sep } from 'node:path';
 import { build as bundle } from 'esbuild';
 import { build as buildWeb } from 'vite';
 import { writeMarkedWords } from './markedWords.mjs';
@@ -43,6 +44,31 @@ await bundle({
       ]
     : [],
 });
+await bundle({
+  entryPoints: [join(root, 'src/offline/serviceWorker.ts')],
+  outfile: join(target, 'web/serviceWorker.js'),
+  bundle: true,
+  minify: true,
+  format: 'iife',
+  target: 'es2022',
+  logLevel: 'warning',
+  define: {
+    PROGRAM_FILES: JSON.stringify(programFiles(join(target, 'web'))),
+    'process.env.NODE_ENV': '"production"',
+  },
+});
 cpSync(join(root, 'src/server/db/migrations'), join(target, 'migrations'), { recursive: true });
 await ensureNewborn();
 cpSync(newborn, join(target, 'newborn.tgz'));
+
+/** What a device keeps of the program. A name with a mark in it says of itself what it holds. */
+function programFiles(folder) {
+  return readdirSync(folder, { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile())
+    .map((entry) => {
+      const path = join(entry.parentPath ?? entry.path, entry.name);
+      const url = `/${relative(folder, path).split(sep).join('/')}`;
+      const mark = createHash('sha256').update(readFileSync(path)).digest('hex').slice(0, 16);
+      return { url, revision: url.startsWith('/assets/') ? null : mark };
+    });
+}

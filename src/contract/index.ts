@@ -51,7 +51,7 @@ export {
   type PantryEntry,
   type Settings,
 } from './kitchen';
-export { KITCHEN_HEADER, OUT_OF_STORE_HEADER } from './headers';
+export { ANSWERS_STORE, KITCHEN_HEADER, OUT_OF_STORE_HEADER, TAKE_OVER } from './headers';
 export { signInSchema, type SessionState } from './session';
 export { formulateJsonSchema, formulateSchema, type FormulateJson } from './balance';
 export {

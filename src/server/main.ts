@@ -1,5 +1,5 @@
 /** Starts a kitchen from the command line. The only reader of the environment and the only listener to signals. */
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
@@ -30,6 +30,7 @@ async function main(): Promise<void> {
   const dataFolder = resolve(values.data ?? (values.demo ? 'data/demo' : 'data/kitchen'));
   // Beside the bundle when built, beside the source when run from it.
   const migrationsFolder = firstThatExists(join(here, 'migrations'), join(here, 'db/migrations'));
+  const tls = readTls(process.env.TLS_CERT, process.env.TLS_KEY);
   const passcode = process.env.YGRANA_PASSCODE ? { passcode: process.env.YGRANA_PASSCODE } : {};
   const { DATABASE_URL } = process.env;
   const database = DATABASE_URL ? { databaseUrl: DATABASE_URL } : {};
@@ -63,6 +64,7 @@ async function main(): Promise<void> {
       .map((name) => name.trim())
       .filter(Boolean),
     demo: values.demo,
+    ...tls,
     ...passcode,
     ...database,
     // A simulated scale in a real kitchen would invent weights: only the demonstration has one.
@@ -78,6 +80,17 @@ async function main(): Promise<void> {
   });
   console.log(runningWords.isOpenAt(kitchen.address, ((Date.now() - began) / 1000).toFixed(1)));
   stopOnSignal(kitchen);
+}
+
+/** Both settings, or neither. */
+function readTls(certFile: string | undefined, keyFile: string | undefined) {
+  if (!certFile && !keyFile) return {};
+  if (!certFile || !keyFile) throw new StartError(runningWords.tlsNeedsBoth);
+  try {
+    return { tls: { cert: readFileSync(certFile, 'utf8'), key: readFileSync(keyFile, 'utf8') } };
+  } catch (error) {
+    throw new StartError(runningWords.tlsCannotBeUsed((error as Error).message));
+  }
 }
 
 function readPort(text: string | undefined): number {

@@ -1,5 +1,6 @@
 /** Opens a kitchen's data folder and listens; everything that must be undone at the end is undone by `stop`. */
 import { createServer, type Server } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import { networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 import type { RequestHandler } from 'express';
@@ -31,6 +32,8 @@ export interface StartOptions {
   readonly migrationsFolder: string;
   readonly webFolder?: string;
   readonly webMiddleware?: RequestHandler;
+  /** A certificate and its key, as PEM: devices keep the program only from a secure address. */
+  readonly tls?: { readonly cert: string; readonly key: string };
   /** Needed to listen beyond this machine. */
   readonly passcode?: string;
   /** What stands at the counter; left out: nothing. */
@@ -60,10 +63,10 @@ export async function startKitchen(options: StartOptions): Promise<RunningKitche
     throw new StartError(runningWords.ygranaPasscodeIsTooShort(SHORTEST_PASSCODE));
   }
   const shownHost = host.includes(':') ? `[${host}]` : host;
-  const server = createServer();
+  const server = serverFor(options);
   server.keepAliveTimeout = KEPT_OPEN_MS;
   const port = await listen(server, options);
-  const address = `http://${shownHost}:${port}`;
+  const address = `${options.tls ? 'https' : 'http'}://${shownHost}:${port}`;
   const undo: Undo = [() => closeServer(server)];
   const stop = async (): Promise<void> => {
     for (const step of undo.splice(0).reverse()) await step();
@@ -95,6 +98,16 @@ export async function startKitchen(options: StartOptions): Promise<RunningKitche
   } catch (error) {
     await stop();
     throw error;
+  }
+}
+
+/** @throws StartError where the certificate and its key cannot be used */
+function serverFor({ tls }: StartOptions): Server {
+  if (!tls) return createServer();
+  try {
+    return createSecureServer({ cert: tls.cert, key: tls.key, minVersion: 'TLSv1.2' });
+  } catch (error) {
+    throw new StartError(runningWords.tlsCannotBeUsed((error as Error).message));
   }
 }
 

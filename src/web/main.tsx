@@ -20,5 +20,6 @@ setTimeout(() => {
   void import('./sync/sync').then(async ({ resumeAll }) => {
     await import('./sync/before').then(({ carryOver }) => carryOver()).catch(() => undefined);
     await resumeAll();
+    if (import.meta.env.PROD) await import('./sync/offline').then(({ keepProgram }) => keepProgram());
   });
 }, 1500);

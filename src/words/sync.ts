@@ -12,6 +12,9 @@ export const syncWords = {
     n === 1 ? '1 thing was changed elsewhere too' : `${n} things were changed elsewhere too`,
   refused: (n: number) => (n === 1 ? '1 thing was not taken' : `${n} things were not taken`),
   notFitting: 'The kitchen has something else there.',
+  otherKitchen: (n: number) =>
+    `Another kitchen was at this address. ${n === 1 ? 'One thing' : `${n} things`} meant for it ${n === 1 ? 'is' : 'are'} kept on this device and sent when it is back.`,
+  letGo: 'Let them go',
   choose: 'Choose',
   look: 'Look',
   tryNow: 'Try now',

@@ -75,7 +75,8 @@ export const requireAccess =
 
 export function accessRoutes(access: Access | null): Router {
   const router = Router();
-  const cookie = { httpOnly: true, sameSite: 'strict', path: '/' } as const;
+  const cookieFor = ({ secure }: Request) =>
+    ({ httpOnly: true, sameSite: 'strict', path: '/', secure }) as const;
 
   router.get('/', (request, response) => {
     const state: SessionState = {
@@ -101,13 +102,17 @@ export function accessRoutes(access: Access | null): Router {
       if (access && !access.accepts(passcode)) {
         throw new ApiError('wrong-passcode', answersWords.thisIsNotTheKitchen);
       }
-      if (access) response.cookie(COOKIE, access.newCookie(), { ...cookie, maxAge: SESSION_DAYS * DAY_MS });
+      if (access)
+        response.cookie(COOKIE, access.newCookie(), {
+          ...cookieFor(request),
+          maxAge: SESSION_DAYS * DAY_MS,
+        });
       response.json({ needed: access !== null, signedIn: true } satisfies SessionState);
     },
   );
 
-  router.delete('/', (_request, response) => {
-    response.clearCookie(COOKIE, cookie);
+  router.delete('/', (request, response) => {
+    response.clearCookie(COOKIE, cookieFor(request));
     response.json({ needed: access !== null, signedIn: access === null } satisfies SessionState);
   });
 

@@ -1,6 +1,7 @@
 /** One line for the whole page: what is not saved yet, why, and what somebody has to choose. Nothing when all is. */
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useState, useSyncExternalStore } from 'react';
 import { syncWords } from '#words/sync';
+import { onOtherKitchens, otherKitchensWork } from '../sync/otherKitchens';
 import { useSyncState } from '../sync/useSyncState';
 import { Button } from '../ui/Button';
 
@@ -10,6 +11,7 @@ const SyncDialog = lazy(async () => ({ default: (await import('./SyncDialog')).S
 export function SyncState() {
   const [open, setOpen] = useState(false);
   const { unsent, isAway, isSignedOut, isUnkept, clashes, refused, isSlow } = useSyncState();
+  const others = useSyncExternalStore(onOtherKitchens, otherKitchensWork);
   const conflicts = clashes.filter(({ clash }) => clash.why === undefined).length;
   const notTaken = clashes.length - conflicts + refused.length;
   const says = [
@@ -19,6 +21,7 @@ export function SyncState() {
     isUnkept && unsent > 0 && syncWords.unkept,
     conflicts > 0 && syncWords.clashes(conflicts),
     notTaken > 0 && syncWords.refused(notTaken),
+    others > 0 && syncWords.otherKitchen(others),
   ].filter((one) => one !== false);
   const shows = says.length > 0;
   return (
@@ -28,6 +31,15 @@ export function SyncState() {
           {says.map((text) => (
             <span key={text}>{text}</span>
           ))}
+          {others > 0 && (
+            <Button
+              onClick={() => {
+                void import('../sync/otherKitchens').then(({ letOthersGo }) => letOthersGo());
+              }}
+            >
+              {syncWords.letGo}
+            </Button>
+          )}
           {isAway && (
             <Button
               onClick={() => {

@@ -9,7 +9,7 @@ import { kitchenHere } from './kitchenHere';
 import type { KeptStore } from './sender';
 import { isUnsent, NOTHING_FOUND, type KeptWork } from './workSlice';
 
-const isWaiting = (work: KeptWork): boolean =>
+export const isWaiting = (work: KeptWork): boolean =>
   work.clashes.length > 0 || isUnsent({ ...work, trouble: null, unkept: false });
 
 export const keptWork: KeptStore = {

@@ -2,7 +2,7 @@
  * Which kitchen this browser talks to. Every answer says it, everything kept here carries it, and what is sent
  * says for which it was meant. Where another kitchen answers, the page starts anew with what is kept of that.
  */
-import { KITCHEN_HEADER } from '#contract';
+import { ANSWERS_STORE, KITCHEN_HEADER } from '#contract';
 
 const KEY = 'ygrana-kitchen';
 /** A kitchen of a release that did not say. */
@@ -43,5 +43,10 @@ export function answeredBy(headers: Pick<Headers, 'get'> | undefined): void {
     // Then it is known while the page is open.
   }
   tell(id);
-  if (isOther) window.location.assign('/');
+  if (!isOther) return;
+  // What that kitchen answered is not shown as this one's.
+  const forgotten = 'caches' in window ? caches.delete(ANSWERS_STORE) : Promise.resolve(false);
+  void forgotten.finally(() => {
+    window.location.assign('/');
+  });
 }

@@ -3,6 +3,7 @@ import { isAnyOf, type UnknownAction } from '@reduxjs/toolkit';
 import { kitchenApi } from '../data/kitchenApi';
 import { newId } from './device';
 import { keptWork } from './keptWork';
+import { lookForOthers } from './otherKitchens';
 import { tellOtherTabs } from './otherTabs';
 import { listsWith } from './lists';
 import { nextWaiting, resumeOutbox } from './outbox';
@@ -84,6 +85,7 @@ export function refreshOpen(which: (key: WorkKey) => boolean = () => true): void
 
 /** Whatever was left unsent when this browser was last used. */
 export async function resumeAll(): Promise<void> {
+  await lookForOthers();
   await resumeOutbox();
   await sync.resume();
 }

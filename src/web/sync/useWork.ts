@@ -4,9 +4,12 @@ import type { Clash } from '#core/document';
 import { onSavedElsewhere } from './otherTabs';
 import { keyOf, type Docs, type Kind, type Work, type WorkKey } from './shared';
 import { store, useAppDispatch, useAppSelector } from './store';
-import { openShared, sync } from './sync';
+import { openShared } from './sync';
 import { saveStateOf, type SaveState } from './working';
-import { clashSettled, edited, proposed, redone, undone } from './workSlice';
+import { clashSettled, edited, NOTHING_FOUND, opened, proposed, redone, undone } from './workSlice';
+
+/** Older than anything the kitchen has. */
+const NOTHING_HEARD = -1;
 
 interface Opening {
   readonly work: Work | undefined;
@@ -96,8 +99,10 @@ export async function saveShared<K extends Kind>(
 ): Promise<Saved> {
   const key = keyOf(kind, id);
   if (!store.getState().work.byKey[key]) {
-    // Never seen by this browser, and the kitchen is away: what the form was opened with is what is known.
-    await openShared(key).catch(() => sync.open(key, { doc: from, revision: -1, beside: {} }));
+    // What the form was opened with is what is known; what the kitchen holds comes in behind. A tick moves at once.
+    const held = { doc: from, revision: NOTHING_HEARD, beside: {} };
+    store.dispatch(opened({ key, held, found: NOTHING_FOUND }));
+    openShared(key).catch(() => undefined);
   }
   store.dispatch(proposed({ key, from, to }));
   const work = await whenAnswered(key);

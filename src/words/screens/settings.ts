@@ -1,5 +1,21 @@
 /** The kitchen's settings and its backup. */
 export const settingsWords = {
+  unsentWork: (n: number) =>
+    `${n === 1 ? 'One thing' : `${n} things`} on this device ${n === 1 ? 'was' : 'were'} not sent yet. Signing out throws ${n === 1 ? 'it' : 'them'} away.`,
+  leaveAllTheSame: 'Sign out all the same',
+  stay: 'Stay',
+  withoutTheServer: 'Without the server',
+  offline: {
+    ready:
+      'Kept on this device: any page opens and works while the server is away, from a cold start, too. It can be installed from the browser’s menu.',
+    installing: 'Being kept on this device…',
+    'no-secure-context':
+      'This page came over plain HTTP: while it is open it works without the server and loses nothing, but it cannot be opened anew. Browsers keep a page only from a secure address: give the server a certificate (TLS_CERT and TLS_KEY), or put it behind a proxy that has one.',
+    'not-supported':
+      'This browser keeps no pages (a private window, or an old one): while the page is open it works without the server, but it cannot be opened anew.',
+    failed:
+      'The page could not be kept on this device: perhaps its store is full or switched off. While it is open it works without the server. It is tried again when the page is opened next.',
+  },
   restoredFormulasFormulasWhatWas: (formulas: number) =>
     `Restored: ${formulas} formulas. What was there before is laid aside in the data folder.`,
   theServerRefusedTheFile: 'The server refused the file. Nothing was changed.',

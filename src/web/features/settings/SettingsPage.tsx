@@ -1,6 +1,7 @@
 import { useSaveShared } from '../../sync/useSaveShared';
 import { SETTINGS_ID, settingsSchema, type Settings } from '#contract';
 import { SPOON_VOLUMES, type SpoonSystem } from '#core/quantity';
+import { useState } from 'react';
 import { settingsWords } from '#words/screens/settings';
 import { sayError, useSessionQuery, useSettingsQuery, useSignOutMutation } from '../../data/kitchenApi';
 import { useSettings } from '../../data/kitchen';
@@ -11,6 +12,9 @@ import { BatchSettings } from './BatchSettings';
 import { ChoiceField, ReadField, TextField } from '../../form/fields';
 import { SaveRow } from '../../form/SaveRow';
 import { useDraft } from '../../form/useDraft';
+import { clearDevice, unsentHere } from '../../sync/leave';
+import { ClashNotice } from '../../parts/ClashList';
+import { keyOf } from '../../sync/shared';
 import { SmallMeasures } from './SmallMeasures';
 import { Loading, Trouble } from '../../parts/PageState';
 
@@ -20,6 +24,7 @@ export function SettingsPage() {
   if (data) {
     return (
       <>
+        <ClashNotice workKey={keyOf('settings', SETTINGS_ID)} />
         <SettingsForm saved={data} />
         <ThisDevice kitchenSign={data.decimalSign} />
         <BackupPart />
@@ -123,13 +128,42 @@ function SettingsForm({ saved }: { saved: Settings }) {
 function SignOut() {
   const session = useSessionQuery().data;
   const [signOut, leaving] = useSignOutMutation();
+  const [asks, setAsks] = useState(0);
   if (!session?.needed) return null;
+  const leave = async (): Promise<void> => {
+    try {
+      await signOut().unwrap();
+    } catch {
+      return;
+    }
+    await clearDevice();
+    window.location.assign('/');
+  };
+  const asked = (): void => {
+    const waiting = unsentHere();
+    if (waiting > 0) setAsks(waiting);
+    else void leave();
+  };
   return (
     <div className="card mx-auto mt-3 flex max-w-3xl flex-wrap items-center gap-3 p-5">
       {settingsWords.thisKitchenAsksVisitorsFor}
-      <Button onClick={() => void signOut()} disabled={leaving.isLoading}>
+      <Button onClick={asked} disabled={leaving.isLoading}>
         {settingsWords.signOutOnThisDevice}
       </Button>
+      {asks > 0 && (
+        <div role="alert" className="flex w-full flex-wrap items-center gap-3">
+          <span className="font-semibold">{settingsWords.unsentWork(asks)}</span>
+          <Button onClick={() => void leave()}>{settingsWords.leaveAllTheSame}</Button>
+          <Button
+            kind="main"
+            onClick={() => {
+              setAsks(0);
+            }}
+          >
+            {settingsWords.stay}
+          </Button>
+        </div>
+      )}
       {leaving.isError && (
         <span className="text-acid-ink">{settingsWords.notDoneError(sayError(leaving.error))}</span>
       )}

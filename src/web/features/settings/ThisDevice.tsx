@@ -1,7 +1,9 @@
+import { useSyncExternalStore } from 'react';
 import { DEFAULT_SETTINGS } from '#contract';
 import { formatMoment, formatTimeOfDay } from '#words/numbers';
 import { settingsWords } from '#words/screens/settings';
 import { choose, useHere } from '../../data/here';
+import { offlineState, onOfflineState } from '../../sync/offline';
 import { Choice } from '../../ui/Choice';
 
 const LANGUAGES = ['en-GB', 'en-US', 'de-DE', 'fr-FR', 'sv-SE'] as const;
@@ -15,6 +17,7 @@ export function ThisDevice({
   kitchenSign?: 'point' | 'comma';
 }) {
   const here = useHere();
+  const offline = useSyncExternalStore(onOfflineState, offlineState);
   return (
     <section
       data-testid="this-device"
@@ -68,6 +71,10 @@ export function ThisDevice({
             }}
           />
         </div>
+      </div>
+      <div data-testid="offline">
+        <h3 className="font-semibold">{settingsWords.withoutTheServer}</h3>
+        <p className="text-sm">{settingsWords.offline[offline]}</p>
       </div>
     </section>
   );
