@@ -95,6 +95,12 @@ function nameOf(value: unknown): string | null {
   return typeof name === 'string' ? name : null;
 }
 
+/** Of a line what it is of: how much is what is asked about. */
+const shortNameOf = (value: unknown): string | null =>
+  isFields(value) && typeof value.ingredientText === 'string' && value.ingredientText !== ''
+    ? value.ingredientText
+    : nameOf(value);
+
 function sayValue(value: unknown): string {
   if (value === undefined || value === null) return 'nothing';
   if (value === true) return 'yes';
@@ -136,7 +142,7 @@ function placeOf(kind: Kind, doc: unknown, path: Path, whole: unknown, name: str
     .slice(0, -1)
     .map((_, i) => at(doc, path.slice(0, i + 1)))
     .filter(isItem)
-    .map(nameOf)
+    .map(shortNameOf)
     .filter((one) => one !== null)
     .at(-1);
   const where = within ?? (kind === 'formula' || kind === 'plan' ? null : about);

@@ -93,7 +93,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
         <Alert className="mb-3">{composeWords.notFrozenError(sayError(freezing.error))}</Alert>
       )}
       <ClashNotice workKey={keyOf('formula', id)} />
-      <div className="grid min-h-0 flex-1 gap-3.5 lg:grid-cols-[262px_minmax(0,1fr)_330px] xl:grid-cols-[262px_minmax(0,1fr)_352px]">
+      <div className="grid min-h-0 flex-1 gap-3.5 lg:min-h-[620px] lg:grid-cols-[262px_minmax(0,1fr)_330px] xl:grid-cols-[262px_minmax(0,1fr)_352px]">
         <div className="order-2 grid min-h-0 lg:order-1">
           <JarPanel
             formula={formula}

@@ -8,7 +8,9 @@ import { Choice } from '../../ui/Choice';
 
 const LANGUAGES = ['en-GB', 'en-US', 'de-DE', 'fr-FR', 'sv-SE'] as const;
 const EXAMPLE = '2026-11-27T14:05:00';
-const [FIVE_PAST_TWO_MIN, UNCHOSEN] = [14 * 60 + 5, ''] as const;
+const FIVE_PAST_TWO_MIN = 14 * 60 + 5;
+/** A choice cannot be an empty string. */
+const UNCHOSEN = 'unchosen';
 
 /** How this device writes numbers, dates and times; nothing of it reaches the kitchen or another screen. */
 export function ThisDevice({
