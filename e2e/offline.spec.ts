@@ -176,6 +176,44 @@ test(
   },
 );
 
+test('what was meant for one kitchen never reaches another at its address', async ({ browser }) => {
+  test.setTimeout(240_000);
+  const kitchen = await Comes.first();
+  const context = await browser.newContext({ baseURL: kitchen.address });
+  const page = await context.newPage();
+  const amounts = async (address: string): Promise<readonly string[]> => {
+    const answer = await fetch(`${address}/api/formulas/${FORMULA}`);
+    return ((await answer.json()) as FormulaRecord).formula.additions.map(({ amountText }) => amountText);
+  };
+  try {
+    const compose = new Compose(page);
+    await compose.open(FORMULA);
+    await context.setOffline(true);
+    await compose.amount('Plum purée').fill('77 g');
+    await compose.amount('Plum purée').press('Enter');
+    await expect(page.getByTestId('sync')).toContainText('Server away');
+    await kitchen.goes();
+    const data = mkdtempSync(join(tmpdir(), 'ygrana-other-'));
+    const other = await startDemo({ PORT: new URL(kitchen.address).port }, data);
+    await context.setOffline(false);
+    // The page itself starts anew when it is answered by another.
+    await expect(page.getByTestId('sync')).toContainText('Another kitchen was at this address', {
+      timeout: 20_000,
+    });
+    await page.goto(`/formulas/${FORMULA}/compose`);
+    await expect(compose.amount('Plum purée')).toHaveValue('70 g');
+    await page.waitForTimeout(1500);
+    expect(await amounts(other.address)).not.toContain('77 g');
+    await other.stop();
+    await kitchen.comes();
+    await page.goto('/').catch(() => undefined);
+    await expect.poll(() => amounts(kitchen.address), { timeout: 30_000 }).toContain('77 g');
+  } finally {
+    await context.close();
+    await kitchen.stop();
+  }
+});
+
 /** `npm run torture` drills twenty rounds. */
 const ROUNDS = process.env.YGRANA_TORTURE ? 20 : 2;
 const EDITS = 14;

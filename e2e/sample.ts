@@ -1,12 +1,12 @@
 /**
- * `npm test` has minutes, not a quarter of an hour: of each file the first test runs, and of the others half,
- * chosen by a seed that is the commit, so that the same commit runs the same and the next another half.
+ * `npm test` has minutes, not a quarter of an hour: of each file the first test runs, and of the others a
+ * quarter, chosen by a seed that is the commit: the same commit runs the same, the next another quarter.
  * `npm run torture` runs them all.
  */
 import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 
-const SHARE = 0.5;
+const SHARE = 0.25;
 const NAME = 'YGRANA_SEED';
 
 export const isWhole = (): boolean => Boolean(process.env.YGRANA_TORTURE) || process.env[NAME] === 'all';
