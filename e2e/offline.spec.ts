@@ -22,12 +22,20 @@ class Comes {
   get address(): string {
     return this.server.address;
   }
-  goes = (): Promise<void> => this.server.kill();
+  private isThere = true;
+  async goes(): Promise<void> {
+    this.isThere = false;
+    await this.server.kill();
+  }
   async comes(): Promise<void> {
     const { address, data } = this.server;
     this.server = await startDemo({ PORT: new URL(address).port }, data);
+    this.isThere = true;
   }
-  stop = (): Promise<void> => this.server.stop();
+  /** Whether it is there or gone. */
+  async stop(): Promise<void> {
+    if (this.isThere) await this.server.stop();
+  }
   async get<T>(path: string): Promise<T> {
     return (await (await fetch(`${this.address}/api/${path}`)).json()) as T;
   }

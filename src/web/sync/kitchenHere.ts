@@ -36,14 +36,17 @@ export function answeredBy(headers: Pick<Headers, 'get'> | undefined): void {
   // A copy out of this browser's own store may say nothing; it is no other kitchen.
   if (id === UNSAID && known !== null) return;
   const isOther = known !== null && known !== UNSAID;
-  known = id;
   try {
     localStorage.setItem(KEY, id);
   } catch {
     // Then it is known while the page is open.
   }
-  tell(id);
-  if (!isOther) return;
+  if (!isOther) {
+    known = id;
+    tell(id);
+    return;
+  }
+  // This page stays with its own to the end: what it still holds must not be kept as the other's.
   // What that kitchen answered is not shown as this one's.
   const forgotten = 'caches' in window ? caches.delete(ANSWERS_STORE) : Promise.resolve(false);
   void forgotten.finally(() => {
