@@ -126,7 +126,7 @@ export {
   type SharedKind,
   type SharedRecord,
 } from './shared';
-export { SHARED_SCHEMAS, sharedChangesSchema, sharedKindSchema, type SharedChanges } from './sharedSchemas';
+export { SHARED_SCHEMAS, sharedChangesSchema, sharedKindSchema, type SharedChanges } from './changesSchemas';
 export { newDressingSchema, type DressingRecord, type NewDressing } from './service';
 export {
   DOCUMENT_FORMAT,

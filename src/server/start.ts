@@ -17,7 +17,7 @@ import { loadDemo } from './demo/loadDemo';
 import type { Instruments } from './devices/counter';
 import { FormulaStore } from './features/formulas/store';
 import { KitchenStore } from './features/kitchen/store';
-import { SharedStore } from './features/shared/store';
+import { SharedStore } from './features/changes/store';
 import { TrialStore } from './features/trials/store';
 
 export interface StartOptions {

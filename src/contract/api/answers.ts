@@ -1,5 +1,5 @@
 /** What the kitchen answers, as schemas: the types say the same to the compiler, these to whoever reads the API. */
-import { sharedKindSchema } from '../sharedSchemas';
+import { sharedKindSchema } from '../changesSchemas';
 import { z } from 'zod';
 import {
   SHELVES,

@@ -48,7 +48,7 @@ import { labelQuerySchema, printSheetSchema, printStripSchema, readerQuerySchema
 import { putPlanSchema } from '../plan';
 import { recordsReportSchema, recordsSchema } from '../records';
 import { newDressingSchema } from '../service';
-import { sharedChangesSchema } from '../sharedSchemas';
+import { sharedChangesSchema } from '../changesSchemas';
 import { signInSchema } from '../session';
 import { newTimerSchema } from '../timer';
 import { logQuerySchema, newEventSchema, newTrialSchema } from '../trial';

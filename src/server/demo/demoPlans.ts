@@ -2,7 +2,7 @@
 import { EMPTY_PLAN, type PlanContent, type PlanDish, type PlanService } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { DISHES, TIMING } from '#core/service';
-import type { SharedStore } from '../features/shared/store';
+import type { SharedStore } from '../features/changes/store';
 
 type Dish = readonly [formulaId: string, kind: PlanDish['kind'], fresh: boolean];
 const service = (

@@ -14,7 +14,7 @@ import {
 } from '#core/formula';
 import { madeId, measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
 import type { FormulaStore } from '../features/formulas/store';
-import type { SharedStore } from '../features/shared/store';
+import type { SharedStore } from '../features/changes/store';
 import {
   DEMO_COOKS,
   DEMO_FORMULAS,

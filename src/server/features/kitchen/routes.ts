@@ -9,8 +9,8 @@ import {
 import { answersWords } from '#words/screens/answers';
 import { ApiError, parse } from '../../http/apiError';
 import type { LiveHub } from '../../live/hub';
-import { changed } from '../shared/routes';
-import type { SharedStore } from '../shared/store';
+import { changed } from '../changes/routes';
+import type { SharedStore } from '../changes/store';
 import type { KitchenStore } from './store';
 
 /** What a kitchen keeps, listed; and put in place whole, by whoever sets it up. Screens send changes instead. */

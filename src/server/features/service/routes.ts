@@ -3,8 +3,8 @@ import { daySchema, newDressingSchema, putPlanSchema } from '#contract';
 import { answersWords } from '#words/screens/answers';
 import { parse } from '../../http/apiError';
 import type { LiveHub } from '../../live/hub';
-import { changed } from '../shared/routes';
-import type { SharedStore } from '../shared/store';
+import { changed } from '../changes/routes';
+import type { SharedStore } from '../changes/store';
 import type { ServiceStore } from './store';
 
 export function serviceRoutes(store: ServiceStore, shared: SharedStore, hub: LiveHub): Router {
