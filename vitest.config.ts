@@ -63,6 +63,8 @@ export default defineConfig({
           name: 'embedded',
           include: ['src/**/*.test.ts', 'test/**/*.test.ts'],
           exclude: [...ON_SERVER_ONLY, ...PURE],
+          // Every kitchen of a test has a folder of its own; the program itself may be loaded once.
+          isolate: false,
           globalSetup: 'src/server/testing/template.ts',
         },
       },

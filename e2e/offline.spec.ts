@@ -50,6 +50,18 @@ async function settle(page: Page): Promise<void> {
   await page.waitForTimeout(1500);
 }
 
+/** A context can be slow to close while its program is kept or its server is gone: nobody waits for ever. */
+async function leave(context: BrowserContext): Promise<void> {
+  for (const page of context.pages()) {
+    await page
+      .evaluate(async () => {
+        for (const one of (await navigator.serviceWorker?.getRegistrations()) ?? []) await one.unregister();
+      })
+      .catch(() => undefined);
+  }
+  await Promise.race([context.close(), new Promise((done) => setTimeout(done, 5000))]);
+}
+
 /** Until the device has the program. */
 async function kept(page: Page): Promise<void> {
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null, null, { timeout: 30_000 });
@@ -111,7 +123,7 @@ test(
       const version = versions.find(({ number }) => number === made.version)!;
       expect(version.formula.additions.some(({ amountText }) => amountText === '84 g')).toBe(true);
     } finally {
-      await context.close();
+      await leave(context);
       await kitchen.stop();
     }
   },
@@ -294,7 +306,7 @@ test(
           }
         }
       } finally {
-        for (const context of contexts) await context.close();
+        for (const context of contexts) await leave(context);
         await kitchen.stop();
       }
     }

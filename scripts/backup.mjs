@@ -1,4 +1,4 @@
-/** npm run backup -- FILE | npm run restore -- FILE [--yes]: a whole kitchen as one file, also while it is open. */
+/** npm run backup -- FILE [--salvage] | npm run restore -- FILE [--yes]: a whole kitchen as one file, also while it is open. */
 import { join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { checkNode, ensureBuilt, ensureInstalled, fail, runForeground } from './setup.mjs';
@@ -6,7 +6,7 @@ import { checkNode, ensureBuilt, ensureInstalled, fail, runForeground } from './
 const [mode, ...rest] = process.argv.slice(2);
 const flags = rest.filter((word) => word.startsWith('--'));
 const [file, ...more] = rest.filter((word) => !word.startsWith('--'));
-const known = mode === 'restore' ? ['--demo', '--yes'] : ['--demo'];
+const known = mode === 'restore' ? ['--demo', '--yes'] : ['--demo', '--salvage'];
 const unknown = [...flags.filter((flag) => !known.includes(flag)), ...more];
 if (unknown.length > 0) fail(`Not understood: ${unknown.join(' ')}. Known here: ${known.join(' ')}.`);
 if (!file) fail(`Name the file: npm run ${mode} -- kitchen.ygrana`);
@@ -21,4 +21,5 @@ checkNode();
 ensureInstalled();
 ensureBuilt();
 const data = join('data', flags.includes('--demo') ? 'demo' : 'kitchen');
-runForeground(['dist/main.js', '--data', data, mode === 'restore' ? '--restore' : '--save', file]);
+const save = flags.includes('--salvage') ? '--salvage' : '--save';
+runForeground(['dist/main.js', '--data', data, mode === 'restore' ? '--restore' : save, file]);

@@ -25,8 +25,11 @@ await buildWeb({
   ...(isMarked ? { resolve: { alias: [{ find: /^#words\/(.*)$/, replacement: `${words}/$1.ts` }] } } : {}),
 });
 await bundle({
-  entryPoints: [join(root, 'src/server/main.ts')],
-  outfile: join(target, 'main.js'),
+  entryPoints: {
+    main: join(root, 'src/server/main.ts'),
+    backupWorker: join(root, 'src/server/backup/worker.ts'),
+  },
+  outdir: target,
   bundle: true,
   platform: 'node',
   format: 'esm',

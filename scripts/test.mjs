@@ -9,7 +9,10 @@ import { checkNode, ensureBuilt, ensureInstalled, ensureNewborn, fail, root } fr
 
 checkNode();
 ensureInstalled();
-ensureFromDebian('Chromium', 'chromium', () => existsSync('/usr/bin/chromium'));
+ensureFromDebian('Chromium', 'chromium chromium-headless-shell', () =>
+  ['chromium', 'chromium-headless-shell'].every((name) => existsSync(`/usr/bin/${name}`)),
+);
+ensureFromDebian('OpenSSL', 'openssl', () => existsSync('/usr/bin/openssl'));
 ensureFromDebian('PostgreSQL', 'postgresql', hasPostgresServer);
 
 const cache = join(root, '.cache');

@@ -18,6 +18,7 @@ import {
   formulaIdSchema,
   ingredientIdSchema,
   nameSchema,
+  versionNumberSchema,
   vesselIdSchema,
   type By,
 } from './formula';
@@ -27,7 +28,7 @@ const amount = z.number().finite().min(0).max(10_000_000);
 export const daySchema = z
   .string()
   .regex(/^\d{4}-\d{2}-\d{2}$/, 'must be a day such as 2026-05-31')
-  .refine((text) => !Number.isNaN(Date.parse(text)), 'is no day of the calendar');
+  .pipe(z.iso.date('is no day of the calendar'));
 
 const named = z.array(z.strictObject({ name: nameSchema })).max(200);
 const sentences = z.array(z.string().max(600)).max(80);
@@ -120,7 +121,7 @@ export const MOST_BATCH_LOADS = 60;
 export const newBatchSchema = z.strictObject({
   id: trialIdSchema,
   formulaId: formulaIdSchema,
-  version: z.int().min(1),
+  version: versionNumberSchema,
   day: daySchema,
   plan: snapshotSchema,
   /** Made one after the other, each with an id of its own. */

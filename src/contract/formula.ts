@@ -26,6 +26,10 @@ const idOf = <T extends string>(most = 64): z.ZodType<T, T> =>
 export const formulaIdSchema = idOf<FormulaId>();
 export const additionIdSchema = idOf<AdditionId>();
 export const vesselIdSchema = idOf<VesselId>();
+/** What a database's column of whole numbers holds at most. */
+export const MOST_NUMBER = 2_147_483_647;
+export const versionNumberSchema = z.int().min(1).max(MOST_NUMBER);
+export const revisionSchema = z.int().min(0).max(MOST_NUMBER);
 /** Longer than the others: the id of a version used as an ingredient holds its formula's id. */
 export const ingredientIdSchema = idOf<IngredientId>(80);
 
@@ -108,7 +112,7 @@ export const diffSchema: z.ZodType<FormulaDiff> = z.strictObject({
 
 /** The key makes a repeated send harmless: the first answer is given again. */
 export const changeRequestSchema = z.strictObject({
-  baseRevision: z.int().min(0),
+  baseRevision: revisionSchema,
   idempotencyKey: z.string().regex(/^[\w-]{8,64}$/),
   diff: diffSchema,
 });
@@ -125,9 +129,9 @@ export const bySchema = z.strictObject({
 export type By = z.infer<typeof bySchema>;
 
 export const versionSchema = z.strictObject({
-  number: z.int().min(1),
+  number: versionNumberSchema,
   /** The version it grew from; null for the first. */
-  parent: z.int().min(1).nullable(),
+  parent: versionNumberSchema.nullable(),
   note: z.string(),
   formula: formulaSchema,
   by: bySchema,
@@ -160,7 +164,7 @@ export interface ShelfRecord extends Omit<FormulaRecord, 'baseVersion'> {
 
 export const freezeRequestSchema = z.strictObject({
   /** The revision the cook sees; an older one is refused, so that nothing unseen is frozen. */
-  revision: z.int().min(0),
+  revision: revisionSchema,
   note: z.string().max(500).default(''),
   by: bySchema.default({ cookId: null, deviceId: '' }),
 });

@@ -1,5 +1,5 @@
 export { storable } from './storable';
-export { planOfRow, SHAPE } from './shapes';
+export { planOfRow, SHAPE, upgradePlanContent } from './shapes';
 export { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, EMPTY_PLAN, NOBODY } from './defaults';
 export {
   batchRecordSchema,
@@ -8,8 +8,10 @@ export {
   type ApiWords,
   type GroupName,
   trialRecordSchema,
+  type BackupsState,
   type Operation,
   type Restored,
+  type Restoring,
 } from './api';
 export { recordsSchema, type KitchenRecords, type RecordsReport } from './records';
 export { ERROR_STATUS, type ErrorBody, type ErrorCode } from './errors';
@@ -23,6 +25,7 @@ export {
   formulaSchema,
   freezeContentSchema,
   freezeRequestSchema,
+  MOST_NUMBER,
   newFormulaSchema,
   shelfRequestSchema,
   SHELVES,
@@ -56,25 +59,27 @@ export { signInSchema, type SessionState } from './session';
 export { formulateJsonSchema, formulateSchema, type FormulateJson } from './balance';
 export {
   newEventSchema,
-  logQuerySchema,
   newTrialSchema,
+  lineSchema,
+  makingPlanSchema,
+  trialBatchSchema,
   trialEventSchema,
   trialIdSchema,
   type NewEvent,
   type NewTrial,
-  type LogAnswer,
-  type LogEntry,
   type Standings,
   type TrialBatch,
   type TrialEventRecord,
   type TrialRecord,
   type VersionStanding,
 } from './trial';
+export { logQuerySchema, type LogAnswer, type LogEntry } from './log';
 export { newMeasureSchema, type MeasureRecord, type NewMeasure } from './measure';
 export {
   MOST_TASTERS,
   newAnswerSchema,
   newPanelSchema,
+  newPanelShape,
   type NewAnswer,
   type NewPanel,
   type PanelRecord,
@@ -102,6 +107,7 @@ export {
   MOST_BATCH_LOADS,
   newBatchEventSchema,
   newBatchSchema,
+  snapshotSchema,
   type BatchEventRecord,
   type BatchRecord,
   type Combine,

@@ -147,13 +147,14 @@ export type OwnIngredient = z.infer<typeof ingredientRowSchema>;
 const day = z
   .string()
   .regex(/^\d{4}-\d{2}-\d{2}$/, 'must be a day such as 2026-05-31')
-  .refine((text) => !Number.isNaN(Date.parse(text)), 'is no day of the calendar');
+  .pipe(z.iso.date('is no day of the calendar'));
 
 /** What the kitchen knows of an ingredient beyond its table row: stock, price, the bottle in use. */
 export const pantryEntrySchema = z.strictObject({
   onHandG: z.number().min(0, 'not below nothing').max(1_000_000).nullable(),
   price: z.number().min(0, 'not below nothing').max(100_000).nullable(),
-  packMassG: positive.max(1_000_000).nullable(),
+  /** A pack of less would make any price of a gram beyond all bounds. */
+  packMassG: z.number().min(0.01, 'at least 0.01 g').max(1_000_000).nullable(),
   bottle: z.strictObject({
     label: z.string().max(120),
     acidityGPer100Ml: z

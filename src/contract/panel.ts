@@ -2,10 +2,10 @@
 import { z } from 'zod';
 import { TEST_KINDS } from '#core/sensory';
 import type { FormulaId } from '#core/formula';
-import { bySchema, formulaIdSchema, type By } from './formula';
+import { bySchema, formulaIdSchema, versionNumberSchema, type By } from './formula';
 import { trialIdSchema } from './trial';
 
-const sampleSchema = z.strictObject({ formulaId: formulaIdSchema, version: z.int().min(1) });
+const sampleSchema = z.strictObject({ formulaId: formulaIdSchema, version: versionNumberSchema });
 export const MOST_TASTERS = 60;
 
 export const newPanelShape = {

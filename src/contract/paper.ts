@@ -12,11 +12,19 @@ const knownZone = (timeZone: string): boolean => {
     return false;
   }
 };
+const knownLanguage = (name: string): boolean => {
+  try {
+    return Intl.getCanonicalLocales(name).length === 1;
+  } catch {
+    return false;
+  }
+};
 /** Who reads the paper: dates in their language, by their clock. */
 export const readerQuerySchema = z.strictObject({
   language: z
     .string()
     .regex(/^[A-Za-z]{2,3}(?:-[A-Za-z0-9]{2,8}){0,3}$/, 'is a language such as en-GB')
+    .refine(knownLanguage, 'is a language such as en-GB')
     .optional(),
   timeZone: z.string().max(60).refine(knownZone, 'is a time zone such as Europe/Berlin').optional(),
 });

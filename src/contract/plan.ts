@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { DISH_KINDS, DRESSED, MOMENTS } from '#core/service';
 import { daySchema } from './batch';
-import { formulaIdSchema, nameSchema } from './formula';
+import { formulaIdSchema, nameSchema, revisionSchema, versionNumberSchema } from './formula';
 import { upgradePlanContent } from './shapes';
 
 const idSchema = z.string().regex(/^[\w-]{1,40}$/);
@@ -16,7 +16,7 @@ const taskIdSchema = z.string().min(1).max(140);
 export const dishSchema = z.strictObject({
   id: idSchema,
   formulaId: formulaIdSchema,
-  version: z.int().min(1).nullable(),
+  version: versionNumberSchema.nullable(),
   kind: z.enum(DISH_KINDS),
   dressed: z.enum(DRESSED),
   servingG: z.number().gt(0, 'more than nothing').max(5000),
@@ -65,7 +65,7 @@ export type PlanJob = z.infer<typeof jobSchema>;
 export const putPlanSchema = z.strictObject({
   day: daySchema,
   /** The one that was seen; 0: none yet. */
-  revision: z.int().min(0),
+  revision: revisionSchema,
   content: planContentSchema,
 });
 export type PutPlan = z.infer<typeof putPlanSchema>;

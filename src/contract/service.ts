@@ -2,13 +2,13 @@
 import { z } from 'zod';
 import { DISH_KINDS, DRESSED, type DishKind, type Dressed } from '#core/service';
 import type { FormulaId } from '#core/formula';
-import { bySchema, formulaIdSchema, type By } from './formula';
+import { bySchema, formulaIdSchema, versionNumberSchema, type By } from './formula';
 import { trialIdSchema } from './trial';
 
 export const newDressingSchema = z.strictObject({
   id: trialIdSchema,
   formulaId: formulaIdSchema,
-  version: z.int().min(1),
+  version: versionNumberSchema,
   kind: z.enum(DISH_KINDS),
   dressed: z.enum(DRESSED),
   /** Of the dish, g. */

@@ -25,6 +25,7 @@ import {
   formulaIdSchema,
   freezeContentSchema,
   ingredientIdSchema,
+  versionNumberSchema,
   vesselIdSchema,
   type By,
 } from './formula';
@@ -212,7 +213,7 @@ export const newTrialSchema = z
     id: trialIdSchema,
     formulaId: formulaIdSchema,
     /** Left out: what is to be frozen says it. */
-    version: z.int().min(1).optional(),
+    version: versionNumberSchema.optional(),
     /** What it is made from, where that is no version yet: it is frozen first, once. */
     freeze: freezeContentSchema.optional(),
     vesselId: vesselIdSchema,
@@ -238,26 +239,6 @@ export const newEventSchema = z.strictObject({
 });
 export type NewEvent = z.infer<typeof newEventSchema>;
 
-/** One page of what happened in the whole kitchen, newest first. */
-export const logQuerySchema = z.strictObject({
-  /** Older than this entry. */
-  before: z.coerce.number().int().min(1).optional(),
-  q: z.string().max(200).default(''),
-  cook: z.string().max(64).default(''),
-});
-export interface LogEntry extends TrialEventRecord {
-  readonly place: number;
-  readonly trialId: string;
-  readonly formulaId: FormulaId;
-  readonly formulaName: string | null;
-  readonly version: number;
-}
-export interface LogAnswer {
-  readonly entries: readonly LogEntry[];
-  /** Ask for what is before it; null at the end. */
-  readonly next: number | null;
-}
-
 /** How the versions of a formula stand: by formula, then by version. */
 export type Standings = Readonly<Record<string, Readonly<Record<number, VersionStanding>>>>;
 export interface VersionStanding {
@@ -266,6 +247,12 @@ export interface VersionStanding {
   readonly made: number;
 }
 
+export const trialBatchSchema: z.ZodType<TrialBatch> = z.strictObject({
+  batchId: trialIdSchema,
+  role: z.enum(['load', 'whole']),
+  load: z.int().min(0),
+  of: z.int().min(1),
+});
 /** A load of a batch, or all its loads together. */
 export interface TrialBatch {
   readonly batchId: string;

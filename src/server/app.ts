@@ -2,14 +2,15 @@ import { KitchenId, sayKitchen } from './http/kitchenId';
 import { randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import express, { type Express, type RequestHandler } from 'express';
+import express, { type Express, type RequestHandler, type Router } from 'express';
 import helmet from 'helmet';
 import { openApiDocument } from '#contract';
 import { API_WORDS } from '#words/api';
+import { answersWords } from '#words/screens/answers';
 import { runningWords } from '#words/screens/running';
 import type { Database } from './db/client';
-import type { BackupPlace } from './backup/kitchenBackup';
-import { backupRoutes } from './features/backup/routes';
+import { backupRoutes, type BackupsAtWork } from './features/backup/routes';
+import { proofIn } from './folder/proof';
 import { batchRoutes } from './features/batches/routes';
 import { BatchStore } from './features/batches/store';
 import { documentRoutes } from './features/documents/routes';
@@ -55,8 +56,12 @@ export interface AppDependencies {
   /** Asks every visitor for the passcode; null where only this machine is listened to. */
   readonly access: Access | null;
   readonly log: (error: unknown) => void;
-  /** Where migrations are and backups laid aside; left out: no backups over HTTP. */
-  readonly backups?: BackupPlace;
+  /** Left out: no backups over HTTP. */
+  readonly backups?: BackupsAtWork;
+  /** The kitchen's own, to prove that it is; left out: it has none. */
+  readonly dataFolder?: string;
+  /** How many proxies stand before it; what they say of the caller is believed. */
+  readonly proxies?: number;
   /** What stands at the counter; left out: nothing, weights are typed. */
   readonly instruments?: Instruments;
 }
@@ -78,19 +83,7 @@ const contentSecurityPolicy = {
 };
 
 export function createApp(deps: AppDependencies): Express {
-  const app = express();
-  app.disable('x-powered-by');
-  app.use(
-    helmet({
-      contentSecurityPolicy: deps.webMiddleware ? false : contentSecurityPolicy,
-      // Plain HTTP on the machine itself: there is nothing to upgrade to.
-      strictTransportSecurity: false,
-      crossOriginOpenerPolicy: false,
-      originAgentCluster: false,
-    }),
-  );
-  app.use(hostGuard(deps.hosts));
-
+  const app = shell(deps);
   const api = express.Router();
   api.use(originGuard(deps.hosts));
   const small = express.json({ limit: '512kb' });
@@ -103,12 +96,7 @@ export function createApp(deps: AppDependencies): Express {
     response.set('Cache-Control', 'no-store');
     next();
   });
-  api.get('/health', (_request, response) => {
-    response.json({ status: 'ok' });
-  });
-  api.get('/openapi.json', (_request, response) => {
-    response.json(openApiDocument(API_WORDS));
-  });
+  sayAbout(api, deps);
   const kitchenId = new KitchenId(deps.db);
   api.use(sayKitchen(kitchenId));
   api.use('/session', accessRoutes(deps.access));
@@ -139,7 +127,7 @@ export function createApp(deps: AppDependencies): Express {
   api.use(printRoutes({ kitchen, formulas, batches }, deps.now));
   if (deps.backups) {
     api.use(
-      backupRoutes(deps.db, deps.backups, deps.now, () => {
+      backupRoutes(deps.backups, deps.now, () => {
         hub.tell({ about: 'everything' });
       }),
     );
@@ -156,13 +144,46 @@ export function createApp(deps: AppDependencies): Express {
   return app;
 }
 
+/** What holds for every request. */
+function shell(deps: AppDependencies): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('trust proxy', deps.proxies ?? 0);
+  app.use(
+    helmet({
+      contentSecurityPolicy: deps.webMiddleware ? false : contentSecurityPolicy,
+      // Plain HTTP on the machine itself: there is nothing to upgrade to.
+      strictTransportSecurity: false,
+      crossOriginOpenerPolicy: false,
+      originAgentCluster: false,
+    }),
+  );
+  app.use(hostGuard(deps.hosts));
+  return app;
+}
+
+/** What anybody may know. */
+function sayAbout(api: Router, deps: AppDependencies): void {
+  api.get('/health', (_request, response) => {
+    response.json({ status: 'ok' });
+  });
+  api.get('/folder-proof/:name', (request, response) => {
+    const sha256 = deps.dataFolder === undefined ? null : proofIn(deps.dataFolder, request.params.name);
+    if (sha256 === null) throw new ApiError('not-found', answersWords.thereIsNoSuchProof);
+    response.json({ sha256 });
+  });
+  api.get('/openapi.json', (_request, response) => {
+    response.json(openApiDocument(API_WORDS));
+  });
+}
+
 function serveWeb(app: Express, folder: string): void {
   const page = join(folder, 'index.html');
   if (!existsSync(page)) throw new Error(`No built interface in ${folder}. Run: npm run build`);
-  app.use(
-    '/assets',
-    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
-  );
+  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y' }), () => {
+    // Of a release that is gone: the page that asks for it says so and is loaded anew.
+    throw new ApiError('not-found', runningWords.thereIsNothingAtThis);
+  });
   app.use(express.static(folder, { index: false, maxAge: 0 }));
   app.get('/{*any}', (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile('index.html', { root: folder });

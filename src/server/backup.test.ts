@@ -1,11 +1,15 @@
 import { existsSync, readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gunzipSync, gzipSync } from 'node:zlib';
+import { createHash } from 'node:crypto';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { ErrorBody, ShelfRecord, Standings, TrialRecord } from '#contract';
+import type { ErrorBody, Restoring, ShelfRecord, Standings, TrialRecord } from '#contract';
 import { restoreFromFile, saveToFile } from './backup/commandLine';
-import { BackupError, NOT_SAVED, TABLES, unpack, type Backup } from './backup/format';
+import { buildFrom } from './backup/build';
+import { BACKUP_FORMAT, BackupError, NOT_SAVED, TABLES } from './backup/format';
+import { readBackup } from './backup/read';
+import { ROW_SCHEMAS } from './backup/rowSchemas';
 import { found } from './db/client';
 import type { RunningKitchen } from './start';
 import {
@@ -48,7 +52,37 @@ const restore = async (kitchen: RunningKitchen, bytes: Uint8Array, type = 'appli
   });
   return { status: response.status, body: (await response.json()) as ErrorBody & Record<string, unknown> };
 };
-const opened = (bytes: Buffer): Backup => JSON.parse(gunzipSync(bytes).toString('utf8')) as Backup;
+/** What a file of today holds, built whole. */
+interface Backup {
+  readonly migrations: number;
+  readonly madeAt: string;
+  readonly kitchen: string;
+  readonly rows: Partial<Record<string, Record<string, unknown>[]>>;
+}
+function opened(bytes: Buffer): Backup {
+  const [first, ...lines] = gunzipSync(bytes).toString('utf8').trim().split('\n');
+  const rows: Backup['rows'] = {};
+  for (const line of lines.slice(0, -1)) {
+    const [table, row] = JSON.parse(line) as [string, Record<string, unknown>];
+    (rows[table] ??= []).push(row);
+  }
+  return { ...(JSON.parse(first!) as Omit<Backup, 'rows'>), rows };
+}
+/** A file as today's program writes one. */
+function pack({ rows, ...about }: Backup, format = BACKUP_FORMAT): Buffer {
+  const text = [
+    JSON.stringify({ ...about, ygranaBackup: format }),
+    ...Object.entries(rows).flatMap(([table, all]) => all!.map((row) => JSON.stringify([table, row]))),
+    '',
+  ].join('\n');
+  const sha256 = createHash('sha256').update(text).digest('hex');
+  return gzipSync(`${text}${JSON.stringify({ sha256 })}\n`);
+}
+/** A file as releases before wrote one. */
+function packedAsBefore({ rows, ...about }: Backup): Buffer {
+  const sha256 = createHash('sha256').update(JSON.stringify(rows)).digest('hex');
+  return gzipSync(JSON.stringify({ ...about, ygranaBackup: 1, rows, sha256 }));
+}
 const names = async (kitchen: RunningKitchen): Promise<readonly string[]> =>
   (await new Client(kitchen.address).get<ShelfRecord[]>('formulas')).body
     .map(({ formula }) => formula.name)
@@ -65,9 +99,13 @@ describe('a backup', () => {
     await close();
     demo = await openKitchen(folders[0]!, { demo: true, now });
     expect(rows.map(({ name }) => name).sort()).toEqual([...TABLES, ...NOT_SAVED].sort());
-    const { rows: saved, kitchen } = unpack(await save(demo));
+    const { rows: saved, kitchen } = opened(await save(demo));
     expect(kitchen).toBe('Tarn House');
-    expect(Object.keys(saved).sort()).toEqual([...TABLES].sort());
+    // The demo has something in every table but those of its screens.
+    expect(Object.keys(saved).every((table) => (TABLES as readonly string[]).includes(table))).toBe(true);
+    expect(Object.keys(saved)).toEqual(
+      expect.arrayContaining(['formulas', 'trial_events', 'plans', 'batches']),
+    );
   });
 
   it('comes back whole, row for row, in another kitchen, and what was there is laid aside', async () => {
@@ -82,7 +120,7 @@ describe('a backup', () => {
       Object.fromEntries(
         Object.entries(backup.rows).map(([table, rows]) => [
           table,
-          rows.map((row) => JSON.stringify(row)).sort(),
+          rows!.map((row) => JSON.stringify(row)).sort(),
         ]),
       );
     expect(byId(opened(await save(empty)))).toEqual(byId(opened(bytes)));
@@ -106,59 +144,146 @@ describe('a backup', () => {
 
 const readBytes = async (file: string): Promise<Buffer> => (await import('node:fs/promises')).readFile(file);
 
-describe('what is refused, with nothing lost', () => {
-  it('a damaged, cut, foreign or oversized file', async () => {
-    const good = await save(demo);
-    const before = await names(demo);
-    const value = opened(good);
-    const packed = (patch: object): Buffer => gzipSync(JSON.stringify({ ...value, ...patch }));
-    const bent = { ...value.rows, cooks: [] };
+describe('what is refused', () => {
+  let good: Buffer;
+  let value: Backup;
+  beforeAll(async () => {
+    good = await save(demo);
+    value = opened(good);
+  });
+  const fileOf = (bytes: Buffer): string => {
+    const file = join(folders[1]!, 'tried.ygrana');
+    writeFileSync(file, bytes);
+    return file;
+  };
+  const built = async (bytes: Buffer): Promise<unknown> => {
+    const folder = tempFolder();
+    try {
+      return await buildFrom(fileOf(bytes), folder, migrationsFolder);
+    } finally {
+      dropFolder(folder);
+    }
+  };
+
+  it('a damaged, cut, foreign or newer file', async () => {
+    const text = gunzipSync(good).toString('utf8');
+    const before = { ...value, rows: { ...value.rows, cooks: [] } };
     for (const [bytes, says] of [
       [good.subarray(0, good.length / 2), 'cannot be unpacked'],
       [Buffer.from('not a backup at all'), 'cannot be unpacked'],
+      [Buffer.alloc(0), 'cannot be unpacked'],
       [gzipSync('{"half": '), 'no backup of a kitchen'],
-      [gzipSync('{"recipes": []}'), 'understood here'],
-      [packed({ rows: bent }), 'its rows are not what was saved'],
-      [packed({ rows: { ...value.rows, '../../etc/passwd': [] } }), 'understood here'],
-      [packed({ ygranaBackup: 2 }), 'understood here'],
+      [gzipSync('{"recipes": []}'), 'no backup of a kitchen'],
+      [gzipSync(text.replace('Tarn House', 'Barn House')), 'its rows are not what was saved'],
+      [gzipSync(text.split('\n').slice(0, -40).join('\n')), 'its rows are not what was saved'],
+      [gzipSync(`${text}${text}`), 'its rows are not what was saved'],
+      [pack({ ...value, rows: { ...value.rows, etc_passwd: [{}] } }), 'no kitchen has such a table'],
+      [packedAsBefore({ ...value, rows: { etc_passwd: [] } }), 'no kitchen has such a table'],
+      [
+        gzipSync(gunzipSync(packedAsBefore(before)).toString().replace('"cooks":[]', '"cooks":[{}]')),
+        'its rows',
+      ],
+      [pack({ ...value, madeAt: 'noon' }), 'understood here'],
+      [pack(value, 3), 'newer Ygrana'],
     ] as const) {
-      const { status, body } = await restore(demo, bytes);
-      expect([status, body.error.message]).toEqual([400, expect.stringContaining(says)]);
+      const said = await readBackup(fileOf(bytes)).then(String, (error: Error) => error.message);
+      expect(said).toContain(says);
+      await expect(readBackup(fileOf(bytes))).rejects.toBeInstanceOf(BackupError);
     }
+    // As it was written, it is read; and so is one of a release before.
+    expect(await readBackup(fileOf(good))).toMatchObject({ kitchen: 'Tarn House' });
+    expect(await readBackup(fileOf(packedAsBefore(before)))).toMatchObject({ kitchen: 'Tarn House' });
+  });
+
+  it('over HTTP, with nothing lost', async () => {
+    const shelf = await names(demo);
+    const { status, body } = await restore(demo, good.subarray(0, good.length / 2));
+    expect([status, body.error.message]).toEqual([400, expect.stringContaining('cannot be unpacked')]);
     expect((await restore(demo, good, 'text/plain')).status).toBe(415);
-    expect(await names(demo)).toEqual(before);
+    expect((await restore(demo, new Uint8Array())).status).toBe(400);
+    expect(await names(demo)).toEqual(shelf);
     expect(existsSync(join(folders[0]!, 'aside'))).toBe(false);
+    expect((await new Client(demo.address).get<Restoring>('restore')).body).toEqual({
+      stage: 'none',
+      rows: 0,
+    });
   });
 
-  it('one of a newer Ygrana, and one whose rows the kitchen would not understand', async () => {
-    const { pack } = await import('./backup/format');
-    const { rows, migrations, madeAt, kitchen } = opened(await save(demo));
-    const about = { migrations, madeAt, kitchen };
-    const newer = await restore(demo, pack({ ...about, migrations: migrations + 5, rows }));
-    expect(newer.body.error.message).toContain('newer Ygrana');
-    const [first, ...rest] = rows.formulas!;
-    const bent = { ...first!, content: { name: 'No formula' } };
-    const nonsense = await restore(demo, pack({ ...about, rows: { ...rows, formulas: [bent, ...rest] } }));
-    expect(nonsense.body.error.message).toContain('not understood');
-    const torn = await restore(
-      demo,
-      pack({ ...about, rows: { ...rows, versions: rows.versions!, formulas: [] } }),
-    );
-    expect(torn.body.error.message).toContain('does not fit its own tables');
-    expect(await names(demo)).toHaveLength(10);
+  it('one whose rows its own tables would not take', async () => {
+    await expect(built(pack({ ...value, migrations: value.migrations + 5 }))).rejects.toThrow('newer Ygrana');
+    const torn = { ...value, rows: { ...value.rows, formulas: [] } };
+    await expect(built(pack(torn))).rejects.toThrow('does not fit its own tables');
   });
 
-  it('is said before anything is unpacked beyond its size', () => {
-    expect(() => unpack(Buffer.alloc(129 * 1024 * 1024))).toThrow(BackupError);
+  it('one whose rows the kitchen would not understand, whatever the table', () => {
+    const nonsense: Readonly<Record<string, object>> = {
+      formulas: { content: { name: 'No formula' } },
+      versions: { number: 2 ** 40 },
+      ingredients: { row: { id: 'x' } },
+      vessels: { content: 7 },
+      settings: { content: { kitchenName: 7 } },
+      pantry: { content: { onHandG: 'much' } },
+      cooks: { content: {} },
+      styles: { content: [] },
+      trials: { lines: [{ massG: -3 }] },
+      trial_events: { event: { kind: 'danced' } },
+      measures: { unit: 'ladle' },
+      panels: { content: { kind: 'duel' } },
+      panel_answers: { content: { taster: 0 } },
+      batches: { plan: { target: 'everything' } },
+      batch_events: { event: { kind: 'danced' } },
+      dressings: { content: { ml: -1 } },
+      plans: { content: { fromMin: 'noon' } },
+      timers: { seconds: -5 },
+      applied_changes: { formula_id: '../x' },
+    };
+    expect(Object.keys(nonsense).sort()).toEqual([...TABLES].sort());
+    let tried = 0;
+    for (const table of TABLES) {
+      const row = value.rows[table]?.[0];
+      if (row) expect([table, ROW_SCHEMAS[table].safeParse(row).success]).toEqual([table, true]);
+      expect([table, ROW_SCHEMAS[table].safeParse({ ...row, ...nonsense[table] }).success]).toEqual([
+        table,
+        false,
+      ]);
+      tried += row ? 1 : 0;
+    }
+    expect(tried).toBeGreaterThanOrEqual(11);
+  });
+
+  it('and says which row of which table it is', async () => {
+    const [first, ...rest] = value.rows.trial_events!;
+    const bent = { ...first!, event: { kind: 'danced' } };
+    const rows = { ...value.rows, trial_events: [bent, ...rest] };
+    await expect(built(pack({ ...value, rows }))).rejects.toThrow(/not understood: trial_events, at event/);
+  });
+
+  it('one that unpacks to more than any kitchen, before anything is built of it', async () => {
+    const header = JSON.stringify({
+      ygranaBackup: 2,
+      migrations: 1,
+      madeAt: now().toISOString(),
+      kitchen: '',
+    });
+    const bombs = [
+      gzipSync(`{"ygranaBackup":1,"rows":{"formulas":[${'0,'.repeat(20_000_000)}0]}}`),
+      gzipSync(
+        `{"ygranaBackup":1,"migrations":1,"madeAt":"${now().toISOString()}","kitchen":"","rows":{"formulas":[${'['.repeat(1_000_000)}`,
+      ),
+      gzipSync(`${header}\n["formulas","${'x'.repeat(12_000_000)}"]\n`),
+      gzipSync(`${header}\n["formulas",${'['.repeat(5000)}${']'.repeat(5000)}]\n`),
+    ];
+    const before = process.memoryUsage().rss;
+    for (const bomb of bombs) await expect(readBackup(fileOf(bomb))).rejects.toBeInstanceOf(BackupError);
+    expect(process.memoryUsage().rss - before).toBeLessThan(200e6);
   });
 });
 
 it('a backup of the first day is brought up to date', async () => {
-  const { pack } = await import('./backup/format');
   const content = { ...sampleFormula('First day'), additions: [] };
   const { styleId: _s, targetRatio: _r, tool: _t, mixSeconds: _m, basedOnVersion: _b, ...young } = content;
   const at = '2026-01-05T09:00:00.000Z';
-  const bytes = pack({
+  const bytes = packedAsBefore({
     migrations: 1,
     madeAt: at,
     kitchen: 'Old house',
@@ -186,7 +311,7 @@ describe('from the command line', () => {
     expect(await saveToFile(closed, await at(folders[1]!))).toContain('closed.ygrana');
     const third = tempFolder();
     try {
-      expect(await restoreFromFile(closed, await at(third))).toContain('What was there before lies in');
+      expect(await restoreFromFile(closed, await at(third))).toContain('Nothing was there before.');
       const kitchen = await openKitchen(third, { now });
       expect(await names(kitchen)).toHaveLength(10);
       await kitchen.stop();

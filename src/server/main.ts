@@ -4,7 +4,7 @@ import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { runningWords } from '#words/screens/running';
-import { restoreFromFile, saveToFile } from './backup/commandLine';
+import { restoreFromFile, salvageToFile, saveToFile } from './backup/commandLine';
 import { BackupError } from './backup/format';
 import { DatabaseError } from './db/client';
 import { simulatedInstruments } from './devices/simulated';
@@ -15,12 +15,15 @@ const here = dirname(fileURLToPath(import.meta.url));
 const firstThatExists = (...folders: string[]): string => folders.find(existsSync) ?? folders[0]!;
 
 async function main(): Promise<void> {
+  // What a kitchen writes is for its own user alone.
+  process.umask(0o077);
   const { values } = parseArgs({
     options: {
       data: { type: 'string' },
       demo: { type: 'boolean', default: false },
       dev: { type: 'boolean', default: false },
       save: { type: 'string' },
+      salvage: { type: 'string' },
       restore: { type: 'string' },
       print: { type: 'string' },
       batch: { type: 'string' },
@@ -35,20 +38,20 @@ async function main(): Promise<void> {
   const { DATABASE_URL } = process.env;
   const database = DATABASE_URL ? { databaseUrl: DATABASE_URL } : {};
   const now = (): Date => new Date();
-  if (values.save !== undefined || values.restore !== undefined) {
-    const at = { dataFolder, migrationsFolder, ...passcode, ...database, now };
-    console.log(
-      values.save === undefined
-        ? await restoreFromFile(resolve(values.restore!), at)
-        : await saveToFile(resolve(values.save), at),
-    );
+  const at = { dataFolder, migrationsFolder, ...passcode, ...database, now };
+  const [command] = [
+    values.save !== undefined && (() => saveToFile(resolve(values.save!), at)),
+    values.salvage !== undefined && (() => salvageToFile(resolve(values.salvage!), at)),
+    values.restore !== undefined && (() => restoreFromFile(resolve(values.restore!), at)),
+  ].filter((one) => one !== false);
+  if (command) {
+    console.log(await command());
     return;
   }
   if (values.print !== undefined) {
     if (!isPaper(values.print))
       throw new BackupError(runningWords.printIsNoPaperThere(values.print, PAPERS.join(', ')));
     if (!values.batch || !values.out) throw new BackupError(runningWords.sayWhichBatchAndInto);
-    const at = { dataFolder, migrationsFolder, ...passcode, ...database, now };
     console.log(await printToFile(values.print, values.batch, resolve(values.out), at));
     return;
   }
@@ -70,6 +73,10 @@ async function main(): Promise<void> {
     // A simulated scale in a real kitchen would invent weights: only the demonstration has one.
     ...(values.demo ? { instruments: simulatedInstruments(Date.now() % 2 ** 31) } : {}),
     migrationsFolder,
+    worker: backupWorker(),
+    daily: process.env.YGRANA_BACKUPS ? { secondPlace: resolve(process.env.YGRANA_BACKUPS) } : {},
+    proxies: readProxies(process.env.YGRANA_PROXIES),
+    onLost: () => process.exit(1),
     ...(values.dev
       ? { webMiddleware: await devMiddleware() }
       : { webFolder: firstThatExists(join(here, 'web'), join(here, '../../dist/web')) }),
@@ -91,6 +98,20 @@ function readTls(certFile: string | undefined, keyFile: string | undefined) {
   } catch (error) {
     throw new StartError(runningWords.tlsCannotBeUsed((error as Error).message));
   }
+}
+
+/** Beside the bundle when built; the source through the loader that runs this one when not. */
+function backupWorker(): readonly string[] {
+  const built = join(here, 'backupWorker.js');
+  return existsSync(built) ? [built] : ['--import', 'tsx', join(here, 'backup/worker.ts')];
+}
+
+/** How many proxies stand before the kitchen. */
+function readProxies(text: string | undefined): number {
+  const proxies = Number(text || '0');
+  if (!Number.isInteger(proxies) || proxies < 0 || proxies > 5)
+    throw new StartError(runningWords.proxiesIsText(text ?? ''));
+  return proxies;
 }
 
 function readPort(text: string | undefined): number {

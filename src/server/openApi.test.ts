@@ -5,6 +5,7 @@ import { OPERATIONS, openApiDocument } from '#contract';
 import { API_WORDS } from '#words/api';
 import { createApp } from './app';
 import { openDatabase } from './db/client';
+import type { BackupsAtWork } from './features/backup/routes';
 import type { RunningKitchen } from './start';
 import { dropFolder, migrationsFolder, openKitchen, tempFolder } from './testing/kitchen';
 
@@ -58,7 +59,7 @@ describe('the description of the API', () => {
       hosts: new Set<string>(),
       now: () => new Date(),
       log: () => undefined,
-      backups: { migrationsFolder, asideFolder: folder },
+      backups: {} as BackupsAtWork,
     });
     const router = (app as unknown as { router: IRouter }).router as unknown as { stack: readonly Layer[] };
     const found = routesOf(router.stack).filter((route) => !route.includes('*'));

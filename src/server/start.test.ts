@@ -1,16 +1,38 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { afterEach, describe, expect, it } from 'vitest';
-import type { FormulaRecord, Settings } from '#contract';
+import type { BackupsState, FormulaRecord, Settings } from '#contract';
 import type { Formula } from '#core/formula';
 import { measuringWith, REFERENCE_CATALOGUE, type Catalogue } from '#core/ingredient';
 import { reckonFormula, withMade } from '#core/reckoning';
 import { STARTING_VESSELS } from '#core/vessel';
 import { DEMO_FORMULAS, DEMO_KITCHEN_NAME } from './demo/demoKitchen';
-import { demoFormula } from './demo/loadDemo';
+import { restoreFromFile } from './backup/commandLine';
+import { readBackup } from './backup/read';
+import { openDatabase } from './db/client';
+import { demoFormula, loadDemo } from './demo/loadDemo';
+import { SharedStore } from './features/changes/store';
+import { FormulaStore } from './features/formulas/store';
 import { StartError, type RunningKitchen } from './start';
-import { Client, dropFolder, onServer, openKitchen, sampleFormula, tempFolder } from './testing/kitchen';
+import {
+  Client,
+  databaseOf,
+  dropFolder,
+  migrationsFolder,
+  onServer,
+  openKitchen,
+  sampleFormula,
+  tempFolder,
+} from './testing/kitchen';
 
 const folders: string[] = [];
 const open: RunningKitchen[] = [];
@@ -143,6 +165,69 @@ describe('letting others in', () => {
     expect((await client.send('GET', 'formulas', undefined, headers)).status).toBe(401);
   });
 
+  it('a cookie is good for nothing once it was signed out, wherever a copy of it lies', async () => {
+    const options = { passcode: 'tarn at dusk' };
+    const data = folder();
+    const first = await start(data, options);
+    const signIn = async (): Promise<{ Cookie: string }> => {
+      const answer = await fetch(`${first.address}/api/session`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json', Origin: first.address },
+        body: JSON.stringify(options),
+      });
+      return { Cookie: answer.headers.get('set-cookie')!.split(';')[0]! };
+    };
+    const [mine, another] = [await signIn(), await signIn()];
+    const client = new Client(first.address);
+    const status = async (headers: { Cookie: string }) =>
+      (await client.send('GET', 'formulas', undefined, headers)).status;
+    expect([await status(mine), await status(another)]).toEqual([200, 200]);
+    expect((await client.send('DELETE', 'session', '{}', mine)).status).toBe(200);
+    expect([await status(mine), await status(another)]).toEqual([401, 200]);
+    await first.stop();
+    open.pop();
+    const again = new Client((await start(data, options)).address);
+    expect((await again.send('GET', 'formulas', undefined, mine)).status).toBe(401);
+    expect((await again.send('GET', 'formulas', undefined, another)).status).toBe(200);
+  });
+
+  it('behind a proxy guesses count for each caller, and the cookie is for HTTPS alone', async () => {
+    const kitchen = await start(folder(), {
+      passcode: 'tarn at dusk',
+      proxies: 1,
+      extraHosts: ['kitchen.example'],
+    });
+    const from = (caller: string, passcode: string): Promise<Response> =>
+      fetch(`${kitchen.address}/api/session`, {
+        method: 'POST',
+        headers: {
+          'Content-Type': 'application/json',
+          Origin: 'https://kitchen.example',
+          'X-Forwarded-For': caller,
+          'X-Forwarded-Proto': 'https',
+          'X-Forwarded-Host': 'kitchen.example',
+        },
+        body: JSON.stringify({ passcode }),
+      });
+    for (let i = 0; i < 10; i++) expect((await from('192.0.2.7', `guess ${i}`)).status).toBe(403);
+    expect((await from('192.0.2.7', 'another')).status).toBe(429);
+    const right = await from('192.0.2.8', 'tarn at dusk');
+    expect(right.status).toBe(200);
+    expect(right.headers.get('set-cookie')).toMatch(/; Secure/);
+    // Without one, what a caller says of itself is not believed.
+    const alone = await start(folder(), { passcode: 'tarn at dusk' });
+    const forged = await fetch(`${alone.address}/api/session`, {
+      method: 'POST',
+      headers: {
+        'Content-Type': 'application/json',
+        Origin: alone.address,
+        'X-Forwarded-Proto': 'https',
+      },
+      body: JSON.stringify({ passcode: 'tarn at dusk' }),
+    });
+    expect(forged.headers.get('set-cookie')).not.toMatch(/; Secure/);
+  });
+
   it('slows down guessing', async () => {
     const kitchen = await start(folder(), { passcode: 'tarn at dusk' });
     const client = new Client(kitchen.address);
@@ -156,17 +241,105 @@ describe('letting others in', () => {
 });
 
 describe('the bin', () => {
-  it('is emptied of what has lain in it for thirty days, at a start', async () => {
+  it('is emptied of what has lain in it for thirty days, once that lies in a backup and the clock is believed', async () => {
     const data = folder();
-    const [before, later] = ['2026-05-01T08:00:00Z', '2026-06-02T08:00:00Z'].map((at) => () => new Date(at));
-    const first = await openKitchen(data, { now: before! });
-    const client = new Client(first.address);
+    let at = Date.parse('2026-05-01T08:00:00Z');
+    const kitchen = await start(data, { now: () => new Date(at), daily: {} });
+    const client = new Client(kitchen.address);
     await client.post('formulas', { id: 'gone', formula: sampleFormula('Gone') });
     await client.post('formulas', { id: 'kept', formula: sampleFormula('Kept') });
     await client.post('formulas/gone/shelf', { shelf: 'bin' });
-    await first.stop();
-    const second = await start(data, { now: later! });
-    const { body } = await new Client(second.address).get<FormulaRecord[]>('formulas');
-    expect(body.map(({ id }) => id)).toEqual(['kept']);
+    const names = async () => (await client.get<FormulaRecord[]>('formulas')).body.map(({ id }) => id).sort();
+    // The clock goes forty days ahead: a backup is made, nothing is thrown away.
+    at += 40 * 86_400_000;
+    await kitchen.tend!();
+    expect(await names()).toEqual(['gone', 'kept']);
+    const state = (await client.get<BackupsState>('backups')).body;
+    expect(state).toMatchObject({ newest: { day: '2026-06-10' }, trouble: null, clockJumpedDays: 40 });
+    await kitchen.stop();
+    open.pop();
+    // It was right after all, and the kitchen has run with it for a day.
+    const clock = join(data, 'clock.json');
+    const seen = JSON.parse(readFileSync(clock, 'utf8')) as object;
+    writeFileSync(clock, JSON.stringify({ ...seen, steadyMs: 86_400_000 }));
+    at += 86_400_000;
+    const second = await start(data, { now: () => new Date(at), daily: {} });
+    await second.tend!();
+    const there = await new Client(second.address).get<FormulaRecord[]>('formulas');
+    expect(there.body.map(({ id }) => id)).toEqual(['kept']);
+    // And it is in the backup of that day.
+    const rows: string[] = [];
+    await readBackup(join(data, 'backups', 'kitchen-2026-06-11.ygrana'), {
+      onRow: ({ table, text }) => {
+        if (table === 'formulas') rows.push(text);
+      },
+    });
+    expect(rows.some((text) => text.includes('"Gone"'))).toBe(true);
   });
+});
+
+describe('what is in a folder', () => {
+  it.skipIf(onServer)('is for its own user alone', async () => {
+    const data = folder();
+    chmodSync(data, 0o755);
+    const kitchen = await start(data);
+    await new Client(kitchen.address).post('formulas', { id: 'one', formula: sampleFormula('One') });
+    await kitchen.stop();
+    await start(data);
+    const modes = readdirSync(data, { recursive: true, withFileTypes: true }).map(
+      (entry) => statSync(join(entry.parentPath, entry.name)).mode & 0o077,
+    );
+    expect(modes.length).toBeGreaterThan(500);
+    expect(modes.filter((mode) => mode !== 0)).toEqual([]);
+    expect(statSync(data).mode & 0o777).toBe(0o700);
+  });
+
+  it.skipIf(onServer)(
+    'damaged, it is said in a sentence, with the newest good backup and how to bring it back',
+    async () => {
+      const data = folder();
+      const kitchen = await start(data, { daily: {} });
+      await new Client(kitchen.address).post('formulas', { id: 'one', formula: sampleFormula('One') });
+      await kitchen.stop();
+      const control = join(data, 'db', 'global', 'pg_control');
+      const whole = readFileSync(control);
+      writeFileSync(control, whole.subarray(0, 100));
+      await expect(openKitchen(data)).rejects.toThrow(
+        /damaged and cannot be opened.*npm run backup -- .*--salvage/s,
+      );
+      writeFileSync(control, whole);
+      const again = await start(data, { daily: {} });
+      await again.tend!();
+      await again.stop();
+      writeFileSync(control, Buffer.alloc(whole.length));
+      // One that is damaged itself is no good backup.
+      mkdirSync(join(data, 'backups'), { recursive: true });
+      writeFileSync(join(data, 'backups', 'kitchen-2099-01-01.ygrana'), 'no');
+      const file = join(data, 'backups', `kitchen-${new Date().toISOString().slice(0, 10)}.ygrana`);
+      await expect(openKitchen(data)).rejects.toThrow(`npm run restore -- ${file}`);
+      await expect(openKitchen(data)).rejects.toBeInstanceOf(StartError);
+      // And that command does.
+      const at = { dataFolder: data, migrationsFolder, now: () => new Date() };
+      expect(await restoreFromFile(file, at)).toContain('it lies as it was in');
+      const back = await start(data);
+      expect((await new Client(back.address).get<FormulaRecord[]>('formulas')).body).toHaveLength(1);
+    },
+  );
+});
+
+it('a demo that was killed while it was filled is filled whole at the next start', async () => {
+  const data = folder();
+  const { databaseUrl } = await databaseOf(data);
+  const place = databaseUrl === undefined ? { folder: join(data, 'db') } : { url: databaseUrl };
+  const { db, close } = await openDatabase(place, migrationsFolder);
+  const half = db.transaction(async (tx) => {
+    await loadDemo(new FormulaStore(tx, () => new Date()), new SharedStore(tx, () => new Date()));
+    throw new Error('killed');
+  });
+  await expect(half).rejects.toThrow('killed');
+  await close();
+  const kitchen = await start(data, { demo: true });
+  const client = new Client(kitchen.address);
+  expect((await client.get<FormulaRecord[]>('formulas')).body).toHaveLength(DEMO_FORMULAS.length);
+  expect((await client.get<unknown[]>('batches')).body.length).toBeGreaterThan(0);
 });

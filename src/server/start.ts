@@ -2,13 +2,19 @@
 import { createServer, type Server } from 'node:http';
 import { createServer as createSecureServer } from 'node:https';
 import { networkInterfaces } from 'node:os';
-import { join } from 'node:path';
 import type { RequestHandler } from 'express';
 import { runningWords } from '#words/screens/running';
 import { createApp } from './app';
 import { Access, sessionSecret } from './http/access';
-import { openDatabase, type Database, type OpenDatabase } from './db/client';
-import { lockFolder } from './db/folderLock';
+import { DamagedError, openDatabase, type Database, type OpenDatabase } from './db/client';
+import { KitchenBackups } from './backup/kitchenBackups';
+import { BackupKeeper } from './backup/keeper';
+import type { WorkerArgs } from './backup/inProcess';
+import { bringBackWords } from './backup/bringBack';
+import { KitchenClock } from './folder/clock';
+import { clearWork, databaseIn, finishExchange } from './folder/exchange';
+import { BEAT_MS, lockFolder, type FolderLock, type LockOwner } from './folder/lock';
+import { closeToOthers } from './folder/modes';
 import { loadBatches } from './demo/demoBatches';
 import { loadJars } from './demo/demoJars';
 import { loadPlans } from './demo/demoPlans';
@@ -38,12 +44,25 @@ export interface StartOptions {
   readonly passcode?: string;
   /** What stands at the counter; left out: nothing. */
   readonly instruments?: Instruments;
+  /** What does the heavy work of backups. */
+  readonly worker: WorkerArgs;
+  /** A backup a day without being asked, and the bin emptied behind it; left out: none. */
+  readonly daily?: {
+    /** A second place for them, best on another disk. */
+    readonly secondPlace?: string;
+  };
+  /** How many proxies stand before the kitchen; left out: none. */
+  readonly proxies?: number;
+  /** The folder was taken by another: this kitchen has stopped. */
+  readonly onLost?: () => void;
   readonly say: (line: string) => void;
   readonly now: () => Date;
 }
 
 export interface RunningKitchen {
   readonly address: string;
+  /** Does what is due of backups at once; null: they are not asked for. */
+  readonly tend: (() => Promise<void>) | null;
   readonly stop: () => Promise<void>;
 }
 
@@ -72,11 +91,17 @@ export async function startKitchen(options: StartOptions): Promise<RunningKitche
     for (const step of undo.splice(0).reverse()) await step();
   };
   try {
-    const database = await open(options, address, undo);
+    const database = await open(options, address, undo, stop);
     await database.alone(() => furnish(database.db, options));
     const access = options.passcode
-      ? new Access(options.passcode, await sessionSecret(database.db), options.now)
+      ? new Access(options.passcode, await sessionSecret(database.db), options.now, database.db)
       : null;
+    const backups = new KitchenBackups(database, options, options.now);
+    const keeper = keeperOf(options, backups, database.db);
+    if (options.daily) {
+      keeper.start();
+      undo.push(() => keeper.stop());
+    }
     const app = createApp({
       access,
       db: database.db,
@@ -84,17 +109,21 @@ export async function startKitchen(options: StartOptions): Promise<RunningKitche
       now: options.now,
       hosts: hostNames(host, port, options.extraHosts),
       log: (error) => console.error(error),
+      dataFolder: options.dataFolder,
       backups: {
-        migrationsFolder: options.migrationsFolder,
-        asideFolder: join(options.dataFolder, 'aside'),
+        save: (file) => backups.save(file),
+        restore: (file, onProgress) => backups.restore(file, onProgress),
+        temporary: (name) => backups.temporary(name),
+        state: () => keeper.state,
       },
+      ...(options.proxies === undefined ? {} : { proxies: options.proxies }),
       ...(options.instruments ? { instruments: options.instruments } : {}),
       ...(options.webFolder ? { webFolder: options.webFolder } : {}),
       ...(options.webMiddleware ? { webMiddleware: options.webMiddleware } : {}),
     });
     server.removeAllListeners('request');
     server.on('request', app);
-    return { address, stop };
+    return { address, stop, tend: options.daily ? () => keeper.tend() : null };
   } catch (error) {
     await stop();
     throw error;
@@ -114,45 +143,98 @@ function serverFor({ tls }: StartOptions): Server {
 type Undo = (() => Promise<void> | void)[];
 
 /** A folder has one owner; a server may have many. */
-async function open(options: StartOptions, address: string, undo: Undo): Promise<OpenDatabase> {
+async function open(
+  options: StartOptions,
+  address: string,
+  undo: Undo,
+  stop: () => Promise<void>,
+): Promise<OpenDatabase> {
   const { dataFolder, databaseUrl, migrationsFolder, say } = options;
   if (databaseUrl === undefined) {
     const lock = lockFolder(dataFolder, address, options.now());
-    if (lock.status === 'taken') {
-      throw new StartError(
-        runningWords.theKitchenInDatafolderIs(
-          dataFolder,
-          lock.owner.pid,
-          lock.owner.address,
-          lock.owner.since,
-        ),
-      );
-    }
-    undo.push(lock.release);
+    if (lock.status === 'taken') throw new StartError(takenWords(dataFolder, lock.owner));
+    undo.push(beating(lock, options, stop));
+    if (lock.heldBy === 'note') say(runningWords.noSystemLock);
+    finishExchange(dataFolder);
+    for (const folder of clearWork(dataFolder)) say(runningWords.laidAside(folder));
+    closeToOthers(dataFolder);
     say(runningWords.openingTheKitchenInDatafolder(dataFolder));
   } else say(runningWords.openingTheKitchenOnThe);
-  const place = databaseUrl === undefined ? { folder: join(dataFolder, 'db') } : { url: databaseUrl };
-  const database = await openDatabase(place, migrationsFolder);
-  undo.push(database.close);
-  return database;
+  const place = databaseUrl === undefined ? { folder: databaseIn(dataFolder) } : { url: databaseUrl };
+  try {
+    const database = await openDatabase(place, migrationsFolder);
+    undo.push(database.close);
+    // The engine makes its files as it likes.
+    closeToOthers(dataFolder);
+    return database;
+  } catch (error) {
+    if (!(error instanceof DamagedError)) throw error;
+    throw new StartError(`${error.message} ${await bringBackWords(dataFolder, options.daily?.secondPlace)}`);
+  }
+}
+
+const takenWords = (dataFolder: string, { pid, address, since }: LockOwner): string =>
+  pid === 0
+    ? runningWords.takenByUnknown(dataFolder)
+    : runningWords.theKitchenInDatafolderIs(dataFolder, pid, address, since);
+
+/** The note is renewed while the kitchen is open; whoever finds the folder taken stops at once. */
+function beating(
+  lock: FolderLock,
+  { now, say, onLost }: StartOptions,
+  stop: () => Promise<void>,
+): () => void {
+  const timer = setInterval(() => {
+    if (lock.beat(now())) return;
+    clearInterval(timer);
+    say(runningWords.folderLost);
+    void stop().finally(() => onLost?.());
+  }, BEAT_MS).unref();
+  return () => {
+    clearInterval(timer);
+    lock.release();
+  };
+}
+
+function keeperOf(
+  { dataFolder, daily, now, say }: StartOptions,
+  backups: KitchenBackups,
+  db: Database,
+): BackupKeeper {
+  const clock = new KitchenClock(dataFolder, now, () => performance.now());
+  if (clock.jumpedDays !== null) say(runningWords.clockJumped(clock.jumpedDays));
+  const secondPlace = daily?.secondPlace;
+  return new BackupKeeper({
+    dataFolder,
+    ...(secondPlace === undefined ? {} : { secondPlace }),
+    save: (file) => backups.save(file),
+    clock,
+    emptyBin: (savedAt) => new FormulaStore(db, now).emptyBin(savedAt),
+    now,
+    say,
+  });
 }
 
 /** What a kitchen has from the first day on. */
-async function furnish(db: Database, { now, demo, say }: StartOptions): Promise<void> {
-  const formulas = new FormulaStore(db, now);
+async function furnish(db: Database, options: StartOptions): Promise<void> {
+  await new KitchenStore(db, options.now).addStartingVessels();
+  if (!options.demo) return;
+  // All of the demo or nothing of it: a kill in the middle leaves none that looks filled.
+  const loaded = await db.transaction((tx) => fillDemo(tx, options.now));
+  if (loaded > 0) options.say(runningWords.putLoadedFormulasOnThe(loaded));
+}
+
+async function fillDemo(db: Database, now: () => Date): Promise<number> {
   const shared = new SharedStore(db, now);
-  await new KitchenStore(db, now).addStartingVessels();
-  await formulas.emptyBin();
-  if (!demo) return;
-  const loaded = await loadDemo(formulas, shared);
-  if (loaded === 0) return;
+  const loaded = await loadDemo(new FormulaStore(db, now), shared);
+  if (loaded === 0) return 0;
   await loadJars((at) => new TrialStore(db, () => at), now());
   await loadBatches((at) => {
     const jars = new TrialStore(db, () => at);
     return { jars, batches: new BatchStore(db, () => at, jars) };
   }, now());
   await loadPlans(shared, now().toISOString().slice(0, 10));
-  say(runningWords.putLoadedFormulasOnThe(loaded));
+  return loaded;
 }
 
 /** The port is taken before the folder, so that a taken port costs nothing; until the app is there, callers are asked to wait. */

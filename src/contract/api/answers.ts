@@ -7,6 +7,7 @@ import {
   formulaIdSchema,
   formulaSchema,
   ingredientIdSchema,
+  versionNumberSchema,
   versionSchema,
   vesselIdSchema,
 } from '../formula';
@@ -21,8 +22,9 @@ import { planContentSchema, type PlanRecord } from '../plan';
 import { newDressingSchema, type DressingRecord } from '../service';
 import type { SessionState } from '../session';
 import { newTimerSchema, type TimersAnswer } from '../timer';
-import { lineSchema, makingPlanSchema, trialEventSchema, trialIdSchema } from '../trial';
-import type { LogAnswer, Standings, TrialRecord } from '../trial';
+import { lineSchema, makingPlanSchema, trialBatchSchema, trialEventSchema, trialIdSchema } from '../trial';
+import type { LogAnswer } from '../log';
+import type { Standings, TrialRecord } from '../trial';
 import { VERSION_STATES } from '#core/trial';
 import { BATCH_STATES } from '#core/batch';
 
@@ -52,7 +54,7 @@ export const freezeAnswerSchema: z.ZodType<FreezeAnswer> = z.strictObject({
 });
 export const madeRecordSchema: z.ZodType<MadeRecord> = z.strictObject({
   formulaId: formulaIdSchema,
-  number: z.int().min(1),
+  number: versionNumberSchema,
   latest: z.int().min(1),
   formula: formulaSchema,
 });
@@ -66,18 +68,12 @@ const logged = {
 export const trialRecordSchema: z.ZodType<TrialRecord> = z.strictObject({
   id: trialIdSchema,
   formulaId: formulaIdSchema,
-  version: z.int().min(1),
+  version: versionNumberSchema,
   vesselId: vesselIdSchema,
   styleId: z.string().nullable(),
   lines: z.array(lineSchema),
   making: makingPlanSchema.nullable(),
-  batch: z
-    .strictObject({
-      batchId: trialIdSchema,
-      role: z.enum(['load', 'whole']),
-      load: count,
-      of: z.int().min(1),
-    })
+  batch: trialBatchSchema
     .nullable()
     .describe('A load of a batch, or all its loads together; null: a jar of its own'),
   by: bySchema,
@@ -92,7 +88,7 @@ export const logAnswerSchema: z.ZodType<LogAnswer> = z.strictObject({
       trialId: trialIdSchema,
       formulaId: formulaIdSchema,
       formulaName: z.string().nullable(),
-      version: z.int().min(1),
+      version: versionNumberSchema,
     }),
   ),
   next: z.int().nullable().describe('Ask for what is before it; null at the end'),
@@ -107,7 +103,7 @@ export const batchRecordSchema: z.ZodType<BatchRecord> = z.strictObject({
   number: z.string().describe('Such as 20261126-02'),
   formulaId: formulaIdSchema,
   formulaName: z.string().nullable(),
-  version: z.int().min(1),
+  version: versionNumberSchema,
   day: daySchema,
   plan: snapshotSchema,
   by: bySchema,
@@ -175,11 +171,39 @@ export const restoredSchema = z.strictObject({
   asideFile: z.string().describe('What was there before lies here, on the kitchen’s machine'),
 });
 export type Restored = z.infer<typeof restoredSchema>;
+export const restoringSchema = z.strictObject({
+  stage: z
+    .enum(['none', 'receiving', 'checking', 'building', 'understanding', 'exchanging'])
+    .describe('None: nothing is being restored'),
+  rows: count.describe('How many rows of this stage are done'),
+});
+export type Restoring = z.infer<typeof restoringSchema>;
+export const backupsStateSchema = z.strictObject({
+  newest: z
+    .strictObject({ day: daySchema, madeAt: moment, bytes: count })
+    .nullable()
+    .describe('The newest daily backup'),
+  kept: count.describe('How many daily backups there are'),
+  folder: z.string().describe('Where they lie, on the kitchen’s machine'),
+  second: z
+    .strictObject({ folder: z.string(), trouble: z.string().nullable() })
+    .nullable()
+    .describe('The second place, where one is named'),
+  trouble: z.string().nullable().describe('Why the last try failed, to be shown as it is'),
+  clockJumpedDays: z
+    .int()
+    .nullable()
+    .describe('By how many days the machine’s clock went on its own, ahead or back; null: it did not'),
+});
+export type BackupsState = z.infer<typeof backupsStateSchema>;
 export const sessionStateSchema: z.ZodType<SessionState> = z.strictObject({
   needed: z.boolean(),
   signedIn: z.boolean(),
 });
 export const pantrySchema = (entry: z.ZodType): z.ZodType => z.record(ingredientIdSchema, entry);
+export const folderProofSchema = z.strictObject({
+  sha256: z.string().describe('Of a file that was just put into the kitchen’s own folder under this name'),
+});
 export const okSchema = z.strictObject({ status: z.literal('ok') });
 export const errorSchema: z.ZodType<ErrorBody> = z.strictObject({
   error: z.strictObject({

@@ -1,3 +1,9 @@
 export { OPERATIONS, type GroupName, type Operation } from './operations';
 export { openApiDocument, type ApiWords } from './openApi';
-export { batchRecordSchema, trialRecordSchema, type Restored } from './answers';
+export {
+  batchRecordSchema,
+  trialRecordSchema,
+  type BackupsState,
+  type Restored,
+  type Restoring,
+} from './answers';

@@ -14,7 +14,10 @@ import {
   panelRecordSchema,
   pantrySchema,
   planRecordSchema,
+  backupsStateSchema,
+  folderProofSchema,
   restoredSchema,
+  restoringSchema,
   sessionStateSchema,
   sharedRecordSchema,
   shelfRecordSchema,
@@ -51,7 +54,8 @@ import { newDressingSchema } from '../service';
 import { sharedChangesSchema } from '../changesSchemas';
 import { signInSchema } from '../session';
 import { newTimerSchema } from '../timer';
-import { logQuerySchema, newEventSchema, newTrialSchema } from '../trial';
+import { logQuerySchema } from '../log';
+import { newEventSchema, newTrialSchema } from '../trial';
 
 export const GROUP_NAMES = [
   'formulas',
@@ -264,6 +268,8 @@ export const OPERATIONS: readonly Operation[] = [
     get('/records', recordsSchema),
     add('/records', recordsSchema, recordsReportSchema),
     get('/backup', null, { answerType: GZIP }),
+    get('/backups', backupsStateSchema),
+    get('/restore', restoringSchema),
     post('/restore', z.string().describe('The file itself'), restoredSchema, {
       bodyType: GZIP,
       refuses: ['conflict'],
@@ -272,6 +278,7 @@ export const OPERATIONS: readonly Operation[] = [
   ...group(
     'about',
     get('/health', okSchema),
+    get('/folder-proof/{name}', folderProofSchema, missing),
     get('/session', sessionStateSchema),
     post('/session', signInSchema, sessionStateSchema, {
       refuses: ['wrong-passcode', 'too-many'],

@@ -1,82 +1,107 @@
-/** Rows out of and into the tables, as the database writes and reads them itself. */
+/** Rows out of and into the tables as the database writes and reads them itself, a few hundred at a time. */
 import { sql } from 'drizzle-orm';
 import { found, type Database } from '../db/client';
-import { TABLES, type Backup, type TableName } from './format';
+import { TABLES, type BackupRow, type TableName } from './format';
 
 type Executes = Pick<Database, 'execute'>;
-type Rows = Backup['rows'];
-const CHUNK = 500;
+const AT_ONCE = 500;
+const CHUNK_CHARACTERS = 2_000_000;
 
-/** Every table at one moment. */
-export const readRows = (db: Database): Promise<Rows> =>
-  db.transaction((tx) => readTables(tx), { isolationLevel: 'repeatable read' });
-
-async function readTables(tx: Executes): Promise<Rows> {
-  const rows: Record<string, Record<string, unknown>[]> = {};
-  for (const table of await present(tx)) {
-    const all = await found<{ row: Record<string, unknown> }>(
-      tx,
-      sql`select to_jsonb(t) as row from ${sql.identifier(table)} t`,
-    );
-    const columns = new Set(await columnsOf(tx, table));
-    rows[table] = all.map(({ row }) =>
-      Object.fromEntries(Object.entries(row).filter(([name]) => columns.has(name))),
-    );
-  }
-  return rows;
-}
-
-/**
- * Everything that is there goes, everything that is given comes: both, or neither.
- * @param before told what is there; nothing can be written between that and its end
- */
-export function replaceRows(
+/** Every table at one moment. @param work reads the rows; it ends before the moment does */
+export const atOneMoment = <T>(
   db: Database,
-  rows: Rows,
-  before: (rows: Rows) => void = () => undefined,
-): Promise<void> {
-  return db.transaction(async (tx) => {
-    const tables = await present(tx);
-    const names = sql.join(
-      tables.map((table) => sql.identifier(table)),
-      sql`, `,
+  work: (rows: AsyncIterable<BackupRow>, tx: Executes) => Promise<T>,
+): Promise<T> => db.transaction((tx) => work(rowsOf(tx), tx), { isolationLevel: 'repeatable read' });
+
+/** Inside a transaction: what is asked for meanwhile is not mixed in. */
+export async function* rowsOf(
+  tx: Executes,
+  tables: readonly TableName[] = TABLES,
+): AsyncGenerator<BackupRow> {
+  for (const table of await present(tx, tables)) {
+    const names = identifiers(await columnsOf(tx, table));
+    await tx.execute(
+      sql`declare rows_read no scroll cursor for select row_to_json(t)::text as text from (select ${names} from ${sql.identifier(table)}) t`,
     );
-    await tx.execute(sql`lock table ${names} in access exclusive mode`);
-    before(await readTables(tx));
-    await tx.execute(sql`truncate ${names}`);
-    for (const table of tables) await insertRows(tx, table, rows[table] ?? []);
-  });
+    for (;;) {
+      const some = await found<{ text: string }>(tx, sql`fetch ${sql.raw(String(AT_ONCE))} from rows_read`);
+      for (const { text } of some) yield { table, text };
+      if (some.length < AT_ONCE) break;
+    }
+    await tx.execute(sql`close rows_read`);
+  }
 }
 
-async function present(db: Executes): Promise<readonly TableName[]> {
-  const there: TableName[] = [];
-  for (const table of TABLES) if (await exists(db, table)) there.push(table);
-  return there;
+/** Takes rows in the order of the tables and puts them in; `end` puts the last ones in. */
+export class RowLoader {
+  private table: TableName | null = null;
+  private chunk: string[] = [];
+  private characters = 0;
+  private into: { readonly names: ReturnType<typeof identifiers> } | null = null;
+
+  /** @param placeOf another table to put them in, of the same columns */
+  constructor(
+    private readonly tx: Executes,
+    private readonly placeOf: (table: TableName) => string = (table) => table,
+  ) {}
+
+  async add({ table, text }: BackupRow): Promise<void> {
+    if (table !== this.table) {
+      await this.flush();
+      this.table = table;
+      this.into = (await exists(this.tx, table))
+        ? { names: identifiers(await columnsOf(this.tx, table)) }
+        : null;
+    }
+    this.chunk.push(text);
+    this.characters += text.length;
+    if (this.chunk.length >= AT_ONCE || this.characters > CHUNK_CHARACTERS) await this.flush();
+  }
+
+  async end(): Promise<void> {
+    await this.flush();
+  }
+
+  private async flush(): Promise<void> {
+    const { chunk, into, table } = this;
+    this.chunk = [];
+    this.characters = 0;
+    if (chunk.length === 0 || !into || !table) return;
+    const place = sql.identifier(this.placeOf(table));
+    await this.tx.execute(
+      sql`insert into ${place} (${into.names}) select ${into.names} from jsonb_populate_recordset(null::${sql.identifier(table)}, ${`[${chunk.join(',')}]`}::jsonb)`,
+    );
+  }
 }
 
-async function insertRows(
+/** What is written next must not meet a number that came from the file. */
+export async function countOn(tx: Executes): Promise<void> {
+  for (const table of await present(tx))
+    for (const name of await countedColumns(tx, table)) {
+      const column = sql.identifier(name);
+      await tx.execute(
+        sql`select setval(pg_get_serial_sequence(${table}, ${name}), (select coalesce(max(${column}), 0) + 1 from ${sql.identifier(table)}), false)`,
+      );
+    }
+}
+
+/** Until the transaction ends nobody else reads or writes. */
+export async function lockTables(tx: Executes): Promise<void> {
+  const names = identifiers(await present(tx));
+  await tx.execute(sql`lock table ${names} in access exclusive mode`);
+}
+
+export async function emptyTables(tx: Executes): Promise<void> {
+  await tx.execute(sql`truncate ${identifiers(await present(tx))}`);
+}
+
+export async function present(
   db: Executes,
-  table: TableName,
-  rows: readonly Record<string, unknown>[],
-): Promise<void> {
-  const columns = await columnsOf(db, table);
-  const names = sql.join(
-    columns.map((name) => sql.identifier(name)),
-    sql`, `,
-  );
-  for (let i = 0; i < rows.length; i += CHUNK) {
-    const chunk = JSON.stringify(rows.slice(i, i + CHUNK));
-    await db.execute(
-      sql`insert into ${sql.identifier(table)} (${names}) select ${names} from jsonb_populate_recordset(null::${sql.identifier(table)}, ${chunk}::jsonb)`,
-    );
-  }
-  // What is written next must not meet a number that came from the file.
-  for (const name of await countedColumns(db, table)) {
-    const column = sql.identifier(name);
-    await db.execute(
-      sql`select setval(pg_get_serial_sequence(${table}, ${name}), (select coalesce(max(${column}), 0) + 1 from ${sql.identifier(table)}), false)`,
-    );
-  }
+  tables: readonly TableName[] = TABLES,
+): Promise<readonly TableName[]> {
+  const there: TableName[] = [];
+  for (const table of tables) if (await exists(db, table)) there.push(table);
+  return there;
 }
 
 const countedColumns = async (db: Executes, table: TableName): Promise<readonly string[]> =>
@@ -92,10 +117,16 @@ const exists = async (db: Executes, table: TableName): Promise<boolean> =>
   null;
 
 /** Without those the database works out by itself. */
-const columnsOf = async (db: Executes, table: TableName): Promise<readonly string[]> =>
+export const columnsOf = async (db: Executes, table: TableName): Promise<readonly string[]> =>
   (
     await found<{ name: string }>(
       db,
       sql`select column_name as name from information_schema.columns where table_schema = current_schema() and table_name = ${table} and is_generated = 'NEVER' order by ordinal_position`,
     )
   ).map(({ name }) => name);
+
+const identifiers = (names: readonly string[]) =>
+  sql.join(
+    names.map((name) => sql.identifier(name)),
+    sql`, `,
+  );

@@ -10,11 +10,13 @@ import { sql, type SQL } from 'drizzle-orm';
 import { drizzle as drizzleServer } from 'drizzle-orm/node-postgres';
 import { migrate as migrateServer } from 'drizzle-orm/node-postgres/migrator';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
-import { drizzle } from 'drizzle-orm/pglite';
+import type { PGlite } from '@electric-sql/pglite';
+import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import pg from 'pg';
 import { runningWords } from '#words/screens/running';
-import { openOrBear } from './newborn';
+import { Embedded } from './embedded';
+import { KitchenPool } from './pool';
 import { EmbeddedWire, ServerWire, type Wire } from './wire';
 import * as schema from './schema';
 
@@ -22,7 +24,13 @@ import * as schema from './schema';
 export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
 
 /** Where a kitchen's rows lie. `folder` undefined keeps everything in memory. */
-export type DatabasePlace = { readonly folder: string | undefined } | { readonly url: string };
+export type DatabasePlace =
+  | {
+      readonly folder: string | undefined;
+      /** There is nothing yet, and nobody will miss it half made. */
+      readonly isForWork?: boolean;
+    }
+  | { readonly url: string };
 
 export interface OpenDatabase {
   readonly db: Database;
@@ -30,6 +38,8 @@ export interface OpenDatabase {
   readonly wire: Wire;
   /** What only one process may do at a time, such as putting the first rows in. */
   readonly alone: <T>(work: () => Promise<T>) => Promise<T>;
+  /** Of a kitchen in a folder: its files. */
+  readonly embedded?: Embedded;
   readonly close: () => Promise<void>;
 }
 
@@ -41,22 +51,53 @@ export class DatabaseError extends Error {}
  * @throws DatabaseError where the server cannot be reached, or where a newer Ygrana has been here
  */
 export function openDatabase(place: DatabasePlace, migrationsFolder: string): Promise<OpenDatabase> {
-  return 'url' in place
-    ? openServer(place.url, migrationsFolder)
-    : openFolder(place.folder, migrationsFolder);
+  return 'url' in place ? openServer(place.url, migrationsFolder) : openFolder(place, migrationsFolder);
 }
 
-async function openFolder(folder: string | undefined, migrationsFolder: string): Promise<OpenDatabase> {
-  const engine = await openOrBear(folder);
-  const db = drizzle(engine, { schema });
+/** Brings the tables of an open database up to date. */
+export async function bringUpToDate(db: Database, migrationsFolder: string): Promise<void> {
+  await migrate(db as unknown as PgliteDatabase<typeof schema>, { migrationsFolder });
+}
+
+async function openFolder(
+  { folder, isForWork }: Exclude<DatabasePlace, { url: string }>,
+  migrationsFolder: string,
+): Promise<OpenDatabase> {
+  const embedded = isForWork && folder !== undefined ? await Embedded.bear(folder) : await openEngine(folder);
+  const db = drizzle(embedded as unknown as PGlite, { schema });
   try {
     await refuseNewer(db, migrationsFolder);
     await migrate(db, { migrationsFolder });
   } catch (error) {
-    await engine.close();
-    throw error;
+    await embedded.close().catch(() => undefined);
+    throw error instanceof DatabaseError ? error : damaged(folder, error);
   }
-  return { db, wire: new EmbeddedWire(), alone: (work) => work(), close: () => engine.close() };
+  return {
+    db,
+    wire: new EmbeddedWire(),
+    alone: (work) => work(),
+    embedded,
+    close: () => embedded.close(),
+  };
+}
+
+async function openEngine(folder: string | undefined): Promise<Embedded> {
+  try {
+    return await Embedded.open(folder);
+  } catch (error) {
+    throw damaged(folder, error);
+  }
+}
+
+/** A folder that holds a database that cannot be opened; what can be done is said by who knows its backups. */
+export class DamagedError extends DatabaseError {}
+
+function damaged(folder: string | undefined, error: unknown): DamagedError {
+  const cause = (error as { cause?: unknown }).cause ?? error;
+  const { message = '' } = cause as { message?: string };
+  return new DamagedError(
+    runningWords.theDatabaseCannotBeOpened(folder ?? '', message.split('\n')[0] || runningWords.noAnswer),
+  );
 }
 
 const MOST_CONNECTIONS = 10;
@@ -73,14 +114,12 @@ async function openServer(url: string, migrationsFolder: string): Promise<OpenDa
     options: '-c TimeZone=UTC',
   };
   if (!/^postgres(?:ql)?:\/\//.test(url)) throw new DatabaseError(NOT_A_URL);
-  let pool: pg.Pool;
+  let pool: KitchenPool;
   try {
-    pool = new pg.Pool({ ...connection, max: MOST_CONNECTIONS });
+    pool = new KitchenPool({ ...connection, max: MOST_CONNECTIONS });
   } catch {
     throw new DatabaseError(NOT_A_URL);
   }
-  // A connection that breaks while nobody uses it is replaced by the pool; unheard, it would end the process.
-  pool.on('error', () => undefined);
   const db = drizzleServer(pool, { schema });
   const alone = async <T>(work: () => Promise<T>): Promise<T> => {
     const client = await pool.connect();

@@ -18,13 +18,16 @@ const image = (): { loadDataDir?: Blob } => {
   return file === undefined ? {} : { loadDataDir: new Blob([gunzipSync(readFileSync(file))]) };
 };
 
+/** A database in a folder that nobody will miss where it was only half made. */
+export const bear = (folder: string): Promise<PGlite> => PGlite.create({ dataDir: folder, ...image() });
+
 /** The folder's database, opened; where there is none, one is made beside it and moved there whole. */
 export async function openOrBear(folder: string | undefined): Promise<PGlite> {
   if (folder === undefined) return PGlite.create(image());
   if (!existsSync(folder)) {
     const unborn = `${folder}.unborn`;
     rmSync(unborn, { recursive: true, force: true });
-    const engine = await PGlite.create({ dataDir: unborn, ...image() });
+    const engine = await bear(unborn);
     await engine.close();
     renameSync(unborn, folder);
   }

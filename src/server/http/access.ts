@@ -1,12 +1,13 @@
 /**
  * Letting others in: one passcode for the kitchen, and a signed cookie for who gave it. The cookie
- * holds an expiry and a mark of the passcode under a secret kept in the database, so that it holds at
- * every process of the kitchen, survives a restart and ends when the passcode changes.
+ * holds an expiry, a number of its own and a mark of the passcode under a secret kept in the database, so that it
+ * holds at every process of the kitchen, survives a restart, ends when the passcode changes, and is good for
+ * nothing once it was signed out, wherever a copy of it lies.
  */
 import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
 import { Router, type Request, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
-import { eq } from 'drizzle-orm';
+import { and, eq, like, lt } from 'drizzle-orm';
 import { signInSchema, type SessionState } from '#contract';
 import { answersWords } from '#words/screens/answers';
 import type { Database } from '../db/client';
@@ -14,6 +15,8 @@ import { secrets } from '../db/schema';
 import { ApiError, parse } from './apiError';
 
 const COOKIE = 'ygrana_session';
+/** Of a secret that says: this session was signed out. Milliseconds since 1970 sort as text until the year 2286. */
+const ENDED = 'ended:';
 const SESSION_DAYS = 30;
 const DAY_MS = 86_400_000;
 const TRIES = { windowMs: 10 * 60_000, limit: 10 };
@@ -31,6 +34,7 @@ export class Access {
     private readonly passcode: string,
     private readonly secret: Buffer,
     private readonly now: () => Date,
+    private readonly db: Database,
   ) {}
 
   /** Compares in constant time, whatever the lengths. */
@@ -40,18 +44,40 @@ export class Access {
 
   newCookie(): string {
     const until = String(this.now().getTime() + SESSION_DAYS * DAY_MS);
-    return `${until}.${this.mark(until)}`;
+    const id = randomBytes(12).toString('hex');
+    return `${until}.${id}.${this.mark(until, id)}`;
   }
 
-  isSignedIn(request: Request): boolean {
-    const [until = '', mark = ''] = (cookieOf(request) ?? '').split('.');
-    if (!(Number(until) > this.now().getTime())) return false;
-    const [given, right] = [Buffer.from(mark), Buffer.from(this.mark(until))];
-    return given.length === right.length && timingSafeEqual(given, right);
+  async isSignedIn(request: Request): Promise<boolean> {
+    const session = this.sessionOf(request);
+    if (!session) return false;
+    const ended = await this.db
+      .select({ name: secrets.name })
+      .from(secrets)
+      .where(eq(secrets.name, ENDED + session.id));
+    return ended.length === 0;
   }
 
-  private mark(until: string): string {
-    return this.sign(`session ${until} ${this.passcode}`).toString('base64url');
+  /** For good, also for who has a copy of the cookie. */
+  async signOut(request: Request): Promise<void> {
+    const session = this.sessionOf(request);
+    if (!session) return;
+    // What has run out needs no remembering.
+    const now = String(this.now().getTime());
+    await this.db.delete(secrets).where(and(like(secrets.name, `${ENDED}%`), lt(secrets.value, now)));
+    const row = { name: ENDED + session.id, value: session.until };
+    await this.db.insert(secrets).values(row).onConflictDoNothing();
+  }
+
+  private sessionOf(request: Request): { readonly until: string; readonly id: string } | null {
+    const [until = '', id = '', mark = ''] = (cookieOf(request) ?? '').split('.');
+    if (!(Number(until) > this.now().getTime())) return null;
+    const [given, right] = [Buffer.from(mark), Buffer.from(this.mark(until, id))];
+    return given.length === right.length && timingSafeEqual(given, right) ? { until, id } : null;
+  }
+
+  private mark(until: string, id: string): string {
+    return this.sign(`session ${until} ${id} ${this.passcode}`).toString('base64url');
   }
 
   private sign(text: string): Buffer {
@@ -66,8 +92,8 @@ function cookieOf(request: Request): string | undefined {
 
 export const requireAccess =
   (access: Access): RequestHandler =>
-  (request, _response, next) => {
-    if (!access.isSignedIn(request)) {
+  async (request, _response, next) => {
+    if (!(await access.isSignedIn(request))) {
       throw new ApiError('sign-in', answersWords.thisKitchenAsksForA);
     }
     next();
@@ -78,10 +104,10 @@ export function accessRoutes(access: Access | null): Router {
   const cookieFor = ({ secure }: Request) =>
     ({ httpOnly: true, sameSite: 'strict', path: '/', secure }) as const;
 
-  router.get('/', (request, response) => {
+  router.get('/', async (request, response) => {
     const state: SessionState = {
       needed: access !== null,
-      signedIn: access === null || access.isSignedIn(request),
+      signedIn: access === null || (await access.isSignedIn(request)),
     };
     response.json(state);
   });
@@ -111,7 +137,8 @@ export function accessRoutes(access: Access | null): Router {
     },
   );
 
-  router.delete('/', (request, response) => {
+  router.delete('/', async (request, response) => {
+    await access?.signOut(request);
     response.clearCookie(COOKIE, cookieFor(request));
     response.json({ needed: access !== null, signedIn: access === null } satisfies SessionState);
   });

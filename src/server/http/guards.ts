@@ -9,7 +9,8 @@ const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS']);
 export const hostGuard =
   (hosts: ReadonlySet<string>): RequestHandler =>
   (request, _response, next) => {
-    if (!hosts.has((request.headers.host ?? '').toLowerCase())) {
+    // Behind a proxy that is believed, the name that it was asked for.
+    if (!hosts.has((request.host ?? '').toLowerCase())) {
       throw new ApiError('wrong-host', answersWords.thisAddressIsNotOne);
     }
     next();

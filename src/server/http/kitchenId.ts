@@ -11,12 +11,12 @@ import type { Database } from '../db/client';
 import { secrets } from '../db/schema';
 import { ApiError } from './apiError';
 
-const NAME = 'kitchen';
+export const KITCHEN_SECRET = 'kitchen';
 
 /** Made once, by whoever asks first. */
 async function readKitchenId(db: Database): Promise<string> {
-  await db.insert(secrets).values({ name: NAME, value: randomUUID() }).onConflictDoNothing();
-  const [row] = await db.select().from(secrets).where(eq(secrets.name, NAME));
+  await db.insert(secrets).values({ name: KITCHEN_SECRET, value: randomUUID() }).onConflictDoNothing();
+  const [row] = await db.select().from(secrets).where(eq(secrets.name, KITCHEN_SECRET));
   return row!.value;
 }
 
@@ -24,7 +24,7 @@ export const renewKitchenId = (db: Database): Promise<unknown> => {
   const value = randomUUID();
   return db
     .insert(secrets)
-    .values({ name: NAME, value })
+    .values({ name: KITCHEN_SECRET, value })
     .onConflictDoUpdate({ target: secrets.name, set: { value } });
 };
 

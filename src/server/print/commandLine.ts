@@ -3,7 +3,7 @@ import { renameSync, writeFileSync } from 'node:fs';
 import { LABEL_SIZES } from '#core/paper';
 import { labelWords } from '#words/screens/label';
 import { BackupError } from '../backup/format';
-import { atKitchen, type CommandOptions } from '../backup/commandLine';
+import { atKitchen, bytesOf, type CommandOptions } from '../backup/atKitchen';
 import { BatchStore } from '../features/batches/store';
 import { FormulaStore } from '../features/formulas/store';
 import { KitchenStore } from '../features/kitchen/store';
@@ -27,7 +27,7 @@ export async function printToFile(
     options,
     async (ask) => {
       const path = `/api/print/batches/${encodeURIComponent(batchId)}/${kind}${query}`;
-      return Buffer.from(await (await ask('GET', path)).arrayBuffer());
+      return bytesOf((await ask('GET', path)).body);
     },
     async (db) => {
       const batches = new BatchStore(db, options.now, new TrialStore(db, options.now));

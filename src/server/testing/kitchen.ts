@@ -72,6 +72,7 @@ export async function openKitchen(
     migrationsFolder,
     say: () => undefined,
     now: () => new Date(),
+    worker: [inject('backupWorker')],
     ...options,
   });
 }

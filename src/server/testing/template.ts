@@ -1,7 +1,8 @@
-/** One migrated database folder for all test files of a run: a new kitchen copies it instead of being born. */
+/** What all test files of a run share: a migrated database folder, which new kitchens copy, and the worker of backups. */
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { build } from 'esbuild';
 import type { TestProject } from 'vitest/node';
 import { openDatabase } from '../db/client';
 
@@ -9,7 +10,26 @@ declare module 'vitest' {
   interface ProvidedContext {
     /** Folder of a database that is migrated and empty. */
     databaseTemplate: string;
+    /** The process that does the work of backups, built. */
+    backupWorker: string;
   }
+}
+
+const ROOT = join(import.meta.dirname, '../../..');
+/** Inside the project, so that packages are found. */
+async function backupWorker(): Promise<string> {
+  const outfile = join(ROOT, '.cache', 'backupWorker.mjs');
+  await build({
+    entryPoints: [join(ROOT, 'src/server/backup/worker.ts')],
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    logLevel: 'error',
+  });
+  return outfile;
 }
 
 export async function setup(project: TestProject): Promise<() => void> {
@@ -18,6 +38,7 @@ export async function setup(project: TestProject): Promise<() => void> {
   const database = await openDatabase({ folder: template }, join(import.meta.dirname, '../db/migrations'));
   await database.close();
   project.provide('databaseTemplate', template);
+  project.provide('backupWorker', await backupWorker());
   return () => {
     rmSync(folder, { recursive: true, force: true });
   };

@@ -13,6 +13,8 @@ export const answersWords = {
   aBackupIsBeingRestored: 'A backup is being restored already. Wait until it is done.',
   day: 'Day',
   batchId: 'Batch id',
+  thereIsNoSuchProof: 'No such file was put into this kitchen’s folder.',
+  thePlanIsOfAnotherDay: 'Plan: day is another than that of its address.',
   thereIsNoSuchBatch: 'There is no such batch.',
   formulaId: 'Formula id',
   batch: 'Batch',

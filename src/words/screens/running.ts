@@ -23,6 +23,47 @@ export const runningWords = {
     `This backup does not fit its own tables: ${reasonOf}. Choose another copy.`,
   thisBackupHoldsSomethingThat: (table: string, path: string, message: string) =>
     `This backup holds something that is not understood: ${table}, at ${path}, ${message}.`,
+  noSuchTable: 'no kitchen has such a table',
+  todaysBackupFailed: (why: string) =>
+    `Today’s backup could not be made: ${why} It is tried again in ten minutes.`,
+  theSecondPlaceFailed: (folder: string, why: string) =>
+    `The backup could not be copied to ${folder}: ${why} It is tried again in ten minutes.`,
+  theDatabaseCannotBeOpened: (folder: string, why: string) =>
+    `The kitchen in ${folder} is damaged and cannot be opened (${why}).`,
+  bringBack: (file: string, command: string) =>
+    `The newest good backup is ${file}. To bring it back: ${command}`,
+  theKitchenCannotBeReadWhole: (why: string, command: string) =>
+    `The kitchen is damaged in one place (${why}). Stop it; what can be read is saved by: ${command}`,
+  noBackupYet: (command: string) =>
+    `There is no backup of it. What can still be read of it can be saved: ${command}`,
+  salvagedAll: (file: string, rows: number) => `Everything could be read: ${rows} rows, saved in ${file}.`,
+  salvagedSome: (file: string, rows: number, left: string) =>
+    `Saved in ${file}: ${rows} rows. What could not be read:\n${left}`,
+  leftPage: (table: string, page: number, why: string) => `- ${table}, page ${page}: ${why}`,
+  leftRow: (table: string, id: string, why: string) => `- ${table}, “${id}”: ${why}`,
+  leftOrphan: (table: string, id: string, parent: string) =>
+    `- ${table}, “${id}”: belongs to ${parent}, which is lost`,
+  leftTable: (table: string, why: string) => `- ${table}: ${why}`,
+  salvageNeedsClosed:
+    'The kitchen is open. Close it first: what is damaged is read from its files.',
+  salvageNeedsFolder: 'Only a kitchen in a folder can be salvaged so. The server of DATABASE_URL has tools of its own.',
+  restoredBefore: (file: string) => `What was there before lies in ${file}.`,
+  restoredButWas: (folder: string) => `What was there before could not be read; it lies as it was in ${folder}.`,
+  thereWasNothing: 'Nothing was there before.',
+  noSystemLock:
+    'This system cannot lock the kitchen’s folder (there is no flock, or the file system has no locks): a note with a heartbeat guards it. Never open one folder from two machines at once.',
+  folderLost:
+    'Another Ygrana has taken this folder while this one did not answer. It closes, so that nothing is written twice.',
+  laidAside: (folder: string) =>
+    `A restore was interrupted after the exchange: what was there before lies in ${folder}.`,
+  clockJumped: (days: number) =>
+    days > 0
+      ? `The clock is ${days} days ahead of when this kitchen was last open. Nothing is thrown away for its age until it has run for a day.`
+      : `The clock went back since this kitchen was last open. Nothing is thrown away for its age until it has run for a day.`,
+  takenByUnknown: (dataFolder: string) =>
+    `The kitchen in ${dataFolder} is already open in another process of this machine. Use that one, or stop it first.`,
+  notProven: (dataFolder: string, address: string) =>
+    `The kitchen in ${dataFolder} is open, but what answers at ${address} is not it. Stop the kitchen first, then try again.`,
   aRowCannotBeRead: 'a row cannot be read',
   thereIsNothingAtThis: 'There is nothing at this address.',
   theKitchenWhereofIsSaved: (whereOf: string, file: string, ceil: number) =>
@@ -35,9 +76,9 @@ export const runningWords = {
     formulas: number,
     jars: number,
     batches: number,
-    asideFile: string,
+    before: string,
   ) =>
-    `${part} of ${madeAt} is restored: ${formulas} formulas, ${jars} jars, ${batches} batches. What was there before lies in ${asideFile}.`,
+    `${part} of ${madeAt} is restored: ${formulas} formulas, ${jars} jars, ${batches} batches. ${before}`,
   inDatafolder: (dataFolder: string) => `in ${dataFolder}`,
   onTheServerOfDatabase: 'on the server of DATABASE_URL',
   aBackup: 'a backup',
@@ -59,6 +100,8 @@ export const runningWords = {
     `Cannot listen on ${host}:${port}: ${message}`,
   printIsNoPaperThere: (print: string, papers: string) => `“${print}” is no paper. There are ${papers}.`,
   sayWhichBatchAndInto: 'Say which batch, and into which file: --batch, --out.',
+  proxiesIsText: (text: string) =>
+    `YGRANA_PROXIES is “${text}”; it is how many proxies stand before the kitchen: 1 for most.`,
   portIsTextItMust: (text: string) => `PORT is “${text}”; it must be a whole number from 0 to 65535.`,
   isOpenAt: (address: string, seconds: string) =>
     `Ygrana is open at ${address} (${seconds} s). Ctrl+C closes it.`,

@@ -189,9 +189,13 @@ export class FormulaStore {
     return readRecord(this.db, id);
   }
 
-  /** Empties what has lain in the bin for {@link BIN_DAYS} days. */
-  async emptyBin(): Promise<void> {
-    const before = new Date(this.now().getTime() - BIN_DAYS * 86_400_000).toISOString();
+  /**
+   * Empties what has lain in the bin for {@link BIN_DAYS} days.
+   * @param savedAt only what was there before then: it lies in a backup
+   */
+  async emptyBin(savedAt: Date): Promise<void> {
+    const due = new Date(this.now().getTime() - BIN_DAYS * 86_400_000);
+    const before = (due < savedAt ? due : savedAt).toISOString();
     const old = await this.db
       .select({ id: formulas.id })
       .from(formulas)

@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import { daySchema, newDressingSchema, putPlanSchema } from '#contract';
 import { answersWords } from '#words/screens/answers';
-import { parse } from '../../http/apiError';
+import { ApiError, parse } from '../../http/apiError';
 import type { LiveHub } from '../../live/hub';
 import { changed } from '../changes/routes';
 import type { SharedStore } from '../changes/store';
@@ -28,6 +28,7 @@ export function serviceRoutes(store: ServiceStore, shared: SharedStore, hub: Liv
 
   router.put('/plans/:day', async (request, response) => {
     const { day, revision, content } = parse(putPlanSchema, request.body, answersWords.plan);
+    if (day !== request.params.day) throw new ApiError('invalid', answersWords.thePlanIsOfAnotherDay);
     const plan = changed(await shared.replace('plan', day, content, revision), hub);
     response.json({ day, revision: plan.revision, content: plan.doc });
   });
