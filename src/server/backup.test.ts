@@ -1,4 +1,4 @@
-import { existsSync, readdirSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gunzipSync, gzipSync } from 'node:zlib';
 import { createHash } from 'node:crypto';
@@ -16,6 +16,7 @@ import {
   Client,
   dropFolder,
   migrationsFolder,
+  onServer,
   openKitchen,
   sampleFormula,
   tempFolder,
@@ -319,6 +320,20 @@ describe('from the command line', () => {
       dropFolder(third);
       empty = await openKitchen(folders[1]!, { now });
     }
+  });
+  it.skipIf(onServer)('takes a copy of an open kitchen’s folder for what it is', async () => {
+    const shelf = await names(demo);
+    const file = join(folders[1]!, 'saved.ygrana');
+    const copy = `${folders[0]!}-copy`;
+    cpSync(folders[0]!, copy, { recursive: true });
+    const bytes = await save(empty);
+    writeFileSync(file, bytes);
+    expect(await restoreFromFile(file, await at(copy))).toContain('is restored');
+    expect(await names(demo)).toEqual(shelf);
+    const kitchen = await openKitchen(copy, { now });
+    expect(await names(kitchen)).toEqual(await names(empty));
+    await kitchen.stop();
+    dropFolder(copy);
   });
   it('says what is wrong', async () => {
     await expect(restoreFromFile('/nowhere/at.all', await at(folders[0]!))).rejects.toThrow(/cannot be read/);

@@ -20,6 +20,7 @@ const DATABASE = 'db';
 const NOTE = 'exchange.json';
 const WORK = 'work';
 const REPLACED = 'replaced-';
+const GONE = 'gone-';
 
 interface Exchange {
   /** Names within the folder for work. */
@@ -78,13 +79,25 @@ export function finishExchange(dataFolder: string): void {
  * @returns where that lies now
  */
 export function clearWork(dataFolder: string): readonly string[] {
+  for (const name of readdirSync(dataFolder)) if (name.startsWith(GONE)) throwAway(join(dataFolder, name));
   const work = join(dataFolder, WORK);
   if (!existsSync(work)) return [];
   const kept = readdirSync(work)
     .filter((name) => name.startsWith(REPLACED) && existsSync(join(work, name, DATABASE)))
     .map((name) => layAside(dataFolder, join(work, name)));
-  rmSync(work, { recursive: true, force: true });
+  // Under another name first: a process of the killed kitchen that has not noticed yet finds its files no more.
+  const gone = join(dataFolder, `${GONE}${process.pid}`);
+  renameSync(work, gone);
+  throwAway(gone);
   return kept;
+}
+
+function throwAway(folder: string): void {
+  try {
+    rmSync(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 100 });
+  } catch {
+    // Still being written to: the next start throws it away.
+  }
 }
 
 /** @returns the folder's place among what was laid aside */

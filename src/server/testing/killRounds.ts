@@ -22,12 +22,12 @@ export async function killRounds(rounds: number, seed: number): Promise<KillRepo
   const ledger = join(folder, 'ledger.txt');
   const seeded = new SeededRandom(seed);
   const random = (): number => seeded.next();
-  const writer = await bundledWriter(seed);
+  const writer = await bundled('writer', seed);
   cpSync(inject('databaseTemplate'), join(folder, 'kitchen', 'db'), { recursive: true });
   try {
     for (let round = 0; round < rounds; round++) {
       const args = [writer, join(folder, 'kitchen'), ledger, String(round), migrationsFolder];
-      await writeAndKill(args, random() * LONGEST_WRITING_MS);
+      await runAndKill(args, random() * LONGEST_WRITING_MS);
     }
     return await checkLedger(join(folder, 'kitchen'), ledger);
   } finally {
@@ -37,10 +37,10 @@ export async function killRounds(rounds: number, seed: number): Promise<KillRepo
 }
 
 /** One file starts in half the time of many; inside the project, so that packages are found. */
-async function bundledWriter(seed: number): Promise<string> {
-  const outfile = join(ROOT, '.cache', `writer-${process.pid}-${seed}.mjs`);
+export async function bundled(name: 'writer' | 'restorer', seed: number): Promise<string> {
+  const outfile = join(ROOT, '.cache', `${name}-${process.pid}-${seed}.mjs`);
   await build({
-    entryPoints: [join(import.meta.dirname, 'writer.ts')],
+    entryPoints: [join(import.meta.dirname, `${name}.ts`)],
     outfile,
     bundle: true,
     platform: 'node',
@@ -52,7 +52,8 @@ async function bundledWriter(seed: number): Promise<string> {
   return outfile;
 }
 
-function writeAndKill(args: readonly string[], afterMs: number): Promise<void> {
+/** @param afterMs since it first said something */
+export function runAndKill(args: readonly string[], afterMs: number): Promise<void> {
   const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'pipe'] });
   return new Promise((resolve, reject) => {
     let killed = false;
@@ -68,7 +69,7 @@ function writeAndKill(args: readonly string[], afterMs: number): Promise<void> {
     });
     child.once('exit', () => {
       if (killed) resolve();
-      else reject(new Error(`A writer ended by itself: ${words}`));
+      else reject(new Error(`It ended by itself: ${words}`));
     });
   });
 }

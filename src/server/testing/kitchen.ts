@@ -72,8 +72,8 @@ export async function openKitchen(
     migrationsFolder,
     say: () => undefined,
     now: () => new Date(),
-    worker: [inject('backupWorker')],
     ...options,
+    worker: options.worker ?? [inject('backupWorker')],
   });
 }
 
