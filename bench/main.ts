@@ -4,6 +4,7 @@ import { benchKeyToNeedle } from './keyToNeedle';
 import { benchLargeShelf } from './largeShelf';
 import { benchKitchenLog } from './kitchenLog';
 import { benchBalance } from './balance';
+import { benchBigKitchen } from './bigKitchen';
 import { benchBatch } from './batch';
 import { benchPh } from './phBalance';
 import { benchPlan } from './plan';
@@ -26,3 +27,4 @@ try {
 }
 await benchLargeShelf();
 await benchKitchenLog();
+await benchBigKitchen();

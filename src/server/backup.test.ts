@@ -135,10 +135,10 @@ describe('a backup', () => {
     const by = { cookId: null, deviceId: 'test' };
     const answer = await client.post<TrialRecord>('trials/demo-jar-1/events', { id: 'after', event, by });
     expect(answer.status).toBe(201);
-    const aside = readdirSync(join(folders[1]!, 'aside'));
-    expect(aside).toEqual(['before-restore-2026-11-26T12-00-00-000Z.ygrana']);
+    const laid = (): readonly string[] => readdirSync(join(folders[1]!, 'aside'));
+    await expect.poll(laid, { timeout: 20_000 }).toEqual(['before-restore-2026-11-26T12-00-00-000Z.ygrana']);
     // And that is a backup, too.
-    const back = opened(await readBytes(join(folders[1]!, 'aside', aside[0]!)));
+    const back = opened(await readBytes(join(folders[1]!, 'aside', laid()[0]!)));
     expect((back.rows.formulas![0]!.content as { name: string }).name).toBe('Mine alone');
   });
 });

@@ -97,6 +97,7 @@ export async function startKitchen(options: StartOptions): Promise<RunningKitche
       ? new Access(options.passcode, await sessionSecret(database.db), options.now, database.db)
       : null;
     const backups = new KitchenBackups(database, options, options.now);
+    undo.push(() => backups.settled());
     const keeper = keeperOf(options, backups, database.db);
     if (options.daily) {
       keeper.start();

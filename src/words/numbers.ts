@@ -53,6 +53,12 @@ export const inSentence = (name: string): string => name.charAt(0).toLowerCase()
 export const formatMoney = (amount: number, style: NumberStyle & { readonly currency: string }): string =>
   `${style.currency} ${signed(amount.toFixed(2), style)}`;
 
+/** "14 kB", "1.2 MB". @param bytes at least 0 */
+export const formatBytes = (bytes: number, style: NumberStyle): string =>
+  bytes < 1_000_000
+    ? `${formatNumber(Math.ceil(bytes / 1000), 0, style)} kB`
+    : `${formatNumber(bytes / 1_000_000, 1, style)} MB`;
+
 export const formatNumber = (value: number, decimals: number, style: NumberStyle): string =>
   signed(value.toFixed(decimals), style);
 

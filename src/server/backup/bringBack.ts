@@ -7,8 +7,8 @@ import { backupsIn, shelved } from './shelf';
 export async function bringBackWords(dataFolder: string, secondPlace?: string): Promise<string> {
   const file = await newestGood([backupsIn(dataFolder), ...(secondPlace === undefined ? [] : [secondPlace])]);
   return file === null
-    ? runningWords.noBackupYet('npm run backup -- saved.ygrana --salvage')
-    : runningWords.bringBack(file, `npm run restore -- ${file}`);
+    ? runningWords.noBackupYet(runningWords.salvageCommand)
+    : runningWords.bringBack(file, runningWords.restoreCommand(file));
 }
 
 async function newestGood(folders: readonly string[]): Promise<string | null> {

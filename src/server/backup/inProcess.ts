@@ -1,5 +1,6 @@
 /** Has a job done by a process of its own. */
 import { spawn } from 'node:child_process';
+import { runningWords } from '#words/screens/running';
 import type { OnProgress } from './build';
 import { BackupError } from './format';
 import type { Answer, Job } from './jobs';
@@ -36,7 +37,7 @@ export function inProcess<J extends Job>(
       if (said?.error)
         reject(said.error.told ? new BackupError(said.error.message) : new Error(said.error.message));
       else if (said) resolve(said.answer as Answer<J>);
-      else reject(new Error(`A backup's process ended without an answer (${signal ?? code}).`));
+      else reject(new Error(runningWords.jobEnded(String(signal ?? code))));
     });
     child.send(job);
   });

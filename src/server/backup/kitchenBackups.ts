@@ -21,6 +21,9 @@ export interface BackupPlace {
 }
 
 export class KitchenBackups {
+  /** What was replaced is made a backup of behind the answer: nobody waits for it. */
+  private layingAside: Promise<unknown> = Promise.resolve();
+
   constructor(
     private readonly database: OpenDatabase,
     private readonly place: BackupPlace,
@@ -91,19 +94,25 @@ export class KitchenBackups {
     await this.database.embedded!.reopenedAfter(() => {
       replaced = exchange(dataFolder, folder);
     });
-    return restoredOf(built, replaced === null ? '' : await this.asideOf(replaced));
+    if (replaced === null) return restoredOf(built, '');
+    const aside = this.asideFile();
+    this.layingAside = this.layAsideAs(aside, replaced);
+    return restoredOf(built, aside);
   }
 
-  /** As a backup; where it cannot be read, the folder itself stays. */
-  private async asideOf(replaced: string): Promise<string> {
-    const file = this.asideFile();
+  /** When nothing more is being done for it. */
+  async settled(): Promise<void> {
+    await this.layingAside;
+  }
+
+  /** As a backup; where it cannot be read, or a kill comes first, the folder itself stays. */
+  private async layAsideAs(file: string, replaced: string): Promise<void> {
     try {
       const from = { folder: join(replaced, 'db') };
       await inProcess(this.place.worker, { job: 'save', from, file, ...this.common() });
       rmSync(replaced, { recursive: true, force: true });
-      return file;
     } catch {
-      return layAside(this.place.dataFolder, replaced);
+      layAside(this.place.dataFolder, replaced);
     }
   }
 

@@ -125,7 +125,7 @@ export const columnsOf = async (db: Executes, table: TableName): Promise<readonl
     )
   ).map(({ name }) => name);
 
-const identifiers = (names: readonly string[]) =>
+export const identifiers = (names: readonly string[]) =>
   sql.join(
     names.map((name) => sql.identifier(name)),
     sql`, `,

@@ -4,10 +4,13 @@
  * backup like any other.
  */
 import { PGlite } from '@electric-sql/pglite';
-import { getTableName, is } from 'drizzle-orm';
+import { getTableName, is, sql, type SQL } from 'drizzle-orm';
 import { getTableConfig, PgTable } from 'drizzle-orm/pg-core';
+import { drizzle } from 'drizzle-orm/pglite';
+import { found, type Database } from '../db/client';
 import * as schema from '../db/schema';
 import { TABLES, type BackupRow, type TableName } from './format';
+import { columnsOf, identifiers } from './rows';
 import { writeBackup, type Written } from './write';
 
 export interface Left {
@@ -25,34 +28,35 @@ export interface Salvaged extends Written {
 export async function salvage(folder: string, file: string, now: Date): Promise<Salvaged> {
   const engine = await PGlite.create({ dataDir: folder });
   try {
-    await engine.exec(
-      'set enable_indexscan = off; set enable_bitmapscan = off; set enable_indexonlyscan = off',
-    );
+    const db = drizzle(engine, { schema });
+    for (const way of ['enable_indexscan', 'enable_bitmapscan', 'enable_indexonlyscan'])
+      await db.execute(sql`set ${sql.identifier(way)} = off`);
     const left: Left[] = [];
     const header = {
-      migrations: Math.max(1, await migrationsOf(engine)),
+      migrations: Math.max(1, await migrationsOf(db)),
       madeAt: now.toISOString(),
       kitchen: '',
     };
-    const written = await writeBackup(file, header, everyRow(engine, left));
+    const written = await writeBackup(file, header, everyRow(db, left));
     return { ...written, left };
   } finally {
     await engine.close().catch(() => undefined);
   }
 }
 
-async function migrationsOf(engine: PGlite): Promise<number> {
-  const { rows } = await engine.query<{ n: number }>(
-    'select count(*)::int as n from drizzle.__drizzle_migrations',
+async function migrationsOf(db: Database): Promise<number> {
+  const [row] = await found<{ n: number }>(
+    db,
+    sql`select count(*)::int as n from drizzle.__drizzle_migrations`,
   );
-  return rows[0]!.n;
+  return row!.n;
 }
 
-async function* everyRow(engine: PGlite, left: Left[]): AsyncGenerator<BackupRow> {
+async function* everyRow(db: Database, left: Left[]): AsyncGenerator<BackupRow> {
   const there = new Map<TableName, ReadonlySet<string>>();
   for (const table of TABLES) {
     const keys = new Set<string>();
-    for await (const { text, row } of rowsOf(engine, table, left)) {
+    for await (const { text, row } of rowsOf(db, table, left)) {
       const missing = parentsOf(table).find(
         ({ column, parent }) => !there.get(parent)?.has(String(row[column])),
       );
@@ -95,44 +99,44 @@ const PAGE_BYTES = 8192;
 const MOST_ROWS_A_PAGE = Math.floor(PAGE_BYTES / 28);
 
 async function* rowsOf(
-  engine: PGlite,
+  db: Database,
   table: TableName,
   left: Left[],
 ): AsyncGenerator<{ readonly text: string; readonly row: Row }> {
-  let names: string;
+  let names: SQL | null;
   let pages: number;
   try {
-    names = await columns(engine, table);
+    names = await namesOf(db, table);
     // A table that a kitchen of that day did not have.
-    if (names === '') return;
-    pages = await pagesOf(engine, table);
+    if (names === null) return;
+    pages = await pagesOf(db, table);
   } catch (error) {
     left.push({ table, page: null, id: null, why: reasonOf(error) });
     return;
   }
   for (let page = 0; page < pages; page++) {
-    const range = `ctid >= '(${page},0)'::tid and ctid < '(${page + 1},0)'::tid`;
-    const whole = await texts(engine, table, names, range).catch(() => null);
-    for await (const text of whole ?? oneByOne(engine, table, names, page, left))
+    const range = sql`ctid >= ${`(${page},0)`}::tid and ctid < ${`(${page + 1},0)`}::tid`;
+    const whole = await texts(db, table, names, range).catch(() => null);
+    for await (const text of whole ?? oneByOne(db, table, names, page, left))
       yield { text, row: JSON.parse(text) as Row };
   }
 }
 
 async function* oneByOne(
-  engine: PGlite,
+  db: Database,
   table: TableName,
-  names: string,
+  names: SQL,
   page: number,
   left: Left[],
 ): AsyncGenerator<string> {
   const failed = new Set<string>();
   for (let place = 1; place <= MOST_ROWS_A_PAGE; place++) {
-    const at = `ctid = '(${page},${place})'::tid`;
+    const at = sql`ctid = ${`(${page},${place})`}::tid`;
     try {
-      yield* await texts(engine, table, names, at);
+      yield* await texts(db, table, names, at);
     } catch (error) {
       const why = reasonOf(error);
-      const id = await idAt(engine, table, at);
+      const id = await idAt(db, table, at);
       // A page that cannot be read at all says the same of each of its rows: once is enough.
       const said = id ?? why;
       if (failed.has(said)) continue;
@@ -143,37 +147,40 @@ async function* oneByOne(
 }
 
 /** The name of a row whose contents are lost may still be there. */
-async function idAt(engine: PGlite, table: TableName, at: string): Promise<string | null> {
+async function idAt(db: Database, table: TableName, at: SQL): Promise<string | null> {
   for (const column of ['id', 'ingredient_id', 'day', 'key', 'formula_id']) {
-    const found = await engine
-      .query<{ id: string }>(`select "${column}"::text as id from "${table}" where ${at}`)
-      .catch(() => null);
-    if (found) return found.rows[0]?.id ?? null;
+    const rows = await found<{ id: string }>(
+      db,
+      sql`select ${sql.identifier(column)}::text as id from ${sql.identifier(table)} where ${at}`,
+    ).catch(() => null);
+    if (rows) return rows[0]?.id ?? null;
   }
   return null;
 }
 
-async function texts(engine: PGlite, table: string, names: string, where: string): Promise<string[]> {
-  const { rows } = await engine.query<{ text: string }>(
-    `select row_to_json(t)::text as text from (select ${names} from "${table}" where ${where}) t`,
+async function texts(db: Database, table: string, names: SQL, where: SQL): Promise<string[]> {
+  const rows = await found<{ text: string }>(
+    db,
+    sql`select row_to_json(t)::text as text from (select ${names} from ${sql.identifier(table)} where ${where}) t`,
   );
   return rows.map(({ text }) => text);
 }
 
-async function columns(engine: PGlite, table: string): Promise<string> {
-  const { rows } = await engine.query<{ name: string }>(
-    `select column_name as name from information_schema.columns where table_schema = current_schema() and table_name = $1 and is_generated = 'NEVER' order by ordinal_position`,
-    [table],
-  );
-  return rows.map(({ name }) => `"${name}"`).join(', ');
+async function namesOf(db: Database, table: TableName): Promise<SQL | null> {
+  const names = await columnsOf(db, table);
+  return names.length === 0 ? null : identifiers(names);
 }
 
-async function pagesOf(engine: PGlite, table: string): Promise<number> {
-  const { rows } = await engine.query<{ bytes: number }>(
-    `select pg_relation_size('"${table}"'::regclass)::int as bytes`,
+async function pagesOf(db: Database, table: string): Promise<number> {
+  const [row] = await found<{ bytes: number }>(
+    db,
+    sql`select pg_relation_size(${table}::regclass)::int as bytes`,
   );
-  return Math.ceil(rows[0]!.bytes / PAGE_BYTES);
+  return Math.ceil(row!.bytes / PAGE_BYTES);
 }
 
-const reasonOf = (error: unknown): string =>
-  error instanceof Error ? error.message.split('\n')[0]! : String(error);
+/** The database's own words, not those of the query builder around them. */
+function reasonOf(thrown: unknown): string {
+  const error = (thrown as { cause?: unknown } | null)?.cause ?? thrown;
+  return error instanceof Error ? error.message.split('\n')[0]! : String(error);
+}

@@ -37,7 +37,7 @@ function unreadable(error: unknown): never {
   const cause = (error as { cause?: { code?: string; message?: string } }).cause;
   if (!cause || !DAMAGED.test(cause.code ?? '')) throw error;
   throw new BackupError(
-    runningWords.theKitchenCannotBeReadWhole(cause.message ?? '', 'npm run backup -- saved.ygrana --salvage'),
+    runningWords.theKitchenCannotBeReadWhole(cause.message ?? '', runningWords.salvageCommand),
   );
 }
 /** PostgreSQL's data_corrupted and index_corrupted, and what comes of a damaged row. */

@@ -40,6 +40,8 @@ export const {
   usePlanWeekQuery,
   useReadDocumentMutation,
   usePantryQuery,
+  useBackupsQuery,
+  useRestoringQuery,
   useSessionQuery,
   useSettingsQuery,
   useSignInMutation,

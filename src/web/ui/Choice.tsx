@@ -31,7 +31,7 @@ export function Choice<T extends string>({
     >
       <Select.Trigger
         aria-label={label}
-        className={`field inline-flex items-center justify-between gap-2 text-left font-semibold ${className}`}
+        className={`field inline-flex max-w-full min-w-0 items-center justify-between gap-2 text-left font-semibold ${className}`}
       >
         <span className="truncate">
           <Select.Value />

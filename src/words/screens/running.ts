@@ -34,6 +34,9 @@ export const runningWords = {
     `The newest good backup is ${file}. To bring it back: ${command}`,
   theKitchenCannotBeReadWhole: (why: string, command: string) =>
     `The kitchen is damaged in one place (${why}). Stop it; what can be read is saved by: ${command}`,
+  salvageCommand: 'npm run backup -- saved.ygrana --salvage',
+  restoreCommand: (file: string) => `npm run restore -- ${file}`,
+  jobEnded: (how: string) => `A backup’s process ended without an answer (${how}).`,
   noBackupYet: (command: string) =>
     `There is no backup of it. What can still be read of it can be saved: ${command}`,
   salvagedAll: (file: string, rows: number) => `Everything could be read: ${rows} rows, saved in ${file}.`,
@@ -44,11 +47,12 @@ export const runningWords = {
   leftOrphan: (table: string, id: string, parent: string) =>
     `- ${table}, “${id}”: belongs to ${parent}, which is lost`,
   leftTable: (table: string, why: string) => `- ${table}: ${why}`,
-  salvageNeedsClosed:
-    'The kitchen is open. Close it first: what is damaged is read from its files.',
-  salvageNeedsFolder: 'Only a kitchen in a folder can be salvaged so. The server of DATABASE_URL has tools of its own.',
+  salvageNeedsClosed: 'The kitchen is open. Close it first: what is damaged is read from its files.',
+  salvageNeedsFolder:
+    'Only a kitchen in a folder can be salvaged so. The server of DATABASE_URL has tools of its own.',
   restoredBefore: (file: string) => `What was there before lies in ${file}.`,
-  restoredButWas: (folder: string) => `What was there before could not be read; it lies as it was in ${folder}.`,
+  restoredButWas: (folder: string) =>
+    `What was there before could not be read; it lies as it was in ${folder}.`,
   thereWasNothing: 'Nothing was there before.',
   noSystemLock:
     'This system cannot lock the kitchen’s folder (there is no flock, or the file system has no locks): a note with a heartbeat guards it. Never open one folder from two machines at once.',
@@ -77,8 +81,7 @@ export const runningWords = {
     jars: number,
     batches: number,
     before: string,
-  ) =>
-    `${part} of ${madeAt} is restored: ${formulas} formulas, ${jars} jars, ${batches} batches. ${before}`,
+  ) => `${part} of ${madeAt} is restored: ${formulas} formulas, ${jars} jars, ${batches} batches. ${before}`,
   inDatafolder: (dataFolder: string) => `in ${dataFolder}`,
   onTheServerOfDatabase: 'on the server of DATABASE_URL',
   aBackup: 'a backup',

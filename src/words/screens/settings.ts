@@ -35,6 +35,25 @@ export const settingsWords = {
   theFileIsCheckedFirst:
     '. The file is checked first; what is here now is laid aside as a backup of its own.',
   checkingAndReplacing: 'Checking and replacing…',
+  restoreStage: {
+    none: 'Checking and replacing…',
+    receiving: 'Sending the file…',
+    checking: 'Checking that the file is whole…',
+    building: 'Building the kitchen beside this one…',
+    understanding: 'Reading every row of it…',
+    exchanging: 'Putting it in place…',
+  },
+  restoreRows: (stage: string, rows: string) => `${stage} ${rows} rows`,
+  noDailyYet: 'A backup is made every day the kitchen is open, the first one about a minute from now.',
+  newestDaily: (day: string, size: string, kept: number) =>
+    `Newest daily backup: ${day}, ${size}, read again and whole. ${kept === 1 ? 'It is the only one so far.' : `${kept} are kept.`}`,
+  dailyFolder: (folder: string) => `On the kitchen’s machine, in ${folder}.`,
+  secondPlace: (folder: string) => `A copy of each is in ${folder}.`,
+  noSecondPlace: 'They lie on the same disk as the kitchen: name a second place with YGRANA_BACKUPS.',
+  clockJumped: (days: number) =>
+    days > 0
+      ? `The machine’s clock is ${days} days ahead of when the kitchen was last open: if that is wrong, set it right. Nothing is thrown away for its age until the kitchen has run for a day.`
+      : `The machine’s clock went back since the kitchen was last open: if that is wrong, set it right. Nothing is thrown away for its age until the kitchen has run for a day.`,
   replaceIt: 'Replace it',
   leaveItAsItIs: 'Leave it as it is',
   staysInToolsAndOn: 'Stays in tools and on walls',

@@ -1,5 +1,13 @@
 /** The passcode, and what a kitchen keeps: vessels, ingredients, stock, styles, cooks, settings. */
-import type { Cook, OwnIngredient, PantryEntry, SessionState, Settings } from '#contract';
+import type {
+  BackupsState,
+  Cook,
+  OwnIngredient,
+  PantryEntry,
+  Restoring,
+  SessionState,
+  Settings,
+} from '#contract';
 import type { Style } from '#core/palate';
 import type { Vessel } from '#core/vessel';
 import { ALL_TAGS } from './base';
@@ -28,6 +36,8 @@ export const keepingApi = counterApi.injectEndpoints({
     }),
     styles: build.query<Style[], void>({ query: () => 'styles', providesTags: ['Styles'] }),
     cooks: build.query<Cook[], void>({ query: () => 'cooks', providesTags: ['Cooks'] }),
+    backups: build.query<BackupsState, void>({ query: () => 'backups' }),
+    restoring: build.query<Restoring, void>({ query: () => 'restore' }),
     settings: build.query<Settings, void>({ query: () => 'settings', providesTags: ['Settings'] }),
   }),
 });

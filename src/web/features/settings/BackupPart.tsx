@@ -1,10 +1,57 @@
 import { useRef, useState } from 'react';
-import type { ErrorBody } from '#contract';
+import { DEFAULT_SETTINGS, type ErrorBody } from '#contract';
 import { Link } from 'react-router';
+import { formatBytes, formatDay, formatNumber } from '#words/numbers';
 import { settingsWords } from '#words/screens/settings';
+import { useKitchen } from '../../data/kitchen';
+import { useBackupsQuery, useRestoringQuery } from '../../data/kitchenApi';
 import { Alert } from '../../ui/Alert';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
+
+const WHILE_RESTORING_MS = 700;
+
+/** How the daily ones stand: made without being asked, they must be seen to be there. */
+function DailyBackups() {
+  const { data } = useBackupsQuery(undefined, { refetchOnMountOrArgChange: true });
+  const kitchen = useKitchen();
+  if (!data) return null;
+  const { newest, kept, folder, second, trouble, clockJumpedDays } = data;
+  return (
+    <div className="grid gap-1" data-testid="daily-backups">
+      <p>
+        {newest
+          ? settingsWords.newestDaily(
+              formatDay(newest.day),
+              formatBytes(newest.bytes, kitchen.settings),
+              kept,
+            )
+          : settingsWords.noDailyYet}
+      </p>
+      <p className="text-sm text-quiet">
+        {settingsWords.dailyFolder(folder)}{' '}
+        {second ? settingsWords.secondPlace(second.folder) : settingsWords.noSecondPlace}
+      </p>
+      {[trouble, second?.trouble, clockJumpedDays !== null && settingsWords.clockJumped(clockJumpedDays)]
+        .filter((text): text is string => typeof text === 'string')
+        .map((text) => (
+          <Alert key={text}>{text}</Alert>
+        ))}
+    </div>
+  );
+}
+
+/** What the kitchen is at, while it restores. */
+function RestoreStage() {
+  const { data } = useRestoringQuery(undefined, { pollingInterval: WHILE_RESTORING_MS });
+  const { stage, rows } = data ?? { stage: 'none', rows: 0 };
+  const words = settingsWords.restoreStage[stage];
+  return (
+    <p role="status" className="mb-3">
+      {rows > 0 ? settingsWords.restoreRows(words, formatNumber(rows, 0, DEFAULT_SETTINGS)) : words}
+    </p>
+  );
+}
 
 /** The whole kitchen as one file, and back. */
 export function BackupPart() {
@@ -41,6 +88,7 @@ export function BackupPart() {
     <section aria-label={settingsWords.backup} className="card mx-auto mt-3 grid max-w-3xl gap-3 p-5">
       <h2 className="font-name text-lg font-bold">{settingsWords.backup}</h2>
       <p className="text-quiet">{settingsWords.oneFileHoldsEverythingFormulas}</p>
+      <DailyBackups />
       <div className="flex flex-wrap gap-3">
         <a
           href="/api/backup"
@@ -95,6 +143,7 @@ export function BackupPart() {
           {settingsWords.theFileIsCheckedFirst}
         </p>
         {error && <Alert className="mb-3">{error}</Alert>}
+        {busy && <RestoreStage />}
         <div className="flex gap-3">
           <Button
             kind="main"

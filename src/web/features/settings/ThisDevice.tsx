@@ -29,7 +29,7 @@ export function ThisDevice({
       <h2 className="font-name text-lg font-bold">{settingsWords.onThisDevice}</h2>
       <p className="text-sm text-quiet">{settingsWords.keptAtOnceAndOnlyHere}</p>
       <div className="grid gap-4 sm:grid-cols-3">
-        <div className="grid content-start gap-1">
+        <div className="grid min-w-0 content-start gap-1">
           <span className="font-semibold">{settingsWords.numbersHere}</span>
           <Choice
             label={settingsWords.numbersHere}
@@ -44,7 +44,7 @@ export function ThisDevice({
             }}
           />
         </div>
-        <div className="grid content-start gap-1">
+        <div className="grid min-w-0 content-start gap-1">
           <span className="font-semibold">{settingsWords.datesHere}</span>
           <Choice
             label={settingsWords.datesHere}
@@ -58,7 +58,7 @@ export function ThisDevice({
             }}
           />
         </div>
-        <div className="grid content-start gap-1">
+        <div className="grid min-w-0 content-start gap-1">
           <span className="font-semibold">{settingsWords.clockHere}</span>
           <Choice
             label={settingsWords.clockHere}
