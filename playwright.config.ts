@@ -1,6 +1,9 @@
 import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
 import { isWhole, settleSeed } from './e2e/sample';
+import { useQuickTemp } from './scripts/quickTemp.mjs';
+
+useQuickTemp();
 
 // The same engine without a window draws a page in two thirds of the time.
 const SHELL = '/usr/bin/chromium-headless-shell';

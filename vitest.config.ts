@@ -1,4 +1,7 @@
 import { defineConfig } from 'vitest/config';
+import { useQuickTemp } from './scripts/quickTemp.mjs';
+
+useQuickTemp();
 
 const common = {
   // The embedded database takes seconds to be born.

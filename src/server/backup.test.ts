@@ -3,11 +3,12 @@ import { join } from 'node:path';
 import { gunzipSync, gzipSync } from 'node:zlib';
 import { createHash } from 'node:crypto';
 import { sql } from 'drizzle-orm';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import type { ErrorBody, Restoring, ShelfRecord, Standings, TrialRecord } from '#contract';
 import { restoreFromFile, saveToFile } from './backup/commandLine';
 import { buildFrom } from './backup/build';
 import { BACKUP_FORMAT, BackupError, NOT_SAVED, TABLES } from './backup/format';
+import { inProcess } from './backup/inProcess';
 import { readBackup } from './backup/read';
 import { ROW_SCHEMAS } from './backup/rowSchemas';
 import { found } from './db/client';
@@ -30,8 +31,10 @@ let empty: RunningKitchen;
 const now = (): Date => new Date('2026-11-26T12:00:00.000Z');
 
 beforeAll(async () => {
-  demo = await openKitchen(folders[0]!, { demo: true, now });
-  empty = await openKitchen(folders[1]!, { now });
+  // Its work is done by a process of its own, as in the program; elsewhere the tests save themselves the time.
+  const runJob = inProcess([inject('backupWorker')]);
+  demo = await openKitchen(folders[0]!, { demo: true, now, runJob });
+  empty = await openKitchen(folders[1]!, { now, runJob });
 });
 afterAll(async () => {
   await demo.stop();

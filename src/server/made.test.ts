@@ -2,12 +2,14 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { FormulaRecord, FreezeAnswer, MadeRecord } from '#contract';
 import type { AdditionId } from '#core/formula';
 import { madeId } from '#core/ingredient';
+import { FormulaStore } from './features/formulas/store';
 import type { RunningKitchen } from './start';
 import {
   addition,
   Client,
   dropFolder,
   openKitchen,
+  openTables,
   sampleFormula,
   tempFolder,
   type Refused,
@@ -85,6 +87,9 @@ describe('a formula inside a formula, over HTTP', () => {
     await client.post('formulas/alone/shelf', { shelf: 'bin' });
     now += 40 * DAY_MS;
     await kitchen.stop();
+    const { db, close } = await openTables(folder);
+    await new FormulaStore(db, () => new Date(now)).emptyBin(new Date(now));
+    await close();
     kitchen = await openKitchen(folder, { now: () => new Date(now) });
     client = new Client(kitchen.address);
     expect((await client.get('formulas/base')).status).toBe(200);

@@ -6,6 +6,7 @@ import { parseArgs } from 'node:util';
 import { runningWords } from '#words/screens/running';
 import { restoreFromFile, salvageToFile, saveToFile } from './backup/commandLine';
 import { BackupError } from './backup/format';
+import { inProcess } from './backup/inProcess';
 import { DatabaseError } from './db/client';
 import { simulatedInstruments } from './devices/simulated';
 import { isPaper, PAPERS, printToFile } from './print/commandLine';
@@ -73,7 +74,7 @@ async function main(): Promise<void> {
     // A simulated scale in a real kitchen would invent weights: only the demonstration has one.
     ...(values.demo ? { instruments: simulatedInstruments(Date.now() % 2 ** 31) } : {}),
     migrationsFolder,
-    worker: backupWorker(),
+    runJob: inProcess(backupWorker()),
     daily: process.env.YGRANA_BACKUPS ? { secondPlace: resolve(process.env.YGRANA_BACKUPS) } : {},
     proxies: readProxies(process.env.YGRANA_PROXIES),
     onLost: () => process.exit(1),

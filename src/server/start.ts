@@ -9,7 +9,7 @@ import { Access, sessionSecret } from './http/access';
 import { DamagedError, openDatabase, type Database, type OpenDatabase } from './db/client';
 import { KitchenBackups } from './backup/kitchenBackups';
 import { BackupKeeper } from './backup/keeper';
-import type { WorkerArgs } from './backup/inProcess';
+import type { RunJob } from './backup/jobs';
 import { bringBackWords } from './backup/bringBack';
 import { KitchenClock } from './folder/clock';
 import { clearWork, databaseIn, finishExchange } from './folder/exchange';
@@ -45,7 +45,7 @@ export interface StartOptions {
   /** What stands at the counter; left out: nothing. */
   readonly instruments?: Instruments;
   /** What does the heavy work of backups. */
-  readonly worker: WorkerArgs;
+  readonly runJob: RunJob;
   /** A backup a day without being asked, and the bin emptied behind it; left out: none. */
   readonly daily?: {
     /** A second place for them, best on another disk. */

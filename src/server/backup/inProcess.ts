@@ -3,10 +3,10 @@ import { spawn } from 'node:child_process';
 import { runningWords } from '#words/screens/running';
 import type { OnProgress } from './build';
 import { BackupError } from './format';
-import type { Answer, Job } from './jobs';
+import type { Answer, Job, RunJob } from './jobs';
 
 /** What Node is told to run: the built file, or the source through a loader. */
-export type WorkerArgs = readonly string[];
+type WorkerArgs = readonly string[];
 
 /** Besides the engine's own memory. */
 const MOST_HEAP_MB = 600;
@@ -17,12 +17,13 @@ interface Message {
   readonly error?: { readonly told: boolean; readonly message: string };
 }
 
-/** @throws BackupError with what the job says is wrong; Error where it ended without an answer */
-export function inProcess<J extends Job>(
-  worker: WorkerArgs,
-  job: J,
-  onProgress: OnProgress = () => undefined,
-): Promise<Answer<J>> {
+/** @returns what has each job done so; @throws BackupError with what the job says is wrong; Error where it ended without an answer */
+export const inProcess =
+  (worker: WorkerArgs): RunJob =>
+  (job, onProgress) =>
+    inOne(worker, job, onProgress);
+
+function inOne<J extends Job>(worker: WorkerArgs, job: J, onProgress: OnProgress): Promise<Answer<J>> {
   const child = spawn(process.execPath, [`--max-old-space-size=${MOST_HEAP_MB}`, ...worker], {
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
   });

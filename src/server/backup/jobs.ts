@@ -51,6 +51,8 @@ export interface JobAnswers {
   readonly salvage: Salvaged;
 }
 export type Answer<J extends Job> = JobAnswers[J['job']];
+/** Who does a job: this process, or one of its own. */
+export type RunJob = <J extends Job>(job: J, onProgress: OnProgress) => Promise<Answer<J>>;
 
 /** @throws BackupError where a file is refused, DatabaseError where a database cannot be opened */
 export async function doJob<J extends Job>(job: J, onProgress: OnProgress): Promise<Answer<J>> {

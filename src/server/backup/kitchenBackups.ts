@@ -2,14 +2,14 @@
  * Backups of a kitchen that is open: each is made by a process of its own, from a copy of the files or on the
  * server, so that nobody at work waits for it. Restoring builds beside, then exchanges.
  */
-import { mkdirSync, rmSync } from 'node:fs';
+import { mkdirSync } from 'node:fs';
+import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Restored } from '#contract';
 import type { OpenDatabase } from '../db/client';
 import { asideIn, exchange, layAside, workFolder } from '../folder/exchange';
 import type { Built, OnProgress } from './build';
-import { inProcess, type WorkerArgs } from './inProcess';
-import { secretsOf } from './jobs';
+import { secretsOf, type RunJob } from './jobs';
 import type { Saved } from './save';
 
 export interface BackupPlace {
@@ -17,8 +17,13 @@ export interface BackupPlace {
   readonly migrationsFolder: string;
   /** Left out: the kitchen lies in the folder. */
   readonly databaseUrl?: string;
-  readonly worker: WorkerArgs;
+  readonly runJob: RunJob;
 }
+
+/** A thousand files: not at once, or every answer would wait. */
+const drop = (folder: string): Promise<void> => rm(folder, { recursive: true, force: true });
+
+const UNHEARD: OnProgress = () => undefined;
 
 export class KitchenBackups {
   /** What was replaced is made a backup of behind the answer: nobody waits for it. */
@@ -31,28 +36,26 @@ export class KitchenBackups {
   ) {}
 
   /** A file for what goes out at once; thrown away by who asked, at the latest at the next start. */
-  temporary(name: string): { readonly file: string; readonly drop: () => void } {
+  temporary(name: string): { readonly file: string; readonly drop: () => Promise<void> } {
     const folder = workFolder(this.place.dataFolder, name);
     return {
       file: join(folder, 'kitchen.ygrana'),
-      drop: () => {
-        rmSync(folder, { recursive: true, force: true });
-      },
+      drop: () => drop(folder),
     };
   }
 
   /** @returns what was written and read again @throws BackupError */
   async save(file: string): Promise<Saved> {
-    const { databaseUrl, worker } = this.place;
+    const { databaseUrl, runJob } = this.place;
     if (databaseUrl !== undefined)
-      return inProcess(worker, { job: 'save', from: { url: databaseUrl }, file, ...this.common() });
+      return runJob({ job: 'save', from: { url: databaseUrl }, file, ...this.common() }, UNHEARD);
     const folder = workFolder(this.place.dataFolder, 'copy');
     try {
       const copy = join(folder, 'db');
       await this.database.embedded!.copyTo(copy);
-      return await inProcess(worker, { job: 'save', from: { folder: copy }, file, ...this.common() });
+      return await runJob({ job: 'save', from: { folder: copy }, file, ...this.common() }, UNHEARD);
     } finally {
-      rmSync(folder, { recursive: true, force: true });
+      await drop(folder);
     }
   }
 
@@ -64,7 +67,7 @@ export class KitchenBackups {
         ? this.restoreFolder(file, folder, onProgress)
         : this.restoreOnServer(file, folder, this.place.databaseUrl, onProgress));
     } finally {
-      rmSync(folder, { recursive: true, force: true });
+      await drop(folder);
     }
   }
 
@@ -76,11 +79,11 @@ export class KitchenBackups {
   ): Promise<Restored> {
     const asideFile = this.asideFile();
     const job = { job: 'restore-on-server', file, folder, url, asideFile, ...this.common() } as const;
-    return restoredOf(await inProcess(this.place.worker, job, onProgress), asideFile);
+    return restoredOf(await this.place.runJob(job, onProgress), asideFile);
   }
 
   private async restoreFolder(file: string, folder: string, onProgress: OnProgress): Promise<Restored> {
-    const { dataFolder, worker } = this.place;
+    const { dataFolder, runJob } = this.place;
     const job = {
       job: 'build',
       file,
@@ -88,7 +91,7 @@ export class KitchenBackups {
       secrets: await secretsOf(this.database.db),
       ...this.common(),
     } as const;
-    const built = await inProcess(worker, job, onProgress);
+    const built = await runJob(job, onProgress);
     onProgress({ stage: 'exchanging', rows: 0 });
     let replaced: string | null = null;
     await this.database.embedded!.reopenedAfter(() => {
@@ -109,8 +112,8 @@ export class KitchenBackups {
   private async layAsideAs(file: string, replaced: string): Promise<void> {
     try {
       const from = { folder: join(replaced, 'db') };
-      await inProcess(this.place.worker, { job: 'save', from, file, ...this.common() });
-      rmSync(replaced, { recursive: true, force: true });
+      await this.place.runJob({ job: 'save', from, file, ...this.common() }, UNHEARD);
+      await drop(replaced);
     } catch {
       layAside(this.place.dataFolder, replaced);
     }

@@ -9,6 +9,7 @@ import type { Addition, AdditionId, Formula, FormulaId, VesselId } from '#core/f
 import type { IngredientId } from '#core/ingredient';
 import { emptyFormula } from '#core/formula';
 import { openDatabase, type OpenDatabase } from '../db/client';
+import { doJob } from '../backup/jobs';
 import { agrees, type Exchange } from './agrees';
 import { startKitchen, type RunningKitchen, type StartOptions } from '../start';
 
@@ -73,7 +74,7 @@ export async function openKitchen(
     say: () => undefined,
     now: () => new Date(),
     ...options,
-    worker: options.worker ?? [inject('backupWorker')],
+    runJob: options.runJob ?? doJob,
   });
 }
 

@@ -1,5 +1,6 @@
 /** A process that opens a kitchen and puts a backup in its place; made to be killed while it does. */
 import { readFileSync } from 'node:fs';
+import { inProcess } from '../backup/inProcess';
 import { openKitchen } from './kitchen';
 
 const [dataFolder, file, migrationsFolder, worker] = process.argv.slice(2) as [
@@ -8,7 +9,7 @@ const [dataFolder, file, migrationsFolder, worker] = process.argv.slice(2) as [
   string,
   string,
 ];
-const kitchen = await openKitchen(dataFolder, { migrationsFolder, worker: [worker] });
+const kitchen = await openKitchen(dataFolder, { migrationsFolder, runJob: inProcess([worker]) });
 process.stdout.write('open\n');
 const response = await fetch(`${kitchen.address}/api/restore`, {
   method: 'POST',

@@ -9,7 +9,7 @@ const [dataFolder, ledger, session, migrationsFolder] = process.argv.slice(2) as
   string,
   string,
 ];
-const kitchen = await openKitchen(dataFolder, { migrationsFolder, worker: [] });
+const kitchen = await openKitchen(dataFolder, { migrationsFolder });
 const client = new Client(kitchen.address, null);
 const id = formulaId(`session-${session}`);
 const note = (line: string): void => {

@@ -13,7 +13,7 @@ export interface BackupsAtWork {
   readonly save: (file: string) => Promise<unknown>;
   readonly restore: (file: string, onProgress: OnProgress) => Promise<Restored>;
   /** A file for a while. */
-  readonly temporary: (name: string) => { readonly file: string; readonly drop: () => void };
+  readonly temporary: (name: string) => { readonly file: string; readonly drop: () => Promise<void> };
   /** How the daily ones stand. */
   readonly state: () => BackupsState;
 }
@@ -44,7 +44,7 @@ export function backupRoutes(
       // A reader that goes away in the middle is nobody's mistake.
       await pipeline(createReadStream(file), response).catch(() => undefined);
     } finally {
-      drop();
+      await drop();
     }
   });
 
@@ -69,7 +69,7 @@ export function backupRoutes(
       response.json(restored);
     } finally {
       restoring = IDLE;
-      drop();
+      await drop();
     }
   });
 
