@@ -21,6 +21,7 @@ type News =
 const sender = () => import('./sync');
 
 const QUIET_MS = 2000;
+const JUST_BEGUN_MS = 5000;
 const KEPT = { measures: 'Measures', panels: 'Panels', dressings: 'Dressings' } as const;
 
 /** What a page may show of it beside what is open: asked for anew. */
@@ -86,9 +87,11 @@ export function useLive(listens: boolean): void {
           void sender().then(({ refreshOpen }) => refreshOpen());
         }
         opened = true;
-        void sender().then(({ sync }) => {
-          sync.wake();
-        });
+        // A page that has only begun is about to send what it has by itself.
+        if (performance.now() > JUST_BEGUN_MS)
+          void sender().then(({ sync }) => {
+            sync.wake();
+          });
       });
     };
     const close = (): void => {
