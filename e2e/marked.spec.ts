@@ -39,7 +39,17 @@ async function namesOf(address: string): Promise<readonly string[]> {
   collect(Object.values(STYLE_RECIPES).map(({ name }) => name));
   const days = (await json('/api/plans')) as string[];
   const plans = days.map((day) => `plans/${day}`);
-  for (const path of ['document', 'records', 'vessels', 'cooks', 'styles', 'settings', 'panels', 'backups', ...plans]) {
+  for (const path of [
+    'document',
+    'records',
+    'vessels',
+    'cooks',
+    'styles',
+    'settings',
+    'panels',
+    'backups',
+    ...plans,
+  ]) {
     const response = await fetch(`${address}/api/${path}`);
     if (response.ok) collect(await response.json());
   }
