@@ -5,6 +5,8 @@ import type { Doubt, Problem } from '#core/quantity';
 const quoted = (items: readonly string[]): string => items.map((item) => `“${item}”`).join(', ');
 const meant = (near: readonly string[]): string => (near.length ? ` Near it: ${near.join('; ')}.` : '');
 
+const grams = (massG: number): string => `${Number(massG.toPrecision(2))} g`;
+
 /** A doubt as one sentence for a cook. */
 export function sayDoubt(doubt: Doubt): string {
   switch (doubt.code) {
@@ -20,6 +22,10 @@ export function sayDoubt(doubt: Doubt): string {
       return `Counted as ${doubt.unit} of ${doubt.ingredient}.`;
     case 'no-amount-said':
       return `No amount of ${doubt.ingredient}: it goes in to taste.`;
+    case 'first-of-two':
+      return `Taken as ${doubt.taken}; the other is ${doubt.other}.`;
+    case 'amounts-differ':
+      return `The two amounts differ: ${doubt.kept} is ${grams(doubt.keptG)}, the other would be ${grams(doubt.otherG)}. Taken as ${doubt.kept}.`;
     case 'ingredient-guessed':
       return `“${doubt.text}” is taken as ${doubt.ingredient}.`;
   }

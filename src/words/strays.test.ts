@@ -65,6 +65,7 @@ function proseIn(path: string): readonly string[] {
 /** Words that are read, not said: what a cook may type, and lines that are typed for him. */
 const READ_NOT_SAID: ReadonlySet<string> = new Set([
   'core/quantity/vocabulary.ts',
+  'core/formula/nameWords.ts',
   'core/palate/styleRecipes.ts',
 ]);
 

@@ -1,7 +1,5 @@
 /** From typed words to an addition that can be reckoned with: amount, ingredient, form, grams. */
 import {
-  findIngredient,
-  normaliseName,
   toMass,
   type Catalogue,
   type Ingredient,
@@ -11,6 +9,8 @@ import {
 } from '#core/ingredient';
 import {
   parseAmount,
+  range,
+  times,
   type Amount,
   type DecimalSign,
   type Doubt,
@@ -20,6 +20,8 @@ import {
   type Unit,
 } from '#core/quantity';
 import type { Addition, Formula, Phase } from './formula';
+import { nameIngredient, type NamedIngredient } from './nameWords';
+import { tidyLine } from './tidyLine';
 
 export interface ReadingContext {
   readonly catalogue: Catalogue;
@@ -61,6 +63,18 @@ const IMPLIED_INGREDIENT: Partial<Record<Unit, string>> = {
 
 /** Reads one typed line, "1½ tsp salt" or "1 fat clove garlic, grated". Never throws; never loses a word. */
 export function readLine(text: string, context: ReadingContext): AdditionLine {
+  const tidy = tidyLine(text, context.decimalSign);
+  const line = readTidy(tidy.text, tidy.aside, tidy.check, context);
+  // Where plainer words did not help, what was typed is said back as it was.
+  return line.reading.status === 'unread' && tidy.text !== text ? readTidy(text, [], null, context) : line;
+}
+
+function readTidy(
+  text: string,
+  aside: readonly string[],
+  check: Amount | null,
+  context: ReadingContext,
+): AdditionLine {
   const parsed = parseAmount(text, context.decimalSign);
   if (parsed.status === 'unread') {
     return (
@@ -71,31 +85,54 @@ export function readLine(text: string, context: ReadingContext): AdditionLine {
   const { name, form } = splitForm(parsed.rest);
   const wanted = ingredientWords(parsed, name);
   if (!wanted) return asTyped(parsed.amountText, '', { code: 'no-ingredient' }, form);
-  const { found, formWords } = findPeeling(wanted, context.catalogue);
+  const { found, formWords, doubts } = named(wanted, form, context.catalogue);
   if (found.status !== 'found') {
     const near = found.near.map((ingredient) => ingredient.name);
     const code = found.status === 'ambiguous' ? 'ambiguous-ingredient' : 'unknown-ingredient';
     return asTyped(parsed.amountText, name || wanted, { code, text: name || wanted, near }, form);
   }
   const own = ownMeasureNow(parsed, found.ingredient, context);
-  const fullForm = [formWords, form].filter(Boolean).join(', ');
-  const guessed: Doubt[] = found.guessed
-    ? [{ code: 'ingredient-guessed', text: wanted, ingredient: found.ingredient.name }]
-    : [];
+  const fullForm = [formWords, form, ...aside].filter(Boolean).join(', ');
+  const guessed: Doubt[] = [
+    ...doubts,
+    ...(found.guessed
+      ? [{ code: 'ingredient-guessed', text: wanted, ingredient: found.ingredient.name } as const]
+      : []),
+  ];
+  const reading = weigh(parsed, found.ingredient, fullForm, context, guessed, own);
   return {
     amountText: parsed.amountText,
     ingredientId: found.ingredient.id,
     ingredientText: name || found.ingredient.name,
     form: fullForm,
     measuredBy: own?.id ?? null,
-    reading: weigh(parsed, found.ingredient, fullForm, context, guessed, own),
+    reading: check ? checked(reading, check, parsed.amountText, context) : reading,
   };
+}
+
+/** Two amounts of one thing may differ by rounding; beyond that one of them is wrong. */
+const MOST_APART = 0.15;
+
+function checked(
+  reading: AdditionReading,
+  check: Amount,
+  kept: string,
+  { measuring }: ReadingContext,
+): AdditionReading {
+  if (reading.status === 'unread') return reading;
+  const other = toMass(check, reading.ingredient, measuring);
+  if (other.status === 'unread') return reading;
+  const [keptG, otherG] = [reading.massG.nominal, other.massG.nominal];
+  const apart = Math.abs(otherG - keptG) / Math.max(keptG, otherG);
+  const isInside = otherG >= other.massG.low && keptG >= other.massG.low && keptG <= other.massG.high;
+  if (isInside || apart <= MOST_APART) return reading;
+  return { ...reading, doubts: [...reading.doubts, { code: 'amounts-differ', kept, keptG, otherG }] };
 }
 
 /** "black pepper, freshly ground": what is known by name and lacks an amount goes in to taste, and says so. */
 function readWithoutAmount(text: string, context: ReadingContext): AdditionLine | null {
   const { name } = splitForm(text);
-  const { found } = findPeeling(name, context.catalogue);
+  const { found } = nameIngredient(name, context.catalogue);
   if (found.status !== 'found' || found.guessed) return null;
   const line = readLine(`to taste ${text}`, context);
   if (line.reading.status !== 'read') return null;
@@ -162,6 +199,10 @@ export function usualPhase(line: AdditionLine, catalogue: Catalogue): Phase {
   return reading.status === 'read' && reading.amount.kind === 'to-taste' ? 'finish' : 'base';
 }
 
+/** A tin says what is in it with its liquid; common practice: three fifths stay in the sieve. */
+const TIN_DRAINED = /\bdrained\b.*\b(?:tins?|cans?|jars?)\b/i;
+const DRAINED_SHARE = range(0.6, 0.53, 0.68);
+
 function weigh(
   parsed: ParsedAmount,
   ingredient: Ingredient,
@@ -176,7 +217,7 @@ function weigh(
     status: 'read',
     ingredient,
     amount: parsed.amount,
-    massG: mass.massG,
+    massG: TIN_DRAINED.test(form) ? times(mass.massG, DRAINED_SHARE) : mass.massG,
     doubts: [...parsed.doubts, ...doubts, ...mass.doubts],
   };
 }
@@ -190,8 +231,20 @@ const asTyped = (amountText: string, ingredientText: string, problem: Problem, f
   reading: { status: 'unread', problem },
 });
 
+/** "light, mild-tasting olive oil": what stands before a comma may be no name yet. */
+function named(words: string, form: string, catalogue: Catalogue): NamedIngredient {
+  const first = nameIngredient(words, catalogue);
+  if (first.found.status === 'found' || !form) return first;
+  const together = nameIngredient(`${words} ${form}`, catalogue);
+  return together.found.status === 'found' && !together.found.guessed ? together : first;
+}
+
+const FRUIT = /^(?:lemon|lime|orange|clementine|grapefruit|yuzu|mandarin)s?$/i;
+
 function ingredientWords(parsed: ParsedAmount, name: string): string {
   const unit = soleUnit(parsed);
+  // What is squeezed is juice.
+  if (unit === 'squeeze' && FRUIT.test(name)) return `${name.replace(/s$/, '')} juice`;
   if ((unit === 'juice' || unit === 'zest') && name) return `${name.replace(/s$/, '')} ${unit}`;
   if (!name && unit) return IMPLIED_INGREDIENT[unit] ?? '';
   return name;
@@ -206,7 +259,7 @@ function namesThis(
   ingredient: Ingredient,
   catalogue: Catalogue,
 ): boolean {
-  const found = findPeeling(ingredientWords(parsed, name), catalogue).found;
+  const { found } = nameIngredient(ingredientWords(parsed, name), catalogue);
   return found.status === 'found' && found.ingredient.id === ingredient.id;
 }
 
@@ -214,35 +267,4 @@ function namesThis(
 function splitForm(rest: string): { name: string; form: string } {
   const match = /^([^,(;]*)[,(;]?\s*(.*?)\)?\s*$/s.exec(rest);
   return { name: match?.[1]?.trim() ?? '', form: match?.[2]?.trim() ?? '' };
-}
-
-const FORM_WORD =
-  /^(?:(?:very|finely|coarsely|roughly|thinly|freshly|lightly)\s+)*(?:fresh|raw|ripe|chopped|minced|grated|crushed|sliced|diced|snipped|ground|toasted|peeled|packed|rubbed|picked|mashed|pounded|squeezed|softened|cold|warm|whole|good|home[- ]?made|house|left[- ]?over|our own)\s+/i;
-
-/** Looks the words up whole, then with leading words of form ("finely chopped") taken off and kept. */
-function findPeeling(
-  words: string,
-  catalogue: Catalogue,
-): { found: ReturnType<typeof findIngredient>; formWords: string } {
-  const whole = findIngredient(words, catalogue);
-  if (whole.status === 'found' && !whole.guessed) return { found: whole, formWords: '' };
-  let name = words;
-  let formWords = '';
-  for (let match = FORM_WORD.exec(name); match; match = FORM_WORD.exec(name)) {
-    formWords = `${formWords} ${match[0]}`.trim();
-    name = name.slice(match[0].length);
-    const peeled = findIngredient(name, catalogue);
-    if (peeled.status === 'found' && !peeled.guessed) return { found: peeled, formWords };
-  }
-  const leaves = /^(.*\S)\s+(lea(?:f|ves))$/i.exec(name);
-  if (leaves) {
-    const plant = findIngredient(leaves[1]!, catalogue);
-    if (plant.status === 'found' && !plant.guessed) {
-      return { found: plant, formWords: `${formWords} ${leaves[2]!}`.trim() };
-    }
-  }
-  if (whole.status === 'found' || !formWords || !normaliseName(name)) {
-    return { found: whole, formWords: '' };
-  }
-  return { found: findIngredient(name, catalogue), formWords };
 }

@@ -32,35 +32,66 @@ interface Entry {
   readonly ingredient: Ingredient;
   readonly names: readonly string[];
   readonly words: ReadonlySet<string>;
+  /** The noun of each name: "oil" of walnut oil. */
+  readonly heads: ReadonlySet<string>;
+}
+
+/** "Walnut oil, cold-pressed" is an oil; figures and brackets are no nouns. */
+function headOf(name: string): string {
+  const before = name.split(/[,(]/)[0]!;
+  const words = normaliseName(before)
+    .split(' ')
+    .filter((word) => /^\p{L}+$/u.test(word));
+  return words.at(-1) ?? '';
 }
 
 const indexes = new WeakMap<Catalogue, readonly Entry[]>();
+const byNames = new WeakMap<Catalogue, ReadonlyMap<string, Ingredient>>();
 
 function indexOf(catalogue: Catalogue): readonly Entry[] {
   let index = indexes.get(catalogue);
   if (!index) {
     index = [...catalogue.values()].map((ingredient) => {
-      const names = [ingredient.id, ingredient.name, ...ingredient.aliases].map(normaliseName);
-      return { ingredient, names, words: new Set(names.flatMap((name) => name.split(' '))) };
+      const said = [ingredient.name, ...ingredient.aliases];
+      const names = [ingredient.id, ...said].map(normaliseName);
+      const heads = new Set(said.map(headOf));
+      return { ingredient, names, heads, words: new Set(names.flatMap((name) => name.split(' '))) };
     });
     indexes.set(catalogue, index);
   }
   return index;
 }
 
-/** Finds what `text` names. A guess is made only where exactly one ingredient has all its words. */
+/** By id, name or alias alone; the first row that has it. */
+export function exactIngredient(text: string, catalogue: Catalogue): Ingredient | null {
+  let names = byNames.get(catalogue);
+  if (!names) {
+    const entries = indexOf(catalogue).flatMap((entry) =>
+      entry.names.map((name) => [name, entry.ingredient] as const),
+    );
+    names = new Map(entries.reverse());
+    byNames.set(catalogue, names);
+  }
+  return names.get(normaliseName(text)) ?? null;
+}
+
+/**
+ * Finds what `text` names. A guess is made only where exactly one ingredient has all its words, and only where its
+ * noun was said: walnuts are not walnut oil, and wine is no vinegar.
+ */
 export function findIngredient(text: string, catalogue: Catalogue): Found {
   const wanted = normaliseName(text);
   const index = indexOf(catalogue);
-  const exact = index.find((entry) => entry.names.includes(wanted));
-  if (exact) return { status: 'found', ingredient: exact.ingredient, guessed: false };
+  const exact = exactIngredient(text, catalogue);
+  if (exact) return { status: 'found', ingredient: exact, guessed: false };
   const words = wanted.split(' ').filter(Boolean);
   if (words.length === 0) return { status: 'unknown', near: [] };
   const fits = index.filter((entry) => words.every((word) => entry.words.has(word)));
   // A formula is named in full: "walnut" means the oil, not every dressing with walnut in its name.
   const plain = fits.filter(({ ingredient }) => !ingredient.made);
   const all = plain.length > 0 ? plain : fits;
-  if (all.length === 1) return { status: 'found', ingredient: all[0]!.ingredient, guessed: true };
+  if (all.length === 1 && words.some((word) => all[0]!.heads.has(word)))
+    return { status: 'found', ingredient: all[0]!.ingredient, guessed: true };
   if (all.length > 1) return { status: 'ambiguous', near: all.slice(0, 5).map(toIngredient) };
   return { status: 'unknown', near: searchIngredients(text, catalogue, 3) };
 }

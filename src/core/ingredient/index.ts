@@ -28,7 +28,7 @@ export {
   type LabelValues,
 } from './fromLabel';
 export { componentOf, isPoured, type KitchenComponent } from './category';
-export { findIngredient, normaliseName, searchIngredients } from './findIngredient';
+export { exactIngredient, findIngredient, normaliseName, searchIngredients } from './findIngredient';
 export { catalogueOf, REFERENCE_CATALOGUE, REFERENCE_INGREDIENTS } from './reference';
 export { ingredientFromRow, ownIngredientFromRow, spreadOf, type IngredientRow } from './row';
 export { measuringWith, spoonVolumeMl, toMass, type Measuring } from './toMass';

@@ -8,15 +8,19 @@
 import {
   DEFAULT_PART_VOLUME_ML,
   DEFAULT_SMALL_MEASURES,
+  DRY_BIT_ML,
   exactly,
   GRAMS_PER,
+  isLooseUnit,
   isMassUnit,
   isSmallMassUnit,
   isSmallVolumeUnit,
   isVolumeUnit,
+  LOOSE_ML,
   plus,
   range,
   scaled,
+  EGG_SIZE_FACTORS,
   SIZE_FACTORS,
   SPOON_VOLUMES,
   times,
@@ -26,6 +30,7 @@ import {
   type Doubt,
   type Problem,
   type Range,
+  type Size,
   type SmallMeasures,
   type SpoonSystem,
   type Unit,
@@ -93,6 +98,9 @@ function ownWeight(own: OwnMeasure, ingredient: Ingredient, { size }: AmountTerm
   return scaled(own.massG, density * (size ? SIZE_FACTORS[size].nominal : 1));
 }
 
+/** Of these a bit is a pinch or two. */
+const DRY: ReadonlySet<string> = new Set(['salt', 'spice', 'herb']);
+
 interface UnitWeight {
   readonly massG: Range;
   readonly doubt?: Doubt;
@@ -109,16 +117,24 @@ function weightOfOne(
   if (isMassUnit(unit)) return { massG: exactly(GRAMS_PER[unit]) };
   if (isVolumeUnit(unit)) return volumeWeight(unit, ingredient, measuring, form);
   const sized = (weight: Range): Range =>
-    term.size ? scaled(SIZE_FACTORS[term.size], weight.nominal) : weight;
+    term.size ? scaled(sizeFactor(term.size, unit), weight.nominal) : weight;
   if (isSmallVolumeUnit(unit)) {
     const volumeMl = measuring.smallMeasures.volumeMl[unit];
     const weighed = ingredient.unitWeightsG[unit];
     const density = weighed ? weighed.nominal / volumeMl.nominal : ingredient.spoonDensityGPerMl;
     return { massG: sized(scaled(volumeMl, density)) };
   }
+  if (isLooseUnit(unit)) {
+    const volumeMl = unit === 'bit' && DRY.has(ingredient.category) ? DRY_BIT_ML : LOOSE_ML[unit];
+    return { massG: scaled(volumeMl, ingredient.spoonDensityGPerMl) };
+  }
   if (isSmallMassUnit(unit)) return { massG: sized(measuring.smallMeasures.massG[unit]) };
   return countedWeight(unit, ingredient, sized);
 }
+
+/** Eggs are sold by size: a row's is the large one. */
+const sizeFactor = (size: Size, unit: Unit): Range =>
+  unit === 'yolk' || unit === 'egg' ? EGG_SIZE_FACTORS[size] : SIZE_FACTORS[size];
 
 function ouncesOfLiquid(ingredient: Ingredient, measuring: Measuring, term: AmountTerm): UnitWeight {
   const byWeight = GRAMS_PER.oz;

@@ -9,6 +9,13 @@ export type Doubt =
   | { readonly code: 'part-size'; readonly partVolumeMl: number }
   | { readonly code: 'counted-as'; readonly unit: string; readonly ingredient: string }
   | { readonly code: 'no-amount-said'; readonly ingredient: string }
+  | { readonly code: 'first-of-two'; readonly taken: string; readonly other: string }
+  | {
+      readonly code: 'amounts-differ';
+      readonly kept: string;
+      readonly otherG: number;
+      readonly keptG: number;
+    }
   | { readonly code: 'ingredient-guessed'; readonly text: string; readonly ingredient: string };
 
 export type Problem =

@@ -9,13 +9,16 @@ export { SPOON_SYSTEMS, SPOON_VOLUMES, type SpoonSystem } from './spoons';
 export {
   DEFAULT_PART_VOLUME_ML,
   DEFAULT_SMALL_MEASURES,
+  DRY_BIT_ML,
   GRAMS_PER,
+  isLooseUnit,
   isMassUnit,
   isSmallMassUnit,
   isSmallVolumeUnit,
   isVolumeUnit,
+  LOOSE_ML,
   unitVolumeMl,
   type SmallMeasures,
   type Unit,
 } from './units';
-export { SIZE_FACTORS } from './vocabulary';
+export { EGG_SIZE_FACTORS, SIZE_FACTORS, type Size } from './vocabulary';

@@ -10,20 +10,21 @@
  */
 import { sumOverTerms, type Amount, type AmountTerm } from './amount';
 import type { Doubt, Problem } from './finding';
-import { between, exactly, times, type Range } from './range';
+import { between, exactly, plus, range, times, type Range } from './range';
 import { NUMBER_AT_START, readNumber, type DecimalSign } from './readNumber';
 import {
   ABOUT_FACTOR,
   ABOUT_WORDS,
   CASED_UNITS,
   FILL_WORDS,
+  FRACTION_WORDS,
   LOOSE_COUNTS,
   NUMBER_WORDS,
   SIZE_WORDS,
   UNIT_WORDS,
   type Size,
 } from './vocabulary';
-import type { Unit } from './units';
+import { isVolumeUnit, type Unit } from './units';
 
 export interface ParsedAmount {
   readonly status: 'read';
@@ -38,6 +39,16 @@ export type ParseResult = ParsedAmount | { readonly status: 'unread'; readonly p
 
 /** Whole grams or millilitres never grow past this; a longer number is a slip of the finger. */
 const LARGEST_COUNT = 1_000_000;
+
+const PART_WORDS = Object.keys(FRACTION_WORDS).join('|');
+const SOME = 'an?|one|two|three|four|five|six|seven';
+const PARTS = new RegExp(
+  String.raw`^\s*(?:(${SOME})[\s-]+)?(${PART_WORDS})\b(?:\s+(?:of\s+)?(?:an?|the|one)\b|\s+of\b)?\s*`,
+  'i',
+);
+const AND_PARTS = new RegExp(String.raw`^\s*and\s+(${SOME})[\s-]+(${PART_WORDS})\b\s*`, 'i');
+
+const DIGIT_PARTS = new RegExp(String.raw`^\s*(${PART_WORDS})\b(?:\s+of\s+an?\b|\s+of\b)?\s*`, 'i');
 
 const TO_TASTE = /(?:,\s*)?\b(?:to taste|as needed)\b(?:\s+of\b)?/i;
 const JUICE_OR_ZEST = /^(?:the\s+)?(juice|zest)\s+(?:of|from)\s+/i;
@@ -129,17 +140,23 @@ function readTerm(cursor: Cursor, whole: string): AmountTerm | Problem {
   const size = cursor.size();
   fill ??= cursor.fill();
   const found = cursor.unit(count !== null);
+  // "a tablespoon and a half of Dijon": the half is of the same spoon.
+  const further = found ? cursor.andFraction() : null;
   if (count === null && !found) {
     return { code: 'no-amount', text: whole };
   }
   const unit: Unit = found ?? 'each';
-  const nominal = count ?? exactly(1);
+  // Of spoons and cups a couple is two; of pinches it may be three.
+  const isCouple = cursor.saidCouple && found !== null && isVolumeUnit(found);
+  const said = isCouple ? range(2, 2, 3) : (count ?? exactly(1));
+  const nominal = further === null ? said : plus(said, exactly(further));
   return { count: fill ? times(nominal, fill) : nominal, unit, size };
 }
 
 /** Walks through the text, taking one kind of word at a time. */
 class Cursor {
   readonly doubts: Doubt[] = [];
+  saidCouple = false;
 
   constructor(
     public rest: string,
@@ -166,7 +183,7 @@ class Cursor {
   }
 
   fill(): Range | undefined {
-    this.take(/^\s*(?:a|an|one)\s+(?=(?:scant|level|heaped|heaping|rounded|generous)\b)/i);
+    this.take(/^\s*(?:a|an|one)\s+(?=(?:scant|level|heaped|heaping|rounded|generous|good|decent|tiny)\b)/i);
     return this.pick(FILL_WORDS);
   }
 
@@ -214,17 +231,37 @@ class Cursor {
         });
       }
       this.take(/^\s*/);
-      return reading.value;
+      // "2 quarters", "3 fourths of a": so many parts.
+      const part = this.take(DIGIT_PARTS);
+      if (part) return reading.value * FRACTION_WORDS[part[1]!.toLowerCase()]!;
+      return reading.value + (this.andFraction() ?? 0);
     }
     const loose = this.take(/^\s*(?:a\s+)?(couple|few)\b(?:\s+of\b)?\s*/i);
+    this.saidCouple ||= loose?.[1]!.toLowerCase() === 'couple';
     if (loose) return between(...LOOSE_COUNTS[loose[1]!.toLowerCase()]!);
-    const half = this.take(/^\s*(?:a\s+)?(half|quarter)\b(?:\s+(?:of\s+)?an?\b)?\s*/i);
-    if (half) return NUMBER_WORDS[half[1]!.toLowerCase()]!;
+    const part = this.fraction();
+    if (part !== null) return part;
     if (this.take(/^\s*(?:a\s+)?dozen\b\s*/i)) return NUMBER_WORDS.dozen!;
     const word = this.pick(NUMBER_WORDS);
     if (word === undefined) return null;
-    const fraction = this.take(/^\s*and\s+a\s+(half|quarter)\b\s*/i);
-    return fraction ? word + NUMBER_WORDS[fraction[1]!.toLowerCase()]! : word;
+    return word + (this.andFraction() ?? 0);
+  }
+
+  /** "half a", "two thirds of a", "an eighth of a", "three quarters". */
+  private fraction(): number | null {
+    const found = this.take(PARTS);
+    if (!found) return null;
+    const [, many, part] = found as unknown as [string, string | undefined, string];
+    const count = many === undefined ? 1 : (NUMBER_WORDS[many.toLowerCase()] ?? 1);
+    return count * FRACTION_WORDS[part.toLowerCase()]!;
+  }
+
+  /** "… and a half", "… and three quarters". */
+  andFraction(): number | null {
+    const found = this.take(AND_PARTS);
+    if (!found) return null;
+    const [, many, part] = found as unknown as [string, string, string];
+    return (NUMBER_WORDS[many.toLowerCase()] ?? 1) * FRACTION_WORDS[part.toLowerCase()]!;
   }
 
   unit(counted: boolean): Unit | null {
@@ -233,9 +270,10 @@ class Cursor {
     const ounces = this.take(/^\s*(?:ounces?|oz)\.?\s+by\s+(weight|volume)\b\s*/i);
     if (ounces) return ounces[1]!.toLowerCase() === 'weight' ? 'ozWeight' : 'floz';
     if (this.take(/^\s*egg\s+yolks?\b\s*/i)) return 'yolk';
-    this.take(/^\s*whole\s+(?=eggs?\b)/i);
+    this.take(/^\s*whole\s+(?=(?:eggs?|cloves?|sprigs?|leaves)\b)/i);
     const turns = this.take(/^\s*turns?\s+of\s+the\s+mill\b\s*/i);
     if (turns) return 'grind';
+    if (this.take(/^\s*(?:little\s+)?bit\b\s*/i)) return 'bit';
     const word = this.word();
     if (!word) return null;
     const cased = counted ? CASED_UNITS[word.text] : undefined;

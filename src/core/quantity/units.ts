@@ -10,9 +10,23 @@ export type VolumeUnit =
   'ml' | 'cl' | 'dl' | 'l' | 'tsp' | 'dessertspoon' | 'tbsp' | 'cup' | 'floz' | 'pint' | 'quart' | 'part';
 export type SmallVolumeUnit = 'pinch' | 'dash' | 'drop' | 'splash' | 'ladle';
 export type SmallMassUnit = 'grind' | 'knob' | 'handful';
+/** What a hand does without measuring; not a kitchen's own to set. */
+export type LooseUnit = 'squeeze' | 'glug' | 'dollop' | 'drizzle' | 'spoonful' | 'bit' | 'cm';
 export type CountedUnit =
   'each' | 'clove' | 'yolk' | 'egg' | 'fillet' | 'sprig' | 'leaf' | 'bunch' | 'piece' | 'juice' | 'zest';
-export type Unit = MassUnit | VolumeUnit | SmallVolumeUnit | SmallMassUnit | CountedUnit;
+export type Unit = MassUnit | VolumeUnit | SmallVolumeUnit | SmallMassUnit | LooseUnit | CountedUnit;
+
+/** ml of one; tag: estimate. A bit of what is dry is {@link DRY_BIT_ML}; a centimetre is of a root as thick as a thumb. */
+export const LOOSE_ML: Readonly<Record<LooseUnit, Range>> = {
+  squeeze: range(6, 3, 12),
+  glug: range(20, 10, 40),
+  dollop: range(22, 12, 40),
+  drizzle: range(8, 3, 15),
+  spoonful: range(11, 5, 18),
+  bit: range(5, 2, 10),
+  cm: range(5, 3, 8),
+};
+export const DRY_BIT_ML: Range = range(0.6, 0.3, 1.5);
 
 export const GRAMS_PER: Readonly<Record<MassUnit, number>> = {
   mg: 0.001,
@@ -87,4 +101,5 @@ export const isMassUnit = (unit: Unit): unit is MassUnit => unit in GRAMS_PER;
 export const isVolumeUnit = (unit: Unit): unit is VolumeUnit => VOLUME_UNITS.has(unit);
 export const isSmallVolumeUnit = (unit: Unit): unit is SmallVolumeUnit =>
   unit in DEFAULT_SMALL_MEASURES.volumeMl;
+export const isLooseUnit = (unit: Unit): unit is LooseUnit => unit in LOOSE_ML;
 export const isSmallMassUnit = (unit: Unit): unit is SmallMassUnit => unit in DEFAULT_SMALL_MEASURES.massG;

@@ -42,6 +42,17 @@ const words: [Unit, boolean, string][] = [
   ['leaf', true, 'leaf leaves'],
   ['bunch', true, 'bunch bunches'],
   ['piece', true, 'piece pieces'],
+  ['squeeze', true, 'squeeze squeezes squirt squirts'],
+  ['glug', true, 'glug glugs slug slugs slosh sloshes'],
+  ['dollop', true, 'dollop dollops blob blobs'],
+  ['drizzle', true, 'drizzle drizzles swirl swirls trickle trickles'],
+  ['spoonful', true, 'spoonful spoonfuls spoon spoons'],
+  ['bit', true, 'bit bits touch smidge smidgen smidgin hint'],
+  ['splash', true, 'shot shots'],
+  ['tsp', false, 'tl'],
+  ['tbsp', false, 'el'],
+  ['cm', false, 'cm centimetre centimetres centimeter centimeters'],
+  ['leaf', true, 'lvs'],
 ];
 
 export const UNIT_WORDS: ReadonlyMap<string, UnitWord> = new Map(
@@ -72,6 +83,24 @@ export const NUMBER_WORDS: Readonly<Record<string, number>> = {
 };
 
 /** "a couple" and "a few" are ranges by nature; tag: common practice. */
+/** Parts of a whole, as words; "fourth" is how some say a quarter. */
+export const FRACTION_WORDS: Readonly<Record<string, number>> = {
+  half: 1 / 2,
+  halves: 1 / 2,
+  third: 1 / 3,
+  thirds: 1 / 3,
+  quarter: 1 / 4,
+  quarters: 1 / 4,
+  fourth: 1 / 4,
+  fourths: 1 / 4,
+  fifth: 1 / 5,
+  fifths: 1 / 5,
+  sixth: 1 / 6,
+  sixths: 1 / 6,
+  eighth: 1 / 8,
+  eighths: 1 / 8,
+};
+
 export const LOOSE_COUNTS: Readonly<Record<string, readonly [number, number]>> = {
   couple: [2, 3],
   few: [3, 5],
@@ -96,6 +125,13 @@ export const SIZE_FACTORS: Readonly<Record<Size, Range>> = {
   fat: range(2, 5 / 3, 8 / 3),
 };
 
+/** Small, large and extra large eggs by weight class, against the large one; tag: common practice. */
+export const EGG_SIZE_FACTORS: Readonly<Record<Size, Range>> = {
+  small: range(0.8, 0.72, 0.88),
+  large: range(1, 0.95, 1.08),
+  fat: range(1.12, 1.05, 1.2),
+};
+
 /** How a spoon is filled. Scant and heaped: common practice; rounded and generous: estimate. */
 export const FILL_WORDS: Readonly<Record<string, Range>> = {
   level: range(1, 1, 1),
@@ -104,6 +140,9 @@ export const FILL_WORDS: Readonly<Record<string, Range>> = {
   heaping: range(1.5, 1.3, 2),
   rounded: range(1.25, 1.1, 1.5),
   generous: range(1.25, 1.1, 1.5),
+  good: range(1.2, 1.05, 1.5),
+  decent: range(1.2, 1.05, 1.5),
+  tiny: range(0.5, 0.3, 0.7),
 };
 
 /** "about 90 ml": plus or minus a tenth; tag: common practice. */
