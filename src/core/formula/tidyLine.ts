@@ -2,7 +2,14 @@
  * Says a line in plainer words before it is read: an amount told twice becomes the better one, a tin becomes what
  * is in it, "the yolk of an egg" becomes a yolk. What was put aside is kept as words of form; nothing is dropped.
  */
-import { isMassUnit, isVolumeUnit, parseAmount, type Amount, type DecimalSign } from '#core/quantity';
+import {
+  isMassUnit,
+  isVolumeUnit,
+  NUMBER_WORDS,
+  parseAmount,
+  type Amount,
+  type DecimalSign,
+} from '#core/quantity';
 
 export interface TidyLine {
   readonly text: string;
@@ -56,12 +63,12 @@ function inUnits(text: string): string {
   if (THUMB.test(text)) return text.replace(THUMB, `${THUMB_CM} cm `);
   const inches = INCHES.exec(text);
   if (inches) {
-    const count = inches[1] === '½' ? 0.5 : (COUNTS[inches[1]!.toLowerCase()] ?? Number(inches[1]));
+    const count = inches[1] === '½' ? 0.5 : (NUMBER_WORDS[inches[1]!.toLowerCase()] ?? Number(inches[1]));
     return `${Number((count * CM_PER_INCH).toFixed(1))} cm ${text.slice(inches[0].length)}`;
   }
   const head = HEAD.exec(text);
   if (head) {
-    const count = COUNTS[head[1]!.toLowerCase()] ?? Number(head[1]);
+    const count = NUMBER_WORDS[head[1]!.toLowerCase()] ?? Number(head[1]);
     return `${count * CLOVES_A_HEAD} cloves ${text.slice(head[0].length)}`;
   }
   const after = UNIT_AFTER.exec(text);
@@ -108,23 +115,12 @@ function unpacked(text: string, aside: string[], decimalSign: DecimalSign): stri
   return product ? `${product} ${times[3]!}` : text;
 }
 
-const COUNTS: Readonly<Record<string, number>> = {
-  a: 1,
-  an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-};
-
 /** "2" times "400 g" is "800 g". */
 function multiplied(count: string, size: string, decimalSign: DecimalSign): string | null {
   const parsed = parseAmount(size.replace('-', ' '), decimalSign);
   if (parsed.status !== 'read' || parsed.amount.kind !== 'measured' || parsed.rest) return null;
   const [term] = parsed.amount.terms;
-  const times = COUNTS[count.toLowerCase()] ?? Number(count.replace(',', '.'));
+  const times = NUMBER_WORDS[count.toLowerCase()] ?? Number(count.replace(',', '.'));
   if (!term || !(times > 0) || !(term.count.nominal > 0)) return null;
   const said = String(Number((term.count.nominal * times).toFixed(3)));
   const unit = /[a-z][a-z.\s]*$/i.exec(size.trim())?.[0] ?? '';

@@ -21,4 +21,4 @@ export {
   type SmallMeasures,
   type Unit,
 } from './units';
-export { EGG_SIZE_FACTORS, SIZE_FACTORS, type Size } from './vocabulary';
+export { EGG_SIZE_FACTORS, NUMBER_WORDS, SIZE_FACTORS, type Size } from './vocabulary';

@@ -4,11 +4,10 @@ import { cpSync, existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { SeededRandom } from '#core/numeric';
 import type { FormulaRecord, TrialRecord } from '#contract';
-import { build } from 'esbuild';
 import { inject } from 'vitest';
+import { bundle } from './bundle';
 import { Client, dropFolder, migrationsFolder, openKitchen, tempFolder } from './kitchen';
 
-const ROOT = join(import.meta.dirname, '../../..');
 const LONGEST_WRITING_MS = 900;
 
 export interface KillReport {
@@ -36,21 +35,8 @@ export async function killRounds(rounds: number, seed: number): Promise<KillRepo
   }
 }
 
-/** One file starts in half the time of many; inside the project, so that packages are found. */
-export async function bundled(name: 'writer' | 'restorer', seed: number): Promise<string> {
-  const outfile = join(ROOT, '.cache', `${name}-${process.pid}-${seed}.mjs`);
-  await build({
-    entryPoints: [join(import.meta.dirname, `${name}.ts`)],
-    outfile,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    target: 'node20',
-    packages: 'external',
-    logLevel: 'error',
-  });
-  return outfile;
-}
+export const bundled = (name: 'writer' | 'restorer', seed: number): Promise<string> =>
+  bundle(`src/server/testing/${name}.ts`, `${name}-${process.pid}-${seed}`);
 
 /** @param afterMs since it first said something */
 export function runAndKill(args: readonly string[], afterMs: number): Promise<void> {
