@@ -1,3 +1,4 @@
+export type { News } from './news';
 export { storable } from './storable';
 export { planOfRow, SHAPE, upgradePlanContent } from './shapes';
 export { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, EMPTY_PLAN, NOBODY } from './defaults';

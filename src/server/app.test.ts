@@ -17,11 +17,11 @@ import type { RunningKitchen } from './start';
 import {
   addition,
   Client,
-  dropFolder,
   openKitchen,
   sampleFormula,
   tempFolder,
   type Refused,
+  closeDown,
 } from './testing/kitchen';
 
 const folder = tempFolder();
@@ -32,10 +32,7 @@ beforeAll(async () => {
   kitchen = await openKitchen(folder);
   client = new Client(kitchen.address);
 });
-afterAll(async () => {
-  await kitchen.stop();
-  dropFolder(folder);
-});
+afterAll(() => closeDown(kitchen, folder));
 
 const change = (field: FieldChange['field'], from: unknown, to: unknown, id: string | null): FieldChange =>
   ({ additionId: id as AdditionId | null, field, from, to }) as FieldChange;

@@ -19,12 +19,12 @@ import { simulatedInstruments } from './devices/simulated';
 import type { RunningKitchen } from './start';
 import {
   Client,
-  dropFolder,
   openKitchen,
-  sampleFormula,
   tempFolder,
   openTables,
   type Refused,
+  closeDown,
+  openHouse,
 } from './testing/kitchen';
 
 const folder = tempFolder();
@@ -89,15 +89,9 @@ const weighAll = async (id: string): Promise<void> => {
 };
 
 beforeAll(async () => {
-  kitchen = await openKitchen(folder, { instruments: simulatedInstruments(1), now: () => now });
-  client = new Client(kitchen.address);
-  await client.post('formulas', { id: 'house', formula: sampleFormula('House') });
-  await client.post('formulas/house/versions', { revision: 0 });
+  ({ kitchen, client } = await openHouse(folder, { instruments: simulatedInstruments(1), now: () => now }));
 });
-afterAll(async () => {
-  await kitchen.stop();
-  dropFolder(folder);
-});
+afterAll(() => closeDown(kitchen, folder));
 
 describe('batches over HTTP', () => {
   it('come to be with their loads, once, numbered within their day', async () => {

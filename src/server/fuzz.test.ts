@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import type { RunningKitchen } from './start';
 import { anyRequest } from './testing/fuzz';
-import { dropFolder, openKitchen, tempFolder } from './testing/kitchen';
+import { openKitchen, tempFolder, closeDown } from './testing/kitchen';
 
 /** `npm run torture` asks ten thousand. */
 const REQUESTS = Number(process.env.FUZZ_REQUESTS ?? (process.env.YGRANA_TORTURE ? 10_000 : 500));
@@ -13,10 +13,7 @@ let kitchen: RunningKitchen;
 beforeAll(async () => {
   kitchen = await openKitchen(folder, { demo: true });
 });
-afterAll(async () => {
-  await kitchen.stop();
-  dropFolder(folder);
-});
+afterAll(() => closeDown(kitchen, folder));
 
 it(`${REQUESTS} requests out of the description are answered, none of them by a fault of the kitchen (seed ${SEED})`, async () => {
   const statuses = new Map<number, number>();

@@ -7,12 +7,12 @@ import type { RunningKitchen } from './start';
 import {
   addition,
   Client,
-  dropFolder,
   openKitchen,
   openTables,
   sampleFormula,
   tempFolder,
   type Refused,
+  closeDown,
 } from './testing/kitchen';
 
 const folder = tempFolder();
@@ -25,10 +25,7 @@ beforeAll(async () => {
   kitchen = await openKitchen(folder, { now: () => new Date(now) });
   client = new Client(kitchen.address);
 });
-afterAll(async () => {
-  await kitchen.stop();
-  dropFolder(folder);
-});
+afterAll(() => closeDown(kitchen, folder));
 
 const create = (id: string) => client.post<FormulaRecord>('formulas', { id, formula: sampleFormula(id) });
 const freeze = async (id: string): Promise<number> => {

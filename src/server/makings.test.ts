@@ -11,7 +11,15 @@ import type {
 import { cardsFor } from '#core/sensory';
 import { simulatedInstruments } from './devices/simulated';
 import type { RunningKitchen } from './start';
-import { Client, dropFolder, openKitchen, sampleFormula, tempFolder, type Refused } from './testing/kitchen';
+import {
+  Client,
+  dropFolder,
+  openKitchen,
+  tempFolder,
+  type Refused,
+  closeDown,
+  openHouse,
+} from './testing/kitchen';
 
 const folder = tempFolder();
 let kitchen: RunningKitchen;
@@ -59,15 +67,9 @@ const took = (id: string, source: string, deviceId = '', more: object = {}) => (
 });
 
 beforeAll(async () => {
-  kitchen = await openKitchen(folder, { instruments: simulatedInstruments(1), now: () => now });
-  client = new Client(kitchen.address);
-  await client.post('formulas', { id: 'house', formula: sampleFormula('House') });
-  await client.post('formulas/house/versions', { revision: 0 });
+  ({ kitchen, client } = await openHouse(folder, { instruments: simulatedInstruments(1), now: () => now }));
 });
-afterAll(async () => {
-  await kitchen.stop();
-  dropFolder(folder);
-});
+afterAll(() => closeDown(kitchen, folder));
 
 /** Reads server-sent events until a test is met. */
 async function heard<T>(

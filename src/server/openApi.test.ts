@@ -7,17 +7,14 @@ import { createApp } from './app';
 import { openDatabase } from './db/client';
 import type { BackupsAtWork } from './features/backup/routes';
 import type { RunningKitchen } from './start';
-import { dropFolder, migrationsFolder, openKitchen, tempFolder } from './testing/kitchen';
+import { migrationsFolder, openKitchen, tempFolder, closeDown } from './testing/kitchen';
 
 const folder = tempFolder();
 let kitchen: RunningKitchen;
 beforeAll(async () => {
   kitchen = await openKitchen(folder);
 });
-afterAll(async () => {
-  await kitchen.stop();
-  dropFolder(folder);
-});
+afterAll(() => closeDown(kitchen, folder));
 
 interface Layer {
   readonly route?: { readonly path: string; readonly methods: Readonly<Record<string, boolean>> };

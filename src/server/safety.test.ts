@@ -27,7 +27,8 @@ import { labelCautions, saySafetyOfTheDay } from '#words/safety';
 import { measuredPh, trialPortions } from '#core/trial';
 import { lineOf, planOf, requestOf, thing, vesselOf } from '../core/batch/testing';
 import type { RunningKitchen } from './start';
-import { addition, Client, dropFolder, openKitchen, sampleFormula, tempFolder } from './testing/kitchen';
+import { addition, Client, sampleFormula, tempFolder, closeDown, openHouse } from './testing/kitchen';
+import { PLAIN_LABEL } from '../core/ingredient/testing';
 
 const folder = tempFolder();
 let kitchen: RunningKitchen;
@@ -35,15 +36,9 @@ let client: Client;
 const by = { cookId: 'ida', deviceId: 'tablet' };
 
 beforeAll(async () => {
-  kitchen = await openKitchen(folder);
-  client = new Client(kitchen.address);
-  await client.post('formulas', { id: 'house', formula: sampleFormula('House') });
-  await client.post('formulas/house/versions', { revision: 0 });
+  ({ kitchen, client } = await openHouse(folder));
 });
-afterAll(async () => {
-  await kitchen.stop();
-  dropFolder(folder);
-});
+afterAll(() => closeDown(kitchen, folder));
 
 type Amounts = readonly (readonly [id: string, massG: number])[];
 const portions = (amounts: Amounts): readonly JudgedPortion[] =>
@@ -53,15 +48,7 @@ const grave = ({ cautions }: Judgement): readonly string[] =>
 
 describe('an ingredient entered by hand', () => {
   const label = {
-    category: 'savoury' as const,
-    per: '100 g' as const,
-    fatG: 5,
-    carbohydrateG: 10,
-    sugarsG: 5,
-    proteinG: 2,
-    saltG: 1,
-    acidityGPer100Ml: null,
-    densityGPerMl: null,
+    ...PLAIN_LABEL,
     ph: 3.4,
     keepsUnopened: true,
   };

@@ -10,7 +10,7 @@ import {
 } from '#contract';
 import type { FormulaId } from '#core/formula';
 import type { RunningKitchen } from './start';
-import { Client, dropFolder, openKitchen, sampleFormula, tempFolder } from './testing/kitchen';
+import { Client, openKitchen, sampleFormula, tempFolder, closeDown } from './testing/kitchen';
 
 const folder = tempFolder();
 let kitchen: RunningKitchen;
@@ -24,10 +24,7 @@ beforeAll(async () => {
   kitchen = await openKitchen(folder, { now: () => now });
   client = new Client(kitchen.address);
 });
-afterAll(async () => {
-  await kitchen.stop();
-  dropFolder(folder);
-});
+afterAll(() => closeDown(kitchen, folder));
 
 const change = (kind: SharedKind, id: string, changes: readonly object[], key = newKey()) =>
   client.post(`shared/${kind}/${id}/changes`, { idempotencyKey: key, changes });

@@ -1,16 +1,16 @@
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { FormulaRecord, TrialRecord } from '#contract';
+import type { TrialRecord } from '#contract';
 import { found } from './db/client';
 import type { RunningKitchen } from './start';
 import {
   Client,
-  dropFolder,
   openKitchen,
-  sampleFormula,
   tempFolder,
   openTables,
   type Refused,
+  closeDown,
+  openHouse,
 } from './testing/kitchen';
 
 const folder = tempFolder();
@@ -44,15 +44,9 @@ const tasting = {
 };
 
 beforeAll(async () => {
-  kitchen = await openKitchen(folder);
-  client = new Client(kitchen.address);
-  await client.post<FormulaRecord>('formulas', { id: 'house', formula: sampleFormula('House') });
-  await client.post('formulas/house/versions', { revision: 0 });
+  ({ kitchen, client } = await openHouse(folder));
 });
-afterAll(async () => {
-  await kitchen.stop();
-  dropFolder(folder);
-});
+afterAll(() => closeDown(kitchen, folder));
 
 describe('jars over HTTP', () => {
   it('begins one from a version, once, however often it is sent', async () => {

@@ -10,6 +10,7 @@ import { judgedLines } from '../reckoning/testing';
 import type { CautionCode } from './cautions';
 import { LIMIT_DAYS, LIMIT_NAMES, SHELF_DAYS } from './keeping';
 import { THRESHOLDS } from './thresholds';
+import { PLAIN_LABEL } from '../ingredient/testing';
 
 const judged = (...lines: string[]): Judgement => judgedLines(lines);
 const codes = (judgement: Judgement): readonly CautionCode[] => judgement.cautions.map(({ code }) => code);
@@ -152,15 +153,7 @@ describe('lines and allergens', () => {
 describe('entered by hand', () => {
   const label = {
     id: 'own_1',
-    category: 'savoury' as const,
-    per: '100 g' as const,
-    fatG: 5,
-    carbohydrateG: 10,
-    sugarsG: 5,
-    proteinG: 2,
-    saltG: 1,
-    acidityGPer100Ml: null,
-    densityGPerMl: null,
+    ...PLAIN_LABEL,
     ph: null as number | null,
     allergensEu14: [] as readonly string[],
     allergensAnswered: false,

@@ -1,51 +1,35 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { clashesOf, conflictsOf, slackOf } from './conflicts';
-import { scheduleBackwards, type Placed, type Task } from './schedule';
-import type { Crew } from './lanes';
 import { forecastDay } from './forecast';
+import type { Placed } from './schedule';
 import { weekBatches, type DayNeed } from './weekBatches';
+import { MIN_S, NOON_S, placedOf, taskOf } from './testing';
 
-const MIN = 60;
-const NOON = 12 * 3600;
-const task = (id: string, minutes: number, about: Partial<Task> = {}): Task => ({
-  id,
-  seconds: minutes * MIN,
-  handsOn: true,
-  tool: null,
-  after: [],
-  dueS: null,
-  ...about,
-});
-const planned = (tasks: readonly Task[], crew: Crew = { cooks: 1 }): readonly Placed[] => {
-  const schedule = scheduleBackwards(tasks, crew);
-  if (schedule.status !== 'scheduled') throw new Error(schedule.status);
-  return schedule.placed;
-};
 /** Minutes before noon at which each begins. */
 const before = (placed: readonly Placed[]): Record<string, number> =>
-  Object.fromEntries(placed.map(({ task: { id }, startS }) => [id, Math.round((NOON - startS) / MIN)]));
+  Object.fromEntries(placed.map(({ task: { id }, startS }) => [id, Math.round((NOON_S - startS) / MIN_S)]));
 
 const at = (nowS: number) => ({ nowS, opensS: 0 });
 
 const LUNCH = [
-  task('weigh', 10),
-  task('mix', 5, { after: ['weigh'], tool: 'blender' }),
-  task('rest', 30, { after: ['mix'], handsOn: false }),
-  task('dress', 8, { after: ['rest'], dueS: NOON }),
-  task('boil', 20, { handsOn: false, dueS: NOON - 10 * MIN }),
+  taskOf('weigh', 10),
+  taskOf('mix', 5, { after: ['weigh'], tool: 'blender' }),
+  taskOf('rest', 30, { after: ['mix'], handsOn: false }),
+  taskOf('dress', 8, { after: ['rest'], dueS: NOON_S }),
+  taskOf('boil', 20, { handsOn: false, dueS: NOON_S - 10 * MIN_S }),
 ];
 
 describe('a day that slips', () => {
-  const plan = planned(LUNCH);
+  const plan = placedOf(LUNCH);
   it('is as planned while it is on time, before anything and with what runs on time', () => {
     expect(before(plan)).toEqual({ weigh: 53, mix: 43, rest: 38, dress: 8, boil: 30 });
     for (const [nowMin, began] of [
       [200, new Map()],
       [53, new Map()],
-      [50, new Map([['weigh', NOON - 53 * MIN]])],
+      [50, new Map([['weigh', NOON_S - 53 * MIN_S]])],
     ] as const) {
-      const { placed, late, movedS } = forecastDay(plan, began, { cooks: 1 }, at(NOON - nowMin * MIN));
+      const { placed, late, movedS } = forecastDay(plan, began, { cooks: 1 }, at(NOON_S - nowMin * MIN_S));
       expect(before(placed)).toEqual(before(plan));
       expect([late, movedS.size]).toEqual([[], 0]);
     }
@@ -54,11 +38,11 @@ describe('a day that slips', () => {
   // By hand: weighing begun at 11:07 is still not done at 11:25, 8 minutes over. Mixing then, 11:25 to 11:30,
   // rest to 12:00, dressing to 12:08.
   it('moves what waits for what overruns, and says what ends late', () => {
-    const began = new Map([['weigh', NOON - 53 * MIN]]);
-    const { placed, late, movedS } = forecastDay(plan, began, { cooks: 1 }, at(NOON - 35 * MIN));
+    const began = new Map([['weigh', NOON_S - 53 * MIN_S]]);
+    const { placed, late, movedS } = forecastDay(plan, began, { cooks: 1 }, at(NOON_S - 35 * MIN_S));
     expect(before(placed)).toEqual({ weigh: 53, mix: 35, rest: 30, dress: 0, boil: 30 });
-    expect(late.map(({ task: { id }, byS }) => [id, byS / MIN])).toEqual([['dress', 8]]);
-    expect([...movedS].map(([id, byS]) => [id, byS / MIN])).toEqual([
+    expect(late.map(({ task: { id }, byS }) => [id, byS / MIN_S])).toEqual([['dress', 8]]);
+    expect([...movedS].map(([id, byS]) => [id, byS / MIN_S])).toEqual([
       ['mix', 8],
       ['rest', 8],
       ['dress', 8],
@@ -67,29 +51,29 @@ describe('a day that slips', () => {
 
   // By hand: nothing begun at 11:20: weigh 11:20, mix 11:30, rest 11:35 to 12:05, dress to 12:13; boiling is in time.
   it('that was not begun moves whole, and only what depends on it', () => {
-    const { placed, late } = forecastDay(plan, new Map(), { cooks: 1 }, at(NOON - 40 * MIN));
+    const { placed, late } = forecastDay(plan, new Map(), { cooks: 1 }, at(NOON_S - 40 * MIN_S));
     expect(before(placed)).toEqual({ weigh: 40, mix: 30, rest: 25, dress: -5, boil: 30 });
-    expect(late.map(({ task: { id }, byS }) => [id, byS / MIN])).toEqual([['dress', 13]]);
+    expect(late.map(({ task: { id }, byS }) => [id, byS / MIN_S])).toEqual([['dress', 13]]);
   });
 
   it('knows that nobody is there in the night, but somebody was the evening before', () => {
-    const soak = planned([task('soak', 12 * 60, { handsOn: false, dueS: 8 * 3600 })]);
+    const soak = placedOf([taskOf('soak', 12 * 60, { handsOn: false, dueS: 8 * 3600 })]);
     const hours = { nowS: -86_400, opensS: 7 * 3600 };
     expect(before(forecastDay(soak, new Map(), { cooks: 1 }, hours).placed)).toEqual({ soak: 16 * 60 });
     expect(conflictsOf(soak, hours)).toEqual([]);
     expect(slackOf(soak, hours).get('soak')).toBe(20 * 3600);
     // Four hours would begin at four in the morning: at seven it ends three hours late.
-    const night = planned([task('soak', 4 * 60, { handsOn: false, dueS: 8 * 3600 })]);
+    const night = placedOf([taskOf('soak', 4 * 60, { handsOn: false, dueS: 8 * 3600 })]);
     expect(conflictsOf(night, hours).map(({ byS }) => byS / 3600)).toEqual([3]);
     expect(forecastDay(night, new Map(), { cooks: 1 }, hours).late.map(({ byS }) => byS / 3600)).toEqual([3]);
   });
 
   it('gives one pair of hands to one thing at a time, a second pair to the other', () => {
-    const two = planned([task('a', 10, { dueS: NOON }), task('b', 10, { dueS: NOON - 10 * MIN })]);
+    const two = placedOf([taskOf('a', 10, { dueS: NOON_S }), taskOf('b', 10, { dueS: NOON_S - 10 * MIN_S })]);
     const late = (cooks: number) =>
-      forecastDay(two, new Map(), { cooks }, at(NOON - 5 * MIN)).late.map(({ task: { id }, byS }) => [
+      forecastDay(two, new Map(), { cooks }, at(NOON_S - 5 * MIN_S)).late.map(({ task: { id }, byS }) => [
         id,
-        byS / MIN,
+        byS / MIN_S,
       ]);
     expect(late(1)).toEqual([
       ['b', 15],
@@ -118,15 +102,15 @@ describe('a day that slips', () => {
         fc.integer({ min: 1, max: 2 }),
         (list, late, cooks) => {
           const tasks = list.map(({ minutes, handsOn, tool, chained }, i) =>
-            task(`t${i}`, minutes, {
+            taskOf(`t${i}`, minutes, {
               handsOn,
               tool,
               after: chained && i > 0 ? [`t${i - 1}`] : [],
-              dueS: NOON,
+              dueS: NOON_S,
             }),
           );
-          const plan = planned(tasks, { cooks });
-          const nowS = plan[0]!.startS + late * MIN;
+          const plan = placedOf(tasks, { cooks });
+          const nowS = plan[0]!.startS + late * MIN_S;
           const began = new Map(late > 0 ? [[plan[0]!.task.id, plan[0]!.startS]] : []);
           const { placed, movedS } = forecastDay(plan, began, { cooks }, at(nowS));
           expect(placed).toHaveLength(tasks.length);
@@ -154,33 +138,33 @@ describe('a day that slips', () => {
 
 describe('what a cook put somewhere', () => {
   it('clashes with what has to follow it, and with another that wants the same hands or tool', () => {
-    const late = planned([
-      task('mix', 5, { pinnedS: NOON - 10 * MIN }),
-      task('dress', 8, { after: ['mix'], dueS: NOON }),
+    const late = placedOf([
+      taskOf('mix', 5, { pinnedS: NOON_S - 10 * MIN_S }),
+      taskOf('dress', 8, { after: ['mix'], dueS: NOON_S }),
     ]);
     expect(clashesOf(late, { cooks: 1 }).map(({ kind, task: a, other }) => [kind, a.id, other.id])).toEqual([
       ['after', 'mix', 'dress'],
     ]);
-    const both = planned([
-      task('a', 10, { pinnedS: NOON - 20 * MIN, dueS: NOON }),
-      task('b', 10, { pinnedS: NOON - 15 * MIN, dueS: NOON }),
+    const both = placedOf([
+      taskOf('a', 10, { pinnedS: NOON_S - 20 * MIN_S, dueS: NOON_S }),
+      taskOf('b', 10, { pinnedS: NOON_S - 15 * MIN_S, dueS: NOON_S }),
     ]);
     expect(clashesOf(both, { cooks: 1 }).map(({ kind }) => kind)).toEqual(['busy']);
     expect(clashesOf(both, { cooks: 2 })).toEqual([]);
     // Three at once are too many for two cooks, and two for one blender.
-    const three = planned(
-      ['a', 'b', 'c'].map((id) => task(id, 10, { pinnedS: NOON - 20 * MIN, dueS: NOON })),
+    const three = placedOf(
+      ['a', 'b', 'c'].map((id) => taskOf(id, 10, { pinnedS: NOON_S - 20 * MIN_S, dueS: NOON_S })),
       { cooks: 2 },
     );
     expect(clashesOf(three, { cooks: 2 }).map(({ task: { id } }) => id)).toEqual(['c']);
     expect(clashesOf(three, { cooks: 3 })).toEqual([]);
-    const blended = planned(
-      ['a', 'b'].map((id) => task(id, 10, { pinnedS: NOON - 20 * MIN, dueS: NOON, tool: 'blender' })),
+    const blended = placedOf(
+      ['a', 'b'].map((id) => taskOf(id, 10, { pinnedS: NOON_S - 20 * MIN_S, dueS: NOON_S, tool: 'blender' })),
       { cooks: 2 },
     );
     expect(clashesOf(blended, { cooks: 2 })).toHaveLength(1);
     expect(clashesOf(blended, { cooks: 2, tools: { blender: 2 } })).toEqual([]);
-    expect(clashesOf(planned(LUNCH), { cooks: 1 })).toEqual([]);
+    expect(clashesOf(placedOf(LUNCH), { cooks: 1 })).toEqual([]);
   });
 });
 

@@ -4,23 +4,8 @@ import { conflictsOf, slackOf } from './conflicts';
 import { scheduleBackwards, type Placed, type Task } from './schedule';
 import type { Crew } from './lanes';
 import { waysOut } from './waysOut';
+import { MIN_S, NOON_S, placedOf, taskOf } from './testing';
 
-const MIN = 60;
-const NOON = 12 * 3600;
-const task = (id: string, minutes: number, about: Partial<Task> = {}): Task => ({
-  id,
-  seconds: minutes * MIN,
-  handsOn: true,
-  tool: null,
-  after: [],
-  dueS: null,
-  ...about,
-});
-const placedOf = (tasks: readonly Task[], crew: Crew = { cooks: 1 }): readonly Placed[] => {
-  const schedule = scheduleBackwards(tasks, crew);
-  if (schedule.status !== 'scheduled') throw new Error(schedule.status);
-  return schedule.placed;
-};
 const startsOf = (placed: readonly Placed[]): Record<string, string> =>
   Object.fromEntries(
     placed.map(({ task: { id }, startS }) => [
@@ -79,11 +64,11 @@ describe('a day worked backwards', () => {
   it('is as a cook would work it out by hand', () => {
     // Lunch at 12: dress 5, shake 1, standing out 40 waiting, mix 5 in the blender, weigh 10.
     const day = [
-      task('weigh', 10),
-      task('mix', 5, { after: ['weigh'], tool: 'blender' }),
-      task('stand-out', 40, { after: ['mix'], handsOn: false }),
-      task('shake', 1, { after: ['stand-out'] }),
-      task('dress', 5, { after: ['shake'], dueS: NOON }),
+      taskOf('weigh', 10),
+      taskOf('mix', 5, { after: ['weigh'], tool: 'blender' }),
+      taskOf('stand-out', 40, { after: ['mix'], handsOn: false }),
+      taskOf('shake', 1, { after: ['stand-out'] }),
+      taskOf('dress', 5, { after: ['shake'], dueS: NOON_S }),
     ];
     expect(startsOf(placedOf(day))).toEqual({
       weigh: '10:59',
@@ -95,15 +80,17 @@ describe('a day worked backwards', () => {
   });
 
   it('lets one pair of hands do one thing, and two of them two', () => {
-    const two = [task('a', 20, { dueS: NOON }), task('b', 30, { dueS: NOON })];
-    expect(Math.min(...placedOf(two).map(({ startS }) => startS))).toBe(NOON - 50 * MIN);
-    expect(Math.min(...placedOf(two, { cooks: 2 }).map(({ startS }) => startS))).toBe(NOON - 30 * MIN);
+    const two = [taskOf('a', 20, { dueS: NOON_S }), taskOf('b', 30, { dueS: NOON_S })];
+    expect(Math.min(...placedOf(two).map(({ startS }) => startS))).toBe(NOON_S - 50 * MIN_S);
+    expect(Math.min(...placedOf(two, { cooks: 2 }).map(({ startS }) => startS))).toBe(NOON_S - 30 * MIN_S);
     // Two cooks, and still but one blender.
     const blended = two.map((one) => ({ ...one, tool: 'blender' }));
-    expect(Math.min(...placedOf(blended, { cooks: 2 }).map(({ startS }) => startS))).toBe(NOON - 50 * MIN);
+    expect(Math.min(...placedOf(blended, { cooks: 2 }).map(({ startS }) => startS))).toBe(
+      NOON_S - 50 * MIN_S,
+    );
     expect(
       Math.min(...placedOf(blended, { cooks: 2, tools: { blender: 2 } }).map(({ startS }) => startS)),
-    ).toBe(NOON - 30 * MIN);
+    ).toBe(NOON_S - 30 * MIN_S);
   });
 
   it('never lets hands or tools overlap, keeps what comes first first, and ends in time', () => {
@@ -180,20 +167,20 @@ describe('a day worked backwards', () => {
 
   it('says what waits for itself, and what has no end', () => {
     expect(
-      scheduleBackwards([task('a', 1, { after: ['b'], dueS: 9 }), task('b', 1, { after: ['a'] })], {
+      scheduleBackwards([taskOf('a', 1, { after: ['b'], dueS: 9 }), taskOf('b', 1, { after: ['a'] })], {
         cooks: 1,
       }),
     ).toEqual({ status: 'circle', ids: ['a', 'b'] });
-    expect(scheduleBackwards([task('a', 1)], { cooks: 1 })).toEqual({ status: 'no-end', ids: ['a'] });
+    expect(scheduleBackwards([taskOf('a', 1)], { cooks: 1 })).toEqual({ status: 'no-end', ids: ['a'] });
     expect(() => scheduleBackwards([], { cooks: 0 })).toThrow(RangeError);
     expect(scheduleBackwards([], { cooks: 1 })).toMatchObject({ placed: [] });
   });
 
   it('leaves what a cook has put somewhere, and works round it', () => {
     const day = [
-      task('a', 20, { dueS: NOON, pinnedS: NOON - 30 * MIN }),
-      task('b', 10, { dueS: NOON }),
-      task('c', 10, { dueS: NOON }),
+      taskOf('a', 20, { dueS: NOON_S, pinnedS: NOON_S - 30 * MIN_S }),
+      taskOf('b', 10, { dueS: NOON_S }),
+      taskOf('c', 10, { dueS: NOON_S }),
     ];
     expect(startsOf(placedOf(day))).toEqual({ a: '11:30', b: '11:50', c: '11:20' });
   });
@@ -201,19 +188,19 @@ describe('a day worked backwards', () => {
 
 describe('what does not fit', () => {
   const day = [
-    task('rest', 60, { handsOn: false, after: ['mix'] }),
-    task('mix', 20, { tool: 'blender' }),
-    task('other', 20, { tool: 'blender', dueS: NOON - 60 * MIN }),
-    task('dress', 10, { after: ['rest'], dueS: NOON }),
+    taskOf('rest', 60, { handsOn: false, after: ['mix'] }),
+    taskOf('mix', 20, { tool: 'blender' }),
+    taskOf('other', 20, { tool: 'blender', dueS: NOON_S - 60 * MIN_S }),
+    taskOf('dress', 10, { after: ['rest'], dueS: NOON_S }),
   ];
   it('is named with how late it is, and the cheapest ways out', () => {
-    const fromS = NOON - 95 * MIN;
+    const fromS = NOON_S - 95 * MIN_S;
     const placed = placedOf(day);
     expect(conflictsOf(placed, { nowS: fromS, opensS: 0 }).map(({ task: { id } }) => id)).toEqual(['mix']);
     const ways = waysOut(day, { cooks: 1 }, { nowS: fromS, opensS: 0 }, [
-      { taskId: 'rest', leastS: 15 * MIN },
+      { taskId: 'rest', leastS: 15 * MIN_S },
     ]);
-    expect(ways[0]).toEqual({ kind: 'shorten', taskId: 'rest', toS: 15 * MIN });
+    expect(ways[0]).toEqual({ kind: 'shorten', taskId: 'rest', toS: 15 * MIN_S });
     // A second cook does not help while there is one blender.
     expect(ways.map(({ kind }) => kind)).toEqual(['shorten', 'serve-later']);
     const { byS } = ways.at(-1) as { byS: number };
@@ -221,12 +208,12 @@ describe('what does not fit', () => {
     expect(conflictsOf(placedOf(later), { nowS: fromS, opensS: 0 })).toEqual([]);
   });
   it('has none where all fits, and slack says how much earlier it could be', () => {
-    const fromS = NOON - 5 * 3600;
+    const fromS = NOON_S - 5 * 3600;
     const placed = placedOf(day);
     expect(conflictsOf(placed, { nowS: fromS, opensS: 0 })).toEqual([]);
     for (const one of placed)
       expect(slackOf(placed, { nowS: fromS, opensS: 0 }).get(one.task.id)!).toBeGreaterThan(0);
     // Mix begins at 10:20 at the latest; at 10:10 it could.
-    expect(slackOf(placed, { nowS: NOON - 110 * MIN, opensS: 0 }).get('mix')).toBe(10 * MIN);
+    expect(slackOf(placed, { nowS: NOON_S - 110 * MIN_S, opensS: 0 }).get('mix')).toBe(10 * MIN_S);
   });
 });

@@ -55,6 +55,7 @@ export {
   type TasteRow,
   type TasteRows,
   type TasteValue,
+  NOTHING_SAID,
   type Tasting,
 } from './tasting';
 export {

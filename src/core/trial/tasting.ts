@@ -32,6 +32,19 @@ export interface Tasting {
 /** A clean spoon or leaf takes about this much; estimate. */
 export const DRAWN_G = 2;
 
+/** Tasted, and nothing said of it yet. */
+export const NOTHING_SAID: Tasting = {
+  on: 'leaf',
+  temperatureC: null,
+  minutesAfterShake: null,
+  rows: {},
+  bite: null,
+  flat: false,
+  right: false,
+  note: '',
+  drawnG: DRAWN_G,
+};
+
 /** What each row may lack, and have too much of; bitterness cannot be too little. */
 const SAYS: Readonly<Record<Exclude<TasteRow, 'bite'>, readonly [low: Complaint | null, high: Complaint]>> = {
   acid: ['needs-acid', 'too-sharp'],

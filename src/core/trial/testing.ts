@@ -2,7 +2,7 @@
 import type { IngredientId } from '#core/ingredient';
 import type { LoggedEvent, Source, TrialEvent } from './event';
 import type { TrialLine } from './step';
-import type { Tasting } from './tasting';
+import { NOTHING_SAID, type Tasting } from './tasting';
 
 export const line = (id: string, massG: number, form = ''): TrialLine => ({
   ingredientId: id as IngredientId,
@@ -10,17 +10,7 @@ export const line = (id: string, massG: number, form = ''): TrialLine => ({
   massG,
 });
 
-export const PLAIN: Tasting = {
-  on: 'leaf',
-  temperatureC: null,
-  minutesAfterShake: null,
-  rows: {},
-  bite: null,
-  flat: false,
-  right: false,
-  note: '',
-  drawnG: 2,
-};
+export const PLAIN = NOTHING_SAID;
 export const tasted = (about: Partial<Tasting> = {}): TrialEvent => ({ kind: 'tasted', ...PLAIN, ...about });
 export const added = (...lines: readonly TrialLine[]): TrialEvent => ({ kind: 'added', lines, note: '' });
 export const took = (

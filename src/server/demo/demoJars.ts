@@ -3,7 +3,7 @@ import type { FormulaId, VesselId } from '#core/formula';
 import { measuringWith, REFERENCE_CATALOGUE, type IngredientId } from '#core/ingredient';
 import { usualSeconds, usualTool } from '#core/emulsion';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
-import { planMaking, type Tasting, type TrialEvent } from '#core/trial';
+import { NOTHING_SAID, planMaking, type Tasting, type TrialEvent } from '#core/trial';
 import { STARTING_VESSELS } from '#core/vessel';
 import type { TrialStore } from '../features/trials/store';
 import { DEMO_FORMULAS } from './demoKitchen';
@@ -75,17 +75,6 @@ export const DEMO_JARS: readonly DemoJar[] = [
   },
 ];
 
-const PLAIN: Tasting = {
-  on: 'leaf',
-  temperatureC: null,
-  minutesAfterShake: null,
-  rows: {},
-  bite: null,
-  flat: false,
-  right: false,
-  note: '',
-  drawnG: 2,
-};
 const STEP_MS = 40_000;
 
 /** @param storeAt the store as it would have been at that time */
@@ -153,7 +142,7 @@ async function loadJar(
             massG,
           })),
         }
-      : { kind: 'tasted', ...PLAIN, ...entry },
+      : { kind: 'tasted', ...NOTHING_SAID, ...entry },
   );
   for (const [place, event] of [...made, ...told].entries()) {
     const at = new Date(began.getTime() + (place + 1) * STEP_MS);

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { EmbeddedWire, type Wire } from '../db/wire';
-import { LiveHub, type News } from './hub';
+import type { News } from '#contract';
+import { LiveHub } from './hub';
 
 /** Two hubs on one line, as two processes have it. */
 function line(): { wires: readonly Wire[]; cut: () => void } {

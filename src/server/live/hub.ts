@@ -1,18 +1,5 @@
-import type { SharedKind } from '#contract';
+import type { News } from '#contract';
 import type { Wire } from '../db/wire';
-
-/** Tells every open screen that something it may show has changed; what it is, it asks for. */
-export type News =
-  | { readonly about: 'trials'; readonly formulaId: string }
-  | { readonly about: 'timers' }
-  | { readonly about: 'plan'; readonly day: string }
-  | { readonly about: 'formula'; readonly id: string }
-  | { readonly about: 'shared'; readonly kind: SharedKind; readonly id: string }
-  | { readonly about: 'kept'; readonly what: 'measures' | 'panels' | 'dressings' }
-  /** News may have been missed. */
-  | { readonly about: 'gap' }
-  /** A backup was restored: nothing that is shown holds any more. */
-  | { readonly about: 'everything' };
 
 /** The screens of this process; what it is told here, the other processes on the same database are told too. */
 export class LiveHub {

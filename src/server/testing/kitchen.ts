@@ -154,3 +154,20 @@ export const sampleFormula = (name = 'Lakeside test'): Formula => ({
     { ...addition('three', '90 ml', 'rapeseed', 0), phase: 'oil' },
   ],
 });
+
+/** A kitchen with one frozen formula, "house". */
+export async function openHouse(
+  folder: string,
+  options: Partial<StartOptions> = {},
+): Promise<{ readonly kitchen: RunningKitchen; readonly client: Client }> {
+  const kitchen = await openKitchen(folder, options);
+  const client = new Client(kitchen.address);
+  await client.post('formulas', { id: 'house', formula: sampleFormula('House') });
+  await client.post('formulas/house/versions', { revision: 0 });
+  return { kitchen, client };
+}
+
+export async function closeDown(kitchen: RunningKitchen, folder: string): Promise<void> {
+  await kitchen.stop();
+  dropFolder(folder);
+}

@@ -1,21 +1,11 @@
 /** News from the server, so that two screens on one making see each other's steps. */
 import { useEffect } from 'react';
-import type { SharedKind } from '#contract';
+import type { News } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { ALL_TAGS, ALL_TRIALS, kitchenApi } from '../data/kitchenApi';
 import { keyOf, type Kind, type WorkKey } from './shared';
 import { listsWith } from './lists';
 import { useAppDispatch } from './store';
-
-type News =
-  | { readonly about: 'trials'; readonly formulaId: FormulaId }
-  | { readonly about: 'timers' }
-  | { readonly about: 'plan'; readonly day: string }
-  | { readonly about: 'formula'; readonly id: string }
-  | { readonly about: 'shared'; readonly kind: SharedKind; readonly id: string }
-  | { readonly about: 'kept'; readonly what: 'measures' | 'panels' | 'dressings' }
-  | { readonly about: 'gap' }
-  | { readonly about: 'everything' };
 
 /** Fetched once the page stands. */
 const sender = () => import('./sync');
@@ -40,7 +30,7 @@ function tagsOf(news: Exclude<News, { about: 'everything' }>) {
     case 'gap':
       return ALL_TAGS;
     case 'trials':
-      return [{ type: 'Trials', id: news.formulaId }, 'Batches'] as const;
+      return [{ type: 'Trials', id: news.formulaId as FormulaId }, 'Batches'] as const;
   }
 }
 
