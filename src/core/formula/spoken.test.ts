@@ -26,6 +26,7 @@ const SAME: readonly (readonly [string, string])[] = [
   ['2 and a half tablespoons maple syrup', '2.5 tbsp maple syrup'],
   ['half of a teaspoon paprika', '1/2 tsp paprika'],
   ['a couple of tablespoons of honey', '2 tbsp honey'],
+  ['a couple of tablespoons plus 1 teaspoon honey', '2 tbsp plus 1 tsp honey'],
   ['another tablespoon of lime juice', '1 tbsp lime juice'],
   ['2 more teaspoons of sugar', '2 tsp sugar'],
   ['3 tbsp (48 g) tahini', '48 g tahini'],

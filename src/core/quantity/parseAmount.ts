@@ -148,6 +148,7 @@ function readTerm(cursor: Cursor, whole: string): AmountTerm | Problem {
   const unit: Unit = found ?? 'each';
   // Of spoons and cups a couple is two; of pinches it may be three.
   const isCouple = cursor.saidCouple && found !== null && isVolumeUnit(found);
+  cursor.saidCouple = false;
   const said = isCouple ? range(2, 2, 3) : (count ?? exactly(1));
   const nominal = further === null ? said : plus(said, exactly(further));
   return { count: fill ? times(nominal, fill) : nominal, unit, size };

@@ -7,7 +7,7 @@ export const settingsWords = {
   withoutTheServer: 'Without the server',
   offline: {
     ready:
-      'Kept on this device: any page opens and works while the server is away, from a cold start as well. It can be installed from the browser’s menu.',
+      'Kept on this device: it opens and works while the server is away, from a cold start as well, with every formula that was seen here before. It can be installed from the browser’s menu.',
     installing: 'Being kept on this device…',
     'no-secure-context':
       'This page came over plain HTTP: while it is open it works without the server and loses nothing, but it cannot be opened anew. Browsers keep a page only from a secure address: give the server a certificate (TLS_CERT and TLS_KEY), or put it behind a proxy that has one.',
