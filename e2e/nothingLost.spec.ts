@@ -95,6 +95,22 @@ test(
     await page.getByRole('button', { name: 'Take theirs: 5 tsp' }).click();
     await expect(mine.amount('Honey')).toHaveValue('5 tsp');
     await mine.saved();
+    // Again, and settled by key.
+    await cutOff(page);
+    await mine.amount('Honey').fill('3 tsp');
+    await mine.amount('Honey').press('Enter');
+    await expect(mine.saveState).toContainText('Server away');
+    await theirs.amount('Honey').fill('6 tsp');
+    await theirs.amount('Honey').press('Enter');
+    await theirs.saved();
+    await back(page);
+    await expect(page.getByRole('button', { name: 'Keep mine: 3 tsp' })).toBeVisible();
+    await page.getByRole('heading').first().click();
+    await page.keyboard.press('k');
+    await expect(page.getByRole('button', { name: 'Keep mine: 3 tsp' })).toBeHidden();
+    await mine.saved();
+    await expect(mine.amount('Honey')).toHaveValue('3 tsp');
+    await expect(theirs.amount('Honey')).toHaveValue('3 tsp');
     await context.close();
   },
 );
