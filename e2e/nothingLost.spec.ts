@@ -137,7 +137,18 @@ test('asks visitors for the passcode and sends what waited', { tag: '@always' },
     await page.reload();
     await expect(compose.amount('Plum purée')).toHaveValue('80 g');
     await page.goto(`${server.address}/settings`);
-    await page.getByRole('button', { name: 'Sign out on this device' }).click();
+    // What was not sent is asked about before it would be thrown away.
+    await page.route('**/changes', (route) => route.abort());
+    await page.getByLabel('Kitchen').or(page.getByLabel('Name of the kitchen')).first().fill('Upper Tarn');
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await expect(page.getByTestId('sync')).toHaveAttribute('data-unsent', '1');
+    const signOut = page.getByRole('button', { name: 'Sign out on this device' });
+    await signOut.click();
+    await expect(page.getByText('was not sent yet')).toBeVisible();
+    await page.getByRole('button', { name: 'Stay' }).click();
+    await page.unroute('**/changes');
+    await expect(page.getByTestId('sync')).toHaveAttribute('data-unsent', '0', { timeout: 30_000 });
+    await signOut.click();
     await expect(page.getByLabel('Passcode')).toBeVisible();
   } finally {
     await server.stop();
