@@ -82,7 +82,15 @@ export async function carryOver(): Promise<void> {
     for (const { id, trialId, formulaId, event, by, happenedAt, place } of events) {
       const entry: Waiting = {
         kind: 'event',
-        ...{ id, trialId, formulaId, event, by, happenedAt, place, kitchen, refused: null },
+        id,
+        trialId,
+        formulaId,
+        event,
+        by,
+        happenedAt,
+        place,
+        kitchen,
+        refused: null,
       };
       await db.put('waiting', entry);
     }

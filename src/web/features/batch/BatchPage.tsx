@@ -71,7 +71,10 @@ function Bench({ working, versions }: { working: WorkingFormula; versions: reado
       )}
       {version && (
         <BatchPlanner
-          {...{ working, version, draft, setDraft }}
+          working={working}
+          version={version}
+          draft={draft}
+          setDraft={setDraft}
           versions={newestFirst.map(({ number }) => ({ number, state: stateOf(number) }))}
         />
       )}

@@ -56,7 +56,16 @@ export function BatchPlanner({ working, version, versions, draft, setDraft }: Pl
     unit === 'ml' ? formatVolume(amount, settings) : formatMass(amount, settings);
   return (
     <div className="grid gap-3.5 lg:grid-cols-[322px_minmax(0,1fr)_320px]">
-      <PlanFields {...{ draft, setDraft, versions, version, lines, problems, kitchen, request }} />
+      <PlanFields
+        draft={draft}
+        setDraft={setDraft}
+        versions={versions}
+        version={version}
+        lines={lines}
+        problems={problems}
+        kitchen={kitchen}
+        request={request}
+      />
       <section aria-label={batchPlanWords.thePlan} className="card grid content-start gap-3 p-4">
         {STATE_HINTS[state] && (
           <p className="border-l-4 border-l-oil pl-3 font-semibold" data-testid="unproven">
@@ -87,7 +96,15 @@ export function BatchPlanner({ working, version, versions, draft, setDraft }: Pl
         )}
         {shown && <PlanTable {...shown} formula={version.formula} kitchen={kitchen} toTaste={toTaste} />}
         {shown && answer && request === shown.request && (
-          <TakeOn {...{ working, version, draft, read, state }} plan={shown.plan} request={shown.request} />
+          <TakeOn
+            working={working}
+            version={version}
+            draft={draft}
+            read={read}
+            state={state}
+            plan={shown.plan}
+            request={shown.request}
+          />
         )}
       </section>
       {shown ? (

@@ -115,7 +115,14 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
           />
         </div>
         <AdditionsCard
-          {...{ formula, kitchen, vessel, context, reckoning, judgement, style, changing }}
+          formula={formula}
+          kitchen={kitchen}
+          vessel={vessel}
+          context={context}
+          reckoning={reckoning}
+          judgement={judgement}
+          style={style}
+          changing={changing}
           actions={rowActionsFor({ formula, kitchen, edit, setDraft, setPanel, setSelection })}
           selection={selection}
           onSelect={setSelection}
@@ -141,7 +148,16 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
       </div>
       {panel && (
         <BenchPanels
-          {...{ panel, formula, reckoning, judgement, vessel, context, kitchen, style, shortcuts, learnt }}
+          panel={panel}
+          formula={formula}
+          reckoning={reckoning}
+          judgement={judgement}
+          vessel={vessel}
+          context={context}
+          kitchen={kitchen}
+          style={style}
+          shortcuts={shortcuts}
+          learnt={learnt}
           styles={bench.styles}
           onEdit={edit}
           onStyle={show('style')}

@@ -93,11 +93,22 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
           current={viewing ? shown : (off?.state ?? shown)}
           waiting={jar.waiting}
           note={deviationNote(states, making, deviation, catalogue, settings)}
-          {...{ making, catalogue, settings }}
+          making={making}
+          catalogue={catalogue}
+          settings={settings}
         />
         <div className="order-first grid content-start gap-3 lg:order-none">
           <StepNow
-            {...{ jar, batchMates, working, kitchen, state, viewed, saying, scale, counter, onAnother }}
+            jar={jar}
+            batchMates={batchMates}
+            working={working}
+            kitchen={kitchen}
+            state={state}
+            viewed={viewed}
+            saying={saying}
+            scale={scale}
+            counter={counter}
+            onAnother={onAnother}
             onUndo={undo}
             onActions={setActions}
           />
@@ -124,7 +135,13 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
           </div>
         </div>
         <JarNow
-          {...{ portions, vessel, volumeMl, settings, states, making, catalogue }}
+          portions={portions}
+          vessel={vessel}
+          volumeMl={volumeMl}
+          settings={settings}
+          states={states}
+          making={making}
+          catalogue={catalogue}
           shown={shown}
           pouring={shown && shown.status === 'open' ? scale.netG : null}
         />
@@ -136,7 +153,9 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
           state={current}
           states={states}
           scale={scale}
-          {...{ making, catalogue, context }}
+          making={making}
+          catalogue={catalogue}
+          context={context}
           onSay={say}
           onClose={() => {
             setOtherwise(false);

@@ -61,7 +61,14 @@ export function SplitPanel({
       <h2 className="font-name text-3xl font-bold">{makeWeighWords.itHasSplitDoNot}</h2>
       {state ? (
         <RescueSection
-          {...{ request, state, tool: making.tool, portions, kitchen, formula, context, volumeMl }}
+          request={request}
+          state={state}
+          tool={making.tool}
+          portions={portions}
+          kitchen={kitchen}
+          formula={formula}
+          context={context}
+          volumeMl={volumeMl}
           trouble="split"
           onTake={(way) => {
             onPlan('rescue', [], rescueSteps(way), before, 'rescue');

@@ -41,11 +41,25 @@ export function StepNow(props: StepNowProps): ReactNode {
   const { say, plan, spread } = saying;
   const navigate = useNavigate();
   if (state.disputed)
-    return <DisputePanel {...{ catalogue, making, settings }} state={state.disputed} onSay={say} />;
+    return (
+      <DisputePanel
+        catalogue={catalogue}
+        making={making}
+        settings={settings}
+        state={state.disputed}
+        onSay={say}
+      />
+    );
   if (state.newest?.event.kind === 'split')
     return (
       <SplitPanel
-        {...{ jar, portions, volumeMl, vessel, context, kitchen, formula }}
+        jar={jar}
+        portions={portions}
+        volumeMl={volumeMl}
+        vessel={vessel}
+        context={context}
+        kitchen={kitchen}
+        formula={formula}
         onPlan={plan}
         before={state.current?.step.id ?? null}
       />
@@ -53,7 +67,15 @@ export function StepNow(props: StepNowProps): ReactNode {
   if (off && !viewing)
     return (
       <RepairPanel
-        {...{ off, states, deviation, making, vessel, context, kitchen, formula, openLoads }}
+        off={off}
+        states={states}
+        deviation={deviation}
+        making={making}
+        vessel={vessel}
+        context={context}
+        kitchen={kitchen}
+        formula={formula}
+        openLoads={openLoads}
         onSpread={spread}
         onPlan={plan}
         onUndo={props.onUndo}
@@ -62,7 +84,11 @@ export function StepNow(props: StepNowProps): ReactNode {
   if (!shown)
     return (
       <FinishedPanel
-        {...{ jar, batchMates, portions, volumeMl, settings }}
+        jar={jar}
+        batchMates={batchMates}
+        portions={portions}
+        volumeMl={volumeMl}
+        settings={settings}
         onSay={say}
         onAnother={props.onAnother}
         onTaste={() => void navigate(`/formulas/${jar.formulaId}/taste?jar=${jar.id}`)}
@@ -83,14 +109,24 @@ export function StepNow(props: StepNowProps): ReactNode {
       key={shown.step.id}
       step={shown.step}
       words={stepWordsOf(catalogue, settings)}
-      {...{ making, jar, onActions }}
+      making={making}
+      jar={jar}
+      onActions={onActions}
       onSay={say}
     />
   ) : (
     <WeighPanel
       key={shown.step.id}
       state={shown}
-      {...{ making, portions, volumeMl, kitchen, context, formula, scale, counter, onActions }}
+      making={making}
+      portions={portions}
+      volumeMl={volumeMl}
+      kitchen={kitchen}
+      context={context}
+      formula={formula}
+      scale={scale}
+      counter={counter}
+      onActions={onActions}
       onSay={say}
     />
   );

@@ -43,7 +43,14 @@ export function useJarState(jar: Jar, batchMates: readonly Jar[], working: Worki
   );
   const standing = standingEvents(jar.events);
   return {
-    ...{ making, states, vessel, context, portions, volumeMl, deviation, openLoads },
+    making,
+    states,
+    vessel,
+    context,
+    portions,
+    volumeMl,
+    deviation,
+    openLoads,
     current: currentStep(states),
     newest: standing.at(-1),
     disputed: states.find(({ status }) => status === 'disputed'),

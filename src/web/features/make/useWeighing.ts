@@ -77,7 +77,10 @@ export function useWeighing(props: WeighPanelProps) {
   const { takeableG } = scale;
   const inside = takeableG !== null && window !== null && inWindow(takeableG, window);
   useSelfTaking({
-    ...{ scale, counter, window, readabilityG },
+    scale,
+    counter,
+    window,
+    readabilityG,
     onTake: (massG) => {
       took(massG, scale.reading);
     },
@@ -89,8 +92,24 @@ export function useWeighing(props: WeighPanelProps) {
     takeableG !== null &&
     Math.abs(takeableG - armedG) <= Math.max(SAME_STEPS * readabilityG, SAME_SHARE * armedG);
   return {
-    ...{ step, id, ingredient, wantedG, readabilityG, window, takeableG, inside, confirming },
-    ...{ typing, setTyping, text, setText, typed, spoonArmed, setSpoonArmed, setArmedG, took },
+    step,
+    id,
+    ingredient,
+    wantedG,
+    readabilityG,
+    window,
+    takeableG,
+    inside,
+    confirming,
+    typing,
+    setTyping,
+    text,
+    setText,
+    typed,
+    spoonArmed,
+    setSpoonArmed,
+    setArmedG,
+    took,
     typedFits: typed !== null && typed > 0 && typed <= 100_000,
     said: stepSaid(step, stepWordsOf(catalogue, settings)),
     spoonText: ingredient && wantedG ? spoonsFor(wantedG, ingredient, formula, context) : null,

@@ -82,7 +82,11 @@ function open(stepId: string, scale: Scale, events: readonly TrialEvent[] = []) 
   const state = stepStates(STEPS, logged(...events)).find(({ step }) => step.id === stepId)!;
   const shown = show(
     <WeighPanel
-      {...{ state, making, scale, kitchen, formula }}
+      state={state}
+      making={making}
+      scale={scale}
+      kitchen={kitchen}
+      formula={formula}
       counter={NO_COUNTER}
       portions={[]}
       volumeMl={0}
@@ -215,7 +219,8 @@ describe('what was taken', () => {
     expect(state.status).toBe('disputed');
     const { user } = show(
       <DisputePanel
-        {...{ state, making }}
+        state={state}
+        making={making}
         catalogue={REFERENCE_CATALOGUE}
         settings={DEFAULT_SETTINGS}
         onSay={(...all) => said.push(...all)}

@@ -89,7 +89,7 @@ export function PantryPage() {
           <Plus size={18} aria-hidden /> {pantryWords.ourOwnIngredient}
         </Button>
       </div>
-      <PantrySearch {...{ q, category, show, set }} searchRef={search} />
+      <PantrySearch q={q} category={category} show={show} set={set} searchRef={search} />
       {shown.length === 0 ? (
         <NothingShown
           isUnsaid={show === 'onhand' && !q && !category}

@@ -152,7 +152,7 @@ function Day({ day, thing, onDay }: DayProps) {
         </section>
       )}
       <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_340px]">
-        <TickList {...{ day, plan, content, now }} onChange={change} />
+        <TickList day={day} plan={plan} content={content} now={now} onChange={change} />
         <div className="grid content-start gap-3.5">
           <ServiceForm
             content={content}
@@ -168,7 +168,7 @@ function Day({ day, thing, onDay }: DayProps) {
             }}
           />
         </div>
-        <DayNeeds {...{ day, content, shelf, kitchen }} />
+        <DayNeeds day={day} content={content} shelf={shelf} kitchen={kitchen} />
       </div>
     </div>
   );

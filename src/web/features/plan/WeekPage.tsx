@@ -94,12 +94,19 @@ function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
             </thead>
             <tbody>
               {plans.map((plan) => (
-                <DayRow key={plan.day} {...{ plan, kitchen, asked, nameOf, now }} />
+                <DayRow
+                  key={plan.day}
+                  plan={plan}
+                  kitchen={kitchen}
+                  asked={asked}
+                  nameOf={nameOf}
+                  now={now}
+                />
               ))}
             </tbody>
           </table>
         </section>
-        <WeekBatches {...{ from, plans, kitchen, asked, nameOf }} />
+        <WeekBatches from={from} plans={plans} kitchen={kitchen} asked={asked} nameOf={nameOf} />
       </div>
     </div>
   );

@@ -83,7 +83,15 @@ export function HowMuch({ dish, own, kitchen, version, formulaId, volumeMl, mass
           {serveWords.planABatchOfFormatvolume(formatVolume(batch * 1000, settings))}
         </Link>
       )}
-      {version && <TookInstead key={`${kind} ${dressed}`} {...{ dish, formulaId, version, dishG }} />}
+      {version && (
+        <TookInstead
+          key={`${kind} ${dressed}`}
+          dish={dish}
+          formulaId={formulaId}
+          version={version}
+          dishG={dishG}
+        />
+      )}
     </section>
   );
 }

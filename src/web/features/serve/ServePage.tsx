@@ -65,7 +65,10 @@ function Serve({ working, versions }: { working: WorkingFormula; versions: reado
         <DishForm dish={dish} />
         <div className="grid content-start gap-3.5">
           <HowMuch
-            {...{ dish, own, kitchen, version }}
+            dish={dish}
+            own={own}
+            kitchen={kitchen}
+            version={version}
             formulaId={working.id}
             volumeMl={read.reckoning.totals.mixedVolumeMl}
             massG={read.reckoning.totals.massG}
@@ -73,7 +76,9 @@ function Serve({ working, versions }: { working: WorkingFormula; versions: reado
           <Thinned dish={dish} own={own} />
         </div>
         <InService
-          {...{ dish, own, kitchen }}
+          dish={dish}
+          own={own}
+          kitchen={kitchen}
           {...read}
           formula={formula}
           formulaId={working.id}

@@ -168,7 +168,7 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
           }}
         />
       )}
-      <ShelfPanel {...{ panel, kitchen, creating, make, setPanel }} />
+      <ShelfPanel panel={panel} kitchen={kitchen} creating={creating} make={make} setPanel={setPanel} />
       {panel === 'keys' && (
         <Suspense fallback={null}>
           <KeyHelp

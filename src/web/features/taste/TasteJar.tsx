@@ -73,7 +73,9 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
         {right && (
           <section aria-label={tasteWords.right} className="card border-l-4 border-l-bottle p-4">
             <KeepVersion
-              {...{ working, jar, kitchen }}
+              working={working}
+              jar={jar}
+              kitchen={kitchen}
               open={keeping}
               onOpen={() => {
                 setKeeping(true);

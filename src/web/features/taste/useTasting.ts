@@ -33,8 +33,15 @@ function useFigures() {
   const temperature = readOptional(temperatureText, -5, 90);
   const drawn = readOptional(drawnText, 0, 1000);
   return {
-    ...{ minutesText, setMinutesText, temperatureText, setTemperatureText, drawnText, setDrawnText },
-    ...{ minutes, temperature, drawn },
+    minutesText,
+    setMinutesText,
+    temperatureText,
+    setTemperatureText,
+    drawnText,
+    setDrawnText,
+    minutes,
+    temperature,
+    drawn,
     fits: minutes.fits && temperature.fits && drawn.fits,
     clear: () => {
       setMinutesText('');
@@ -87,8 +94,23 @@ export function useTasting(jar: Jar) {
     figures.clear();
   };
   return {
-    ...{ rows, setRows, bite, setBite, bites, flat, setFlat, on, setOn, note, setNote, figures, sinceShake },
-    ...{ tasting, said, say, recordTasting },
+    rows,
+    setRows,
+    bite,
+    setBite,
+    bites,
+    flat,
+    setFlat,
+    on,
+    setOn,
+    note,
+    setNote,
+    figures,
+    sinceShake,
+    tasting,
+    said,
+    say,
+    recordTasting,
     nothing: saysNothing({ rows, flat, right: false, note }),
   };
 }
