@@ -6,6 +6,7 @@ import { newId } from '../sync/device';
 import { useSaveShared } from '../sync/useSaveShared';
 import { Button } from '../ui/Button';
 import { Dialog } from '../ui/Dialog';
+import { Alert } from '../ui/Alert';
 
 function initialsOf(name: string): string {
   const words = name.trim().split(/\s+/).filter(Boolean);
@@ -88,9 +89,7 @@ export function CookPanel({
           {frameWords.addAndChoose}
         </Button>
         {saving.error !== undefined && (
-          <p role="alert" className="w-full text-sm text-acid-ink">
-            {frameWords.notAddedError(sayError(saving.error))}
-          </p>
+          <Alert className="w-full text-sm">{frameWords.notAddedError(sayError(saving.error))}</Alert>
         )}
       </form>
     </Dialog>

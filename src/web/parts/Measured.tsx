@@ -4,7 +4,7 @@ import type { Instrument, Settings } from '#contract';
 import { isKind, measuredPh, standingEvents, type Reading, type TrialEvent } from '#core/trial';
 import { formatMoment, formatNumber } from '#words/numbers';
 import { partsWords } from '#words/screens/parts';
-import { readDecimal } from '../ui/readDecimal';
+import { typedNumber } from '../form/typed';
 import { useCounter } from '../data/instruments';
 import type { Jar } from '../data/jars';
 import { Button } from '../ui/Button';
@@ -109,8 +109,7 @@ function Probe({
   onTake: (value: number, reading: Reading) => void;
 }) {
   const [text, setText] = useState('');
-  const value = readDecimal(text);
-  const fits = value !== null && value >= low && value <= high;
+  const { value, fits, wrong } = typedNumber(text, { from: low, to: high });
   return (
     <div className="grid content-start gap-2">
       <Field
@@ -118,7 +117,7 @@ function Probe({
         inputMode="decimal"
         value={text}
         onText={setText}
-        problem={text.trim() === '' || fits ? null : partsWords.fromLowToHigh(low, high)}
+        problem={wrong ? partsWords.fromLowToHigh(low, high) : null}
       />
       <div className="flex flex-wrap gap-4">
         <Button

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Hand } from '#contract';
 import { partsWords } from '#words/screens/parts';
 import { useMoveHandMutation } from '../data/kitchenApi';
-import { readDecimal } from '../ui/readDecimal';
+import { typedNumber } from '../form/typed';
 import type { CounterView } from '../data/instruments';
 import { Button } from '../ui/Button';
 import { Chips } from '../ui/Chips';
@@ -47,8 +47,7 @@ export function TesterPanel({ counter }: { counter: CounterView }) {
   );
   const scale = counter.frame?.readings.scale;
   const plugged = scale?.status !== 'unplugged';
-  const exact = readDecimal(grams);
-  const exactFits = exact !== null && Math.abs(exact) <= 100_000;
+  const { value: exact, fits: exactFits } = typedNumber(grams, { from: -100_000, to: 100_000 });
   return (
     <details className="card border-2 border-dashed border-sweet p-4" open>
       <summary className="min-h-8 cursor-pointer font-semibold text-sweet-ink">
@@ -155,8 +154,7 @@ function Dip({
   onDip: (value: number) => void;
 }) {
   const [text, setText] = useState('');
-  const value = readDecimal(text);
-  const fits = value !== null && value >= low && value <= high;
+  const { value, fits, wrong } = typedNumber(text, { from: low, to: high });
   return (
     <form
       className="flex items-end gap-2"
@@ -171,7 +169,7 @@ function Dip({
         inputMode="decimal"
         value={text}
         onText={setText}
-        problem={text.trim() === '' || fits ? null : partsWords.lowToHigh(low, high)}
+        problem={wrong ? partsWords.lowToHigh(low, high) : null}
       />
       <Button className="min-h-12" type="submit" disabled={!fits}>
         {partsWords.dip}

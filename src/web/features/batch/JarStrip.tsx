@@ -6,7 +6,7 @@ import { reckonFormula } from '#core/reckoning';
 import { formatNumber } from '#words/numbers';
 import { batchPlanWords } from '#words/screens/batchPlan';
 import { Alert } from '../../ui/Alert';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { contextFor, vesselOf } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import type { WorkingFormula } from '../../sync/working';
@@ -23,8 +23,9 @@ export function JarStrip({ working, version }: { working: WorkingFormula; versio
   const [glassText, setGlassText] = useState('');
   const paper = usePaper();
   const vessel = vesselOf({ ...version.formula, vesselId }, vessels);
-  const glass = glassText.trim() === '' ? USUAL_GLASS_MM : readDecimal(glassText);
-  const glassFits = glass !== null && glass >= GLASS_LIMITS_MM.low && glass <= GLASS_LIMITS_MM.high;
+  const typedGlass = typedNumber(glassText, { from: GLASS_LIMITS_MM.low, to: GLASS_LIMITS_MM.high });
+  const glass = typedGlass.blank ? USUAL_GLASS_MM : typedGlass.value;
+  const glassFits = glass !== null;
   const additions = useMemo(
     () =>
       reckonFormula(version.formula, vessel, contextFor(version.formula, kitchen)).additions.flatMap(
@@ -77,7 +78,7 @@ export function JarStrip({ working, version }: { working: WorkingFormula; versio
           problem={glassFits ? null : batchPlanWords.lowToHighMm(GLASS_LIMITS_MM.low, GLASS_LIMITS_MM.high)}
         />
       </div>
-      {strip && strip.status !== 'strip' && <p role="alert">{sayNoStrip(strip)}</p>}
+      {strip && strip.status !== 'strip' && <Alert>{sayNoStrip(strip)}</Alert>}
       {strip?.status === 'strip' && (
         <ol className="text-sm" data-testid="strip-lines">
           {strip.lines.map(({ name, said, alongMm, bySpoon }, i) => (

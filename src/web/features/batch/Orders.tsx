@@ -4,7 +4,7 @@ import { ordersByVersion } from '#core/batch';
 import { batchPlanWords } from '#words/screens/batchPlan';
 import { useFormulasQuery, useStandingsQuery } from '../../data/kitchenApi';
 import { formatVolume } from '#words/numbers';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { usualVersion } from '#kitchen/batch';
 import { useKitchen } from '../../data/kitchen';
 import { useKept } from '../../sync/useKept';
@@ -29,11 +29,14 @@ export function Orders({ day }: { day: string }) {
   const [lines, setLines] = useKept<readonly OrderLine[]>(`orders-${day}`, []);
   const [chosen, setChosen] = useState('');
   const formulaId = chosen || (formulas[0]?.id ?? '');
-  const read = lines.map(({ jars, jarMl }) => ({ jars: readDecimal(jars), jarMl: readDecimal(jarMl) }));
+  const read = lines.map(({ jars, jarMl }) => ({
+    jars: typedNumber(jars, { above: 0 }).value,
+    jarMl: typedNumber(jarMl, { above: 0 }).value,
+  }));
   const fine = lines.flatMap((line, i) => {
     const { jars, jarMl } = read[i]!;
     const formula = formulas.find(({ id }) => id === line.formulaId);
-    if (!formula || jars === null || jarMl === null || !(jars > 0 && jarMl > 0)) return [];
+    if (!formula || jars === null || jarMl === null) return [];
     const version = usualVersion(standings[formula.id], formula.latestNumber);
     return [{ formulaId: line.formulaId, version, jars, jarMl, fillShare: 1 }];
   });

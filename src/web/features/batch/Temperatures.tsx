@@ -5,7 +5,7 @@ import { TEMPERATURE_WORDS } from '#words/batch';
 import { formatMoment, formatNumber } from '#words/numbers';
 import { batchRunWords } from '#words/screens/batchRun';
 import { Alert } from '../../ui/Alert';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -18,8 +18,7 @@ export function Temperatures({ batch }: { batch: BatchRecord }) {
   const { busy, error, say } = useSay(batch.id);
   const [where, setWhere] = useState<TemperatureAt>('ingredients');
   const [text, setText] = useState('');
-  const value = readDecimal(text);
-  const fits = value !== null && value >= -40 && value <= 200;
+  const { value, fits } = typedNumber(text, { from: -40, to: 200 });
   const read = standingBatchEvents(batch.events).flatMap(({ id, at, event }) =>
     event.kind === 'temperature' ? [{ id, at, event }] : [],
   );

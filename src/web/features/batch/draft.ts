@@ -12,7 +12,7 @@ import {
 import { TOOLS, type Tool } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import { batchPlanWords } from '#words/screens/batchPlan';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 
 export const TARGET_KINDS = ['volume', 'mass', 'portions', 'jars', 'on-hand'] as const;
 export type TargetKind = (typeof TARGET_KINDS)[number];
@@ -104,6 +104,10 @@ export function useBatchDraft(): readonly [BatchDraft, (patch: Partial<BatchDraf
   return [draftFrom(search), set];
 }
 
+/** What a kitchen can mean, not what physics allows. */
+const JAR_LIMITS_ML = { from: 1, to: 20_000 };
+const FILL_LIMITS_PERCENT = { from: 10, to: 100 };
+
 export type DraftProblems = Readonly<Partial<Record<'amount' | 'sizeMl' | 'fillPercent' | 'startC', string>>>;
 
 /** The target, or what is wrong with what was typed. */
@@ -111,10 +115,10 @@ export function targetOf(
   draft: BatchDraft,
   portionMl: number,
 ): { readonly target: BatchTarget | null; readonly problems: DraftProblems } {
-  const number = (text: string): number | null => (text.trim() === '' ? null : readDecimal(text));
-  const amount = number(draft.amount);
-  const size = draft.sizeMl.trim() === '' ? portionMl : number(draft.sizeMl);
-  const fill = number(draft.fillPercent);
+  const amount = typedNumber(draft.amount).value;
+  const typedSize = typedNumber(draft.sizeMl, JAR_LIMITS_ML);
+  const size = typedSize.blank ? portionMl : typedSize.value;
+  const fill = typedNumber(draft.fillPercent, FILL_LIMITS_PERCENT).value;
   const whole = draft.kind === 'portions' || draft.kind === 'jars';
   const problems: { -readonly [K in keyof DraftProblems]: DraftProblems[K] } = {};
   if (draft.kind !== 'on-hand') {
@@ -122,9 +126,13 @@ export function targetOf(
     else if (whole && !Number.isInteger(amount)) problems.amount = batchPlanWords.aWholeNumber;
     else if (amount > 100_000) problems.amount = batchPlanWords.tooManyForOneKitchen;
   }
-  if (whole && (size === null || !(size >= 1 && size <= 20_000))) problems.sizeMl = '1 to 20,000 ml.';
-  if (draft.kind === 'jars' && (fill === null || !(fill >= 10 && fill <= 100)))
-    problems.fillPercent = '10 to 100 %.';
+  if (whole && size === null)
+    problems.sizeMl = batchPlanWords.fromLowToHighMl(JAR_LIMITS_ML.from, JAR_LIMITS_ML.to);
+  if (draft.kind === 'jars' && fill === null)
+    problems.fillPercent = batchPlanWords.fromLowToHighPercent(
+      FILL_LIMITS_PERCENT.from,
+      FILL_LIMITS_PERCENT.to,
+    );
   if (Object.keys(problems).length > 0) return { target: null, problems };
   switch (draft.kind) {
     case 'volume':

@@ -1,12 +1,15 @@
 import { useMemo } from 'react';
 import type { VersionRecord } from '#contract';
 import type { BatchAnswer, BatchRequest } from '#core/batch';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { batchRequestOf, readVersion, stockOf, type ReadVersion } from '#kitchen/batch';
 import type { Kitchen } from '#kitchen/reading';
+import { batchPlanWords } from '#words/screens/batchPlan';
 import { aimOf, useStyles } from '../../data/styles';
 import { useSearch, type Search } from '../../workers/useSearch';
 import { targetOf, type BatchDraft, type DraftProblems } from './draft';
+
+const START_LIMITS_C = { from: 0, to: 95 };
 
 export interface BatchPlanning {
   readonly request: BatchRequest | null;
@@ -29,9 +32,12 @@ export function useBatchPlan(version: VersionRecord, draft: BatchDraft, kitchen:
   const found = useMemo(() => {
     const now = JSON.parse(asked) as BatchDraft;
     const { target, problems } = targetOf(now, settings.servingVolumeMl);
-    const startC = now.startC.trim() === '' ? settings.batch.roomC : readDecimal(now.startC);
-    const startFits = startC !== null && startC >= 0 && startC <= 95;
-    const all: DraftProblems = startFits ? problems : { ...problems, startC: '0 to 95 °C.' };
+    const typedC = typedNumber(now.startC, START_LIMITS_C);
+    const startC = typedC.blank ? settings.batch.roomC : typedC.value;
+    const startFits = startC !== null && startC >= START_LIMITS_C.from && startC <= START_LIMITS_C.to;
+    const all: DraftProblems = startFits
+      ? problems
+      : { ...problems, startC: batchPlanWords.fromLowToHighC(START_LIMITS_C.from, START_LIMITS_C.to) };
     if (!target || !startFits || read.lines.length === 0) return { request: null, problems: all };
     const request = batchRequestOf(version, read, { ...now, target, startC }, kitchen, stock, style);
     return { request, problems: all };

@@ -17,6 +17,7 @@ import type { RowActions } from './rowActions';
 import { SelectionBar } from './SelectionBar';
 import { VerdictLine } from './StylePanel';
 import type { useBenchEdit } from './useBench';
+import { Alert } from '../../ui/Alert';
 
 const newAdditionId = (): AdditionId => newId() as AdditionId;
 
@@ -84,11 +85,7 @@ export function AdditionsCard(props: AdditionsCardProps) {
           else edit({ ...next, targetRatio: wanted });
         }}
       />
-      {blocked && (
-        <p role="alert" className="text-sm text-acid-ink">
-          {blocked}
-        </p>
-      )}
+      {blocked && <Alert className="text-sm">{blocked}</Alert>}
       <Selected {...props} selected={selected} />
       <div className="min-h-0 flex-1 lg:overflow-auto">
         {formula.additions.length === 0 && (

@@ -30,7 +30,7 @@ import { newId } from '../../sync/device';
 import { holdAskedOf, mixedWith } from '#kitchen/holds';
 import type { Kitchen } from '#kitchen/reading';
 import type { LearntReading } from '../../data/learnt';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
@@ -99,12 +99,10 @@ export function HoldPanel(props: HoldPanelProps) {
       [request, changes, helpers],
     ),
   );
-  const seconds = readDecimal(secondsText);
-  const secondsFit = seconds !== null && seconds >= 1 && seconds <= 3600;
+  const { value: seconds, fits: secondsFit } = typedNumber(secondsText, { from: 1, to: 3600 });
   // One step of undo for a whole number, not one a digit.
   const takeSeconds = (): void => {
-    if (seconds !== null && secondsFit && seconds !== mixed.seconds)
-      onEdit({ ...formula, mixSeconds: seconds });
+    if (seconds !== null && seconds !== mixed.seconds) onEdit({ ...formula, mixSeconds: seconds });
   };
   const apply = (change: Change): void => {
     if (change.kind === 'tool') onEdit({ ...formula, tool: change.tool, mixSeconds: null });

@@ -5,7 +5,7 @@ import { SHAKE_LINE_SHARE, type Vessel } from '#core/vessel';
 import type { Settings } from '#contract';
 import { formatAmount, formatRatio } from '#words/numbers';
 import { composeWords } from '#words/screens/compose';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { fillFactor, scaleAll } from '#kitchen/edits';
@@ -33,8 +33,8 @@ export function ScalePanel({
   const now = reckoning.totals.mixedVolumeMl;
   const shakeLine = Math.floor(vessel.brimfulVolumeMl * SHAKE_LINE_SHARE);
   const [text, setText] = useState(String(Math.round(now)));
-  const wanted = readDecimal(text);
-  const outcome = wanted !== null && wanted > 0 ? fillFactor(reckoning, wanted) : null;
+  const { value: wanted } = typedNumber(text, { above: 0 });
+  const outcome = wanted !== null ? fillFactor(reckoning, wanted) : null;
   const next = outcome?.status === 'scale' ? scaleAll(formula, reckoning, outcome.factor, context) : null;
   const scaled = next && reckonFormula(next, vessel, context);
   return (

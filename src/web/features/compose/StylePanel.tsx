@@ -18,12 +18,13 @@ import { sayStyle } from '#words/palate';
 import { composeBalanceWords } from '#words/screens/composeBalance';
 import { Tick } from '../../ui/Tick';
 import { sayError, useFormulasQuery } from '../../data/kitchenApi';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { newId } from '../../sync/device';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import type { KitchenStyle } from '../../data/styles';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
+import { Alert } from '../../ui/Alert';
 
 interface StylePanelProps {
   readonly styles: readonly KitchenStyle[];
@@ -266,8 +267,8 @@ const styleOf = ({ id, name, says, setWindows: windows }: KitchenStyle): Style =
 });
 
 function readWindow(key: PalateKey, { low, high }: { low: string; high: string }): PalateWindow | null {
-  const [from, to] = [readDecimal(low), readDecimal(high)];
-  if (from === null || to === null || from < 0 || from >= to) return null;
+  const [from, to] = [typedNumber(low, { from: 0 }).value, typedNumber(high).value];
+  if (from === null || to === null || from >= to) return null;
   const { factor } = MEASURE_WORDS[key];
   return { low: from / factor, high: to / factor };
 }
@@ -337,9 +338,7 @@ function OwnStyle({
           ))}
         </fieldset>
         {saving.error !== undefined && (
-          <p role="alert" className="text-acid-ink">
-            {composeBalanceWords.notKeptError2(sayError(saving.error))}
-          </p>
+          <Alert>{composeBalanceWords.notKeptError2(sayError(saving.error))}</Alert>
         )}
         <div className="flex gap-3">
           <Button kind="main" type="submit" disabled={!name.trim() || saving.isLoading}>

@@ -28,6 +28,7 @@ import { Dialog } from '../../ui/Dialog';
 import { Working } from '../../ui/Working';
 import { useSearch } from '../../workers/useSearch';
 import { ChangeEffect } from '../../parts/ChangeEffect';
+import { Alert } from '../../ui/Alert';
 
 interface WaysPanelProps {
   readonly formula: Formula;
@@ -112,9 +113,9 @@ export function WaysPanel(props: WaysPanelProps) {
         </p>
       )}
       {search.status === 'failed' && (
-        <p role="alert" className="text-acid-ink">
+        <Alert>
           {search.message} <Button onClick={again}>{composeBalanceWords.lookAgain}</Button>
-        </p>
+        </Alert>
       )}
       {search.status === 'done' && (
         <Answer

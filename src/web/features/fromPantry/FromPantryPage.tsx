@@ -21,7 +21,7 @@ import { contextFor } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { useStyles } from '../../data/styles';
 import { useKept } from '../../sync/useKept';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { Chips } from '../../ui/Chips';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
@@ -61,12 +61,14 @@ export function FromPantryPage() {
   );
   const context = useMemo(() => contextFor(empty, kitchen), [empty, kitchen]);
   const style = styles.find(({ id }) => id === styleId) ?? null;
-  const volumeMl = readDecimal(volumeText);
-  const volumeFits = volumeMl !== null && volumeMl >= VOLUME_LIMITS.low && volumeMl <= VOLUME_LIMITS.high;
+  const { value: volumeMl, fits: volumeFits } = typedNumber(volumeText, {
+    from: VOLUME_LIMITS.low,
+    to: VOLUME_LIMITS.high,
+  });
   const onHand = useMemo(() => onHandOf(lines, context), [lines, context]);
   const wished = useMemo(() => readLeanings(wish, onHand), [wish, onHand]);
   const question = useQuestion({
-    volumeMl: volumeFits ? volumeMl : null,
+    volumeMl,
     onHand,
     wished,
     style,

@@ -5,7 +5,7 @@ import { makingHold } from '#kitchen/holds';
 import { minutesSinceShake, SIGHTS, type Predicted, type Sight, type TrialEvent } from '#core/trial';
 import { SIGHT_WORDS } from '#words/trial';
 import { logWords } from '#words/screens/log';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { makingOf, type Jar } from '../../data/jars';
 import { vesselOf } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
@@ -32,8 +32,9 @@ export function LookAt({ working, jar, place }: { working: WorkingFormula; jar: 
   const [reading] = useHolds(asked);
   const hold = reading?.status === 'known' ? reading.hold : null;
   const since = minutesSinceShake(jar.events, new Date().toISOString());
-  const typed = text.trim() === '' ? since : readDecimal(text);
-  const fits = typed !== null && typed > 0 && typed <= 60 * 1440;
+  const said = typedNumber(text, { above: 0, to: 60 * 1440 });
+  const typed = said.blank ? since : said.value;
+  const fits = typed !== null && typed > 0;
   const say = async (event: TrialEvent): Promise<void> => {
     if (writing) return;
     setWriting(true);

@@ -10,7 +10,7 @@ import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
 import { makeWords } from '#words/screens/make';
 import { useCooksQuery } from '../../data/kitchenApi';
 import { formatAmount } from '#words/numbers';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { useBeginJar } from '../../sync/beginJar';
 import { cookHere } from '../../sync/cook';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
@@ -56,10 +56,10 @@ export function BeginMaking({
   const [roomText, setRoomText] = useState('');
   const [bottles, setBottles] = useState<BottlesInUse>({});
 
-  const wantedMl = volumeText.trim() === '' ? volumeMl : readDecimal(volumeText);
-  const volumeFits = wantedMl !== null && wantedMl > 0 && wantedMl <= 1_000_000;
-  const room = roomText.trim() === '' ? null : readDecimal(roomText);
-  const roomFits = roomText.trim() === '' || (room !== null && room >= -5 && room <= 60);
+  const typedMl = typedNumber(volumeText, { above: 0, to: 1_000_000 });
+  const wantedMl = typedMl.blank ? volumeMl : typedMl.value;
+  const volumeFits = wantedMl !== null;
+  const { value: room, wrong: roomWrong } = typedNumber(roomText, { from: -5, to: 60 });
   const plan = useMemo((): MakingPlan | null => {
     if (!volumeFits || !(volumeMl > 0)) return null;
     return planMaking(reckoning, judgement, {
@@ -67,10 +67,10 @@ export function BeginMaking({
       tool,
       seconds,
       vessel,
-      roomC: roomFits ? room : null,
+      roomC: room,
       bottles: filled(bottles),
     });
-  }, [volumeFits, volumeMl, wantedMl, reckoning, judgement, tool, seconds, vessel, roomFits, room, bottles]);
+  }, [volumeFits, volumeMl, wantedMl, reckoning, judgement, tool, seconds, vessel, room, bottles]);
   const poured = judgement.portions
     .map(({ ingredient }) => ingredient)
     .filter(({ category, isAcidLiquid }) => category === 'oil' || isAcidLiquid);
@@ -138,7 +138,7 @@ export function BeginMaking({
             placeholder={makeWords.nobodyMeasured}
             value={roomText}
             onText={setRoomText}
-            problem={roomFits ? null : ROOM_PROBLEM}
+            problem={roomWrong ? ROOM_PROBLEM : null}
           />
         </div>
         <div className="border-l-4 border-l-sweet pl-3 text-sm">
@@ -152,7 +152,7 @@ export function BeginMaking({
           kind="main"
           type="submit"
           className="min-h-16 text-lg"
-          disabled={!plan || !roomFits || !jar.ready || jar.busy}
+          disabled={!plan || roomWrong || !jar.ready || jar.busy}
         >
           {jar.version.freezes
             ? makeWords.freezeAsVNumberAnd(jar.version.number)

@@ -5,7 +5,7 @@ import { sayProblem } from '#words/reading';
 import type { MakingPlan, Reading, StepState, TrialEvent } from '#core/trial';
 import { formatAmount } from '#words/numbers';
 import { makeWeighWords } from '#words/screens/makeWeigh';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Dialog } from '../../ui/Dialog';
@@ -38,8 +38,9 @@ export function OtherwisePanel(props: OtherwisePanelProps) {
   const settings = { decimalSign: context.decimalSign };
   const planned = stepName(step, catalogue, making, settings);
   const found = words.trim().length > 1 ? searchIngredients(words, catalogue, MOST_FOUND) : [];
-  const typed = weight.trim() === '' ? scale.takeableG : readDecimal(weight);
-  const massG = typed !== null && typed > 0 && typed <= 100_000 ? typed : null;
+  const typed = typedNumber(weight, { above: 0, to: 100_000 });
+  const onScaleG = scale.takeableG !== null && scale.takeableG > 0 ? scale.takeableG : null;
+  const massG = typed.blank ? onScaleG : typed.value;
   const line = further.trim() ? readLine(further, context) : null;
   const addable = line?.reading.status === 'read' && line.reading.massG.nominal > 0 ? line.reading : null;
   const close = (...events: readonly TrialEvent[]): void => {

@@ -15,7 +15,7 @@ import {
 } from '#core/trial';
 import { formatAmount } from '#words/numbers';
 import { makeWeighWords } from '#words/screens/makeWeigh';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { freshAmountText } from '#kitchen/edits';
 import type { CounterView } from '../../data/instruments';
 import type { Kitchen } from '#kitchen/reading';
@@ -85,7 +85,7 @@ export function useWeighing(props: WeighPanelProps) {
       took(massG, scale.reading);
     },
   });
-  const typed = readDecimal(text);
+  const typed = typedNumber(text).value;
   // Outside the window a stray drop on the glass must not commit: the same amount is asked for twice.
   const confirming =
     armedG !== null &&

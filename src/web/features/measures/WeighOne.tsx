@@ -7,7 +7,7 @@ import { measuresWords } from '#words/screens/measures';
 import { Alert } from '../../ui/Alert';
 import { sayError, useAddMeasureMutation } from '../../data/kitchenApi';
 import { formatAmount } from '#words/numbers';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { newId } from '../../sync/device';
 import { useCounter } from '../../data/instruments';
 import { useKitchen } from '../../data/kitchen';
@@ -48,8 +48,7 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
     () => (search.trim().length > 1 ? searchIngredients(search, catalogue, MOST_FOUND) : []),
     [search, catalogue],
   );
-  const typed = readDecimal(text);
-  const fits = typed !== null && typed > 0 && typed <= 10_000;
+  const { value: typed, fits } = typedNumber(text, { above: 0, to: 10_000 });
   const grams = (massG: number): string => formatAmount(massG, 'g', settings);
   const take = (massG: number, source: Source): void => {
     setWeighings([...weighings, { massG, source }]);

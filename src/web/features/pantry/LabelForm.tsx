@@ -13,7 +13,7 @@ import {
 import { sayLabelProblem } from '#words/reading';
 import { pantryWords } from '#words/screens/pantry';
 import { Tick } from '../../ui/Tick';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { newId } from '../../sync/device';
 import type { Kitchen } from '#kitchen/reading';
 import { Choice } from '../../ui/Choice';
@@ -170,9 +170,8 @@ type Figure = number | 'wrong' | 'missing' | 'unknown';
 
 function readFigure(key: FigureKey, text: string, needed: boolean): Figure {
   if (!text.trim()) return needed ? 'missing' : 'unknown';
-  const value = readDecimal(text);
-  const [low, high] = LIMITS[key] ?? [0, 100];
-  return value !== null && value >= low && value <= high ? value : 'wrong';
+  const [from, to] = LIMITS[key] ?? [0, 100];
+  return typedNumber(text, { from, to }).value ?? 'wrong';
 }
 
 function sayLimits(key: FigureKey): string {

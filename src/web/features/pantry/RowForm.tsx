@@ -12,7 +12,7 @@ import {
 } from '#core/ingredient';
 import { pantryWords } from '#words/screens/pantry';
 import { Tick } from '../../ui/Tick';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { Field } from '../../ui/Field';
 import { AllergenFields, type AllergenAnswer } from './AllergenFields';
 import { COMPONENT_WORDS, HAZARD_WORDS } from './words';
@@ -81,18 +81,20 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
   const [save, saving] = useSaveShared('ingredient');
   const values = COMPONENTS.map((key) => ({
     key,
-    value: parts[key]?.trim() ? readDecimal(parts[key]) : 0,
+    value: parts[key]?.trim() ? typedNumber(parts[key], { from: 0 }).value : 0,
   }));
   const sum = values
     .filter(({ key }) => key !== 'fibre' && key !== 'polyol')
     .reduce((total, { value }) => total + (value ?? 0), 0);
-  const numbers = { density: readDecimal(density), ph: ph.trim() ? readDecimal(ph) : null };
+  const typedDensity = typedNumber(density, { from: 0.05, to: 2.5 });
+  const typedPh = typedNumber(ph, { from: 0, to: 14 });
+  const numbers = { density: typedDensity.value, ph: typedPh.value };
   const wrong =
     !name.trim() ||
-    values.some(({ value }) => value === null || value < 0) ||
+    values.some(({ value }) => value === null) ||
     sum > LARGEST_SUM_G ||
-    !(numbers.density !== null && numbers.density >= 0.05 && numbers.density <= 2.5) ||
-    (ph.trim() !== '' && !(numbers.ph !== null && numbers.ph >= 0 && numbers.ph <= 14));
+    !typedDensity.fits ||
+    typedPh.wrong;
   return (
     <form
       aria-label={pantryWords.itsValues}
@@ -154,7 +156,7 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
               className="text-sm"
               inputMode="decimal"
               value={parts[key] ?? ''}
-              problem={value === null || value < 0 ? pantryWords.aNumberOfGrams : ''}
+              problem={value === null ? pantryWords.aNumberOfGrams : ''}
               onText={(text) => {
                 setParts((now) => ({ ...now, [key]: text }));
               }}

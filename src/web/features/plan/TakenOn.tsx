@@ -5,6 +5,7 @@ import { formatVolume } from '#words/numbers';
 import { planWords } from '#words/screens/plan';
 import { Button } from '../../ui/Button';
 import { litresFor, type Covered, type TakingOn } from './takeOn';
+import { Alert } from '../../ui/Alert';
 
 /** The batches that are there for it. */
 export function TakenOn({ covered, settings }: { covered: Covered; settings: Settings }) {
@@ -50,9 +51,7 @@ export function TakeOnButton({ taking: { covered, waits, busy, problems, takeOn 
         </p>
       )}
       {problems.map((problem) => (
-        <p key={problem} role="alert" className="font-semibold text-acid-ink">
-          {problem}
-        </p>
+        <Alert key={problem}>{problem}</Alert>
       ))}
     </>
   );

@@ -8,7 +8,7 @@ import { DISHES, dressingFor, mlPer100GOf, servingsFrom, type DressedEntry } fro
 import { serveWords } from '#words/screens/serve';
 import { put } from '../../sync/outbox';
 import { formatAmount, formatMass, formatNumber, formatVolume } from '#words/numbers';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { newId } from '../../sync/device';
 import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
@@ -109,8 +109,7 @@ function TookInstead({
   dishG: number;
 }) {
   const [text, setText] = useState('');
-  const ml = readDecimal(text);
-  const fits = ml !== null && ml > 0 && ml <= 500_000;
+  const { value: ml, fits, wrong } = typedNumber(text, { above: 0, to: 500_000 });
   return (
     <form
       className="flex flex-wrap items-end gap-3 border-t border-rule pt-3"
@@ -128,7 +127,7 @@ function TookInstead({
         inputMode="decimal"
         value={text}
         onText={setText}
-        problem={text.trim() === '' || fits ? null : serveWords.aVolumeAboveNothing}
+        problem={wrong ? serveWords.aVolumeAboveNothing : null}
         className="w-44"
       />
       <Button type="submit" disabled={!fits}>

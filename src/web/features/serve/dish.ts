@@ -12,7 +12,7 @@ import {
   type Moment,
   type WaterSource,
 } from '#core/service';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 
 export interface Dish {
   readonly kind: DishKind;
@@ -35,7 +35,7 @@ export interface Dish {
 
 const oneOf = <T extends string>(all: readonly T[], text: string | null, usual: T): T =>
   all.find((value) => value === text) ?? usual;
-const number = (text: string): number | null => (text.trim() === '' ? null : readDecimal(text));
+const number = (text: string): number | null => typedNumber(text).value;
 
 export function useDish(): Dish {
   const [search, setSearch] = useSearchParams();

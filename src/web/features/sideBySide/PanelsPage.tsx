@@ -13,7 +13,7 @@ import {
   useVersionsQuery,
 } from '../../data/kitchenApi';
 import { formatMoment } from '#words/numbers';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 import { byNow, newId } from '../../sync/device';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
@@ -97,8 +97,7 @@ function NewPanel({ formulas }: { formulas: readonly ShelfRecord[] }) {
   const [text, setText] = useState('6');
   const [id] = useState(newId);
   const [begin, beginning] = useBeginPanelMutation();
-  const tasters = readDecimal(text);
-  const fits = tasters !== null && Number.isInteger(tasters) && tasters >= 1 && tasters <= MOST_TASTERS;
+  const { value: tasters, fits } = typedNumber(text, { from: 1, to: MOST_TASTERS, whole: true });
   const same = a.formulaId === b.formulaId && a.version === b.version;
   const start = async (): Promise<void> => {
     if (!fits || same) return;

@@ -54,9 +54,7 @@ export function KeepVersion(props: KeepVersionProps) {
     );
   }, [version, kitchen]);
   if (!version) {
-    return versions.error ? (
-      <p role="alert">{tasteWords.theVersionItWasMade(sayError(versions.error))}</p>
-    ) : null;
+    return versions.error ? <Alert>{tasteWords.theVersionItWasMade(sayError(versions.error))}</Alert> : null;
   }
   if (isAsPlanned(planned, asMade(jar.lines, jar.events))) {
     return (

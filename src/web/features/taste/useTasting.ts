@@ -13,15 +13,14 @@ import {
 } from '#core/trial';
 import type { Jar } from '../../data/jars';
 import { record } from '../../sync/outbox';
-import { readDecimal } from '../../ui/readDecimal';
+import { typedNumber } from '../../form/typed';
 
 const NO_ROWS: TasteRows = {};
 
 /** A number within bounds, or nothing. */
 function readOptional(text: string, low: number, high: number): { fits: boolean; value: number | null } {
-  if (text.trim() === '') return { fits: true, value: null };
-  const value = readDecimal(text);
-  return { fits: value !== null && value >= low && value <= high, value };
+  const { value, wrong } = typedNumber(text, { from: low, to: high });
+  return { fits: !wrong, value };
 }
 
 /** The figures beside the taste, as they are typed. */
