@@ -10,11 +10,20 @@ import { percentile } from './measure';
 
 const PATHS = [
   'formulas',
+  'formulas?offset=1800',
+  'formulas?q=walnut',
+  'formulas?state=proven',
+  'formulas?kind=creamy&sort=largest',
   'formulas/made',
-  'batches',
-  'standings',
+  'formulas/made?q=thyme 12',
+  'batches?day=2026-11-26',
+  'batches/days',
   'log',
+  'log/news',
+  'log/said',
   'trials',
+  'formulas/walnut-cider-7/trials',
+  'formulas/walnut-cider-7/standings',
   'formulas/walnut-cider-7/batches',
 ];
 const ASKED = 20;

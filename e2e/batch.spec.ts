@@ -54,10 +54,13 @@ interface Load {
 async function weighElsewhere(page: Page, number: number): Promise<void> {
   const { origin, pathname } = new URL(page.url());
   const formula = pathname.split('/')[2]!;
-  const [batch] = (await (await page.request.get(`/api/formulas/${formula}/batches`)).json()) as {
+  const { batches } = (await (await page.request.get(`/api/formulas/${formula}/batches`)).json()) as {
+    batches: { id: string }[];
+  };
+  const batch = (await (await page.request.get(`/api/batches/${batches[0]!.id}`)).json()) as {
     loads: readonly Load[];
-  }[];
-  const load = batch!.loads[number - 1]!;
+  };
+  const load = batch.loads[number - 1]!;
   const moved = new Map(
     load.events.flatMap(({ event }) =>
       (event.targets ?? []).map(({ stepId, massG }) => [stepId, massG] as const),

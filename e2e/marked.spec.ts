@@ -89,7 +89,7 @@ async function pdfText(response: Response): Promise<string> {
 
 test('no route says a word that is not in the room of words', async ({ page }) => {
   test.setTimeout(180_000);
-  const shelf = (await json('/api/formulas')) as { id: string }[];
+  const shelf = ((await json('/api/formulas')) as { records: { id: string }[] }).records;
   const batches = (await json('/api/batches')) as { id: string; formulaId: string; day: string }[];
   const stages = ['compose', 'make', 'taste', 'batch', 'serve', 'share', 'versions', 'log'];
   const places = [

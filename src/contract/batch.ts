@@ -30,6 +30,18 @@ export const daySchema = z
   .regex(/^\d{4}-\d{2}-\d{2}$/, 'must be a day such as 2026-05-31')
   .pipe(z.iso.date('is no day of the calendar'));
 
+/** One day, or all from one to another; with neither, the latest. */
+export const batchesQuerySchema = z
+  .strictObject({ day: daySchema.optional(), from: daySchema.optional(), to: daySchema.optional() })
+  .refine(
+    ({ from, to }) =>
+      from === undefined || to === undefined || Date.parse(to) - Date.parse(from) <= 31 * 86_400_000,
+    { path: ['to'], error: 'is more than a month after from' },
+  );
+export const batchListQuerySchema = z.strictObject({
+  offset: z.coerce.number().int().min(0).max(1_000_000).default(0),
+});
+
 const named = z.array(z.strictObject({ name: nameSchema })).max(200);
 const sentences = z.array(z.string().max(600)).max(80);
 const safetySchema = z.discriminatedUnion('kind', [
@@ -180,6 +192,14 @@ export interface BatchEventRecord {
   readonly event: BatchEvent;
   readonly by: By;
   readonly at: string;
+}
+/** Batches of a formula in short. */
+export interface BatchList {
+  readonly batches: readonly (Pick<BatchRecord, 'id' | 'number' | 'version' | 'day' | 'state'> & {
+    readonly yieldMl: number;
+  })[];
+  /** There are earlier ones. */
+  readonly more: boolean;
 }
 export interface BatchRecord {
   readonly id: string;

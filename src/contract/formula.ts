@@ -156,12 +156,6 @@ export interface FormulaRecord {
   readonly updatedAt: string;
 }
 
-/** A formula as it stands on the shelf. */
-export interface ShelfRecord extends Omit<FormulaRecord, 'baseVersion'> {
-  /** Working changes differ from the version they grew from. */
-  readonly changed: boolean;
-}
-
 export const freezeRequestSchema = z.strictObject({
   /** The revision the cook sees; an older one is refused, so that nothing unseen is frozen. */
   revision: revisionSchema,
@@ -188,5 +182,10 @@ export interface MadeRecord {
   readonly latest: number;
   readonly formula: Formula;
 }
+
+export const madeQuerySchema = z.strictObject({
+  /** Words of its name; left out: what is in use, and what was frozen last. */
+  q: z.string().max(200).default(''),
+});
 
 export const shelfRequestSchema = z.strictObject({ shelf: z.enum(SHELVES) });

@@ -26,6 +26,7 @@ export {
   formulaSchema,
   freezeContentSchema,
   freezeRequestSchema,
+  madeQuerySchema,
   MOST_NUMBER,
   newFormulaSchema,
   shelfRequestSchema,
@@ -39,9 +40,22 @@ export {
   type MadeRecord,
   type NewFormula,
   type Shelf,
-  type ShelfRecord,
   type VersionRecord,
 } from './formula';
+export {
+  MOST_AT_ONCE,
+  SHELF_KINDS,
+  SHELF_SORTS,
+  SHELF_STATES,
+  shelfQuerySchema,
+  type ShelfAnswer,
+  type ShelfAsk,
+  type ShelfKind,
+  type ShelfQuery,
+  type ShelfRecord,
+  type ShelfSort,
+  type ShelfState,
+} from './shelf';
 export {
   cookSchema,
   ingredientRowSchema,
@@ -74,7 +88,7 @@ export {
   type TrialRecord,
   type VersionStanding,
 } from './trial';
-export { logQuerySchema, type LogAnswer, type LogEntry } from './log';
+export { logQuerySchema, type KitchenNews, type LogAnswer, type LogEntry, type StyleSaid } from './log';
 export { newMeasureSchema, type MeasureRecord, type NewMeasure } from './measure';
 export {
   MOST_TASTERS,
@@ -103,6 +117,8 @@ export {
 } from './device';
 export {
   batchEventSchema,
+  batchesQuerySchema,
+  batchListQuerySchema,
   combineSchema,
   daySchema,
   MOST_BATCH_LOADS,
@@ -110,6 +126,7 @@ export {
   newBatchSchema,
   snapshotSchema,
   type BatchEventRecord,
+  type BatchList,
   type BatchRecord,
   type Combine,
   type NewBatch,

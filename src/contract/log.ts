@@ -1,6 +1,7 @@
 /** What happened in the whole kitchen, a page at a time. */
 import { z } from 'zod';
 import type { FormulaId } from '#core/formula';
+import type { BottleChange, Drift, Failing, Observation } from '#core/trial';
 import type { TrialEventRecord } from './trial';
 
 /** One page of what happened in the whole kitchen, newest first. */
@@ -21,4 +22,22 @@ export interface LogAnswer {
   readonly entries: readonly LogEntry[];
   /** Ask for what is before it; null at the end. */
   readonly next: number | null;
+}
+
+/** What the latest jars of the whole kitchen come to. */
+export interface KitchenNews {
+  readonly week: readonly { readonly formulaId: FormulaId; readonly count: number }[];
+  readonly failing: readonly Failing[];
+  readonly drifting: readonly Drift[];
+  readonly bottles: readonly BottleChange[];
+  /** Of the formulas above that are still there. */
+  readonly names: Readonly<Record<string, string>>;
+}
+
+/** What tasters said of one jar that aimed at a style. */
+export interface StyleSaid {
+  readonly styleId: string;
+  /** When it was last tasted. */
+  readonly at: string;
+  readonly observations: readonly Observation[];
 }

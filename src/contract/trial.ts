@@ -239,8 +239,8 @@ export const newEventSchema = z.strictObject({
 });
 export type NewEvent = z.infer<typeof newEventSchema>;
 
-/** How the versions of a formula stand: by formula, then by version. */
-export type Standings = Readonly<Record<string, Readonly<Record<number, VersionStanding>>>>;
+/** How the versions of a formula stand, by number. */
+export type Standings = Readonly<Record<number, VersionStanding>>;
 export interface VersionStanding {
   readonly state: VersionState;
   readonly right: number;

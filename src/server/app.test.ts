@@ -6,7 +6,7 @@ import type {
   FreezeAnswer,
   PantryEntry,
   Settings,
-  ShelfRecord,
+  ShelfAnswer,
   VersionRecord,
 } from '#contract';
 import { EMPTY_PANTRY_ENTRY } from '#contract';
@@ -15,6 +15,7 @@ import type { AdditionId, FieldChange, FormulaDiff } from '#core/formula';
 import type { Conflict } from '#core/formula';
 import type { RunningKitchen } from './start';
 import {
+  allFormulas,
   addition,
   Client,
   openKitchen,
@@ -69,8 +70,8 @@ describe('formulas over HTTP', () => {
       formula: sampleFormula('another'),
     });
     expect([other.status, other.body.error.code]).toEqual([409, 'exists']);
-    const list = await client.get<FormulaRecord[]>('formulas');
-    expect(list.body.map(({ id }) => id)).toContain('first');
+    const list = (await client.get<ShelfAnswer>('formulas')).body;
+    expect(list.records.map(({ id }) => id)).toContain('first');
     expect((await client.get<FormulaRecord>('formulas/first')).body.formula).toEqual(sampleFormula('first'));
   });
 
@@ -127,8 +128,7 @@ describe('formulas over HTTP', () => {
 
   it('archives, bins and brings back; the list says so, and is not sent again while nothing changed', async () => {
     await create('moved');
-    const placeOf = async () =>
-      (await client.get<ShelfRecord[]>('formulas')).body.find(({ id }) => id === 'moved')!.shelf;
+    const placeOf = async () => (await allFormulas(client)).find(({ id }) => id === 'moved')!.shelf;
     for (const shelf of ['archive', 'bin', 'shelf'] as const) {
       expect((await client.post('formulas/moved/shelf', { shelf })).status).toBe(200);
       expect(await placeOf()).toBe(shelf);

@@ -16,8 +16,10 @@ import { BatchStore } from './features/batches/store';
 import { documentRoutes } from './features/documents/routes';
 import { DocumentStore } from './features/documents/store';
 import { formulaRoutes } from './features/formulas/routes';
+import { ShelfBoard } from './features/formulas/shelf';
 import { FormulaStore } from './features/formulas/store';
 import { kitchenRoutes } from './features/kitchen/routes';
+import { KitchenAtWork } from './features/kitchen/atWork';
 import { KitchenStore } from './features/kitchen/store';
 import { Counter, NO_INSTRUMENTS, type Instruments } from './devices/counter';
 import { deviceRoutes } from './features/devices/routes';
@@ -37,6 +39,7 @@ import { TimerStore } from './features/timers/store';
 import type { Wire } from './db/wire';
 import { LiveHub } from './live/hub';
 import { liveRoutes } from './live/routes';
+import { KitchenNewsStore } from './features/trials/news';
 import { trialRoutes } from './features/trials/routes';
 import { TrialStore } from './features/trials/store';
 import { accessRoutes, requireAccess, type Access } from './http/access';
@@ -104,7 +107,15 @@ export function createApp(deps: AppDependencies): Express {
   const formulas = new FormulaStore(deps.db, deps.now);
   const kitchen = new KitchenStore(deps.db, deps.now);
   const hub = new LiveHub(deps.wire);
-  api.use('/formulas', formulaRoutes(formulas, hub));
+  const measures = new MeasureStore(deps.db, deps.now);
+  const atWork = new KitchenAtWork(deps.db, { kitchen, formulas, measures });
+  const jars = new TrialStore(deps.db, deps.now);
+  const shelf = new ShelfBoard(
+    deps.db,
+    () => atWork.now(),
+    async (ids, untilMs) => jars.standingsOf(ids, (await kitchen.settings()).provenAfter, untilMs),
+  );
+  api.use('/formulas', formulaRoutes(formulas, shelf, hub));
   api.use(documentRoutes(new DocumentStore(deps.db, deps.now), hub));
   hub.listen(({ about }) => {
     if (about === 'everything') kitchenId.forget();
@@ -113,14 +124,16 @@ export function createApp(deps: AppDependencies): Express {
   api.use(kitchenRoutes(kitchen, shared, hub));
   api.use(sharedRoutes(shared, hub));
   const counter = new Counter(deps.instruments ?? NO_INSTRUMENTS, () => performance.now(), randomUUID());
-  const jars = new TrialStore(deps.db, deps.now);
   const { instruments } = counter.answer;
   const batches = new BatchStore(deps.db, deps.now, jars);
   api.use(batchRoutes(batches, hub, instruments));
   api.use(recordRoutes(new RecordStore(deps.db, jars, batches), hub));
-  api.use(trialRoutes(jars, formulas, hub, instruments, async () => (await kitchen.settings()).provenAfter));
+  const news = new KitchenNewsStore(deps.db, jars, atWork, deps.now);
+  api.use(
+    trialRoutes(jars, news, formulas, hub, instruments, async () => (await kitchen.settings()).provenAfter),
+  );
   api.use(timerRoutes(new TimerStore(deps.db, deps.now), hub));
-  api.use(measureRoutes(new MeasureStore(deps.db, deps.now), hub));
+  api.use(measureRoutes(measures, hub));
   api.use(panelRoutes(new PanelStore(deps.db, deps.now), hub));
   api.use(deviceRoutes(counter));
   api.use(serviceRoutes(new ServiceStore(deps.db, deps.now), shared, hub));

@@ -5,6 +5,7 @@ import {
   type BatchRecord,
   type DressingRecord,
   type PlanRecord,
+  type BatchList,
   type Standings,
   type TrialRecord,
 } from '#contract';
@@ -109,7 +110,7 @@ describe('batches over HTTP', () => {
     ).toBe('20261127-01');
     const day = await client.get<BatchRecord[]>('batches?day=2026-11-26');
     expect(day.body.map(({ id }) => id)).toEqual(['one', 'second']);
-    expect((await client.get<BatchRecord[]>('formulas/house/batches')).body).toHaveLength(3);
+    expect((await client.get<BatchList>('formulas/house/batches')).body.batches).toHaveLength(3);
   });
 
   it('refuse what is no batch, and a version that is not there', async () => {
@@ -190,7 +191,7 @@ describe('batches over HTTP', () => {
   });
 
   it('count once towards proving their version, however many loads they had', async () => {
-    const before = (await client.get<Standings>('standings')).body.house![1]!;
+    const before = (await client.get<Standings>('formulas/house/standings')).body[1]!;
     await client.post('batches', batch('third'));
     await weighAll('third');
     await client.post('batches/third/combine', { trialId: 'whole-third', vesselId: 'bucket_20000', by });
@@ -207,7 +208,7 @@ describe('batches over HTTP', () => {
       drawnG: 2,
     };
     await client.post('trials/whole-third/events', happened('taste-third', tasted));
-    const after = (await client.get<Standings>('standings')).body.house![1]!;
+    const after = (await client.get<Standings>('formulas/house/standings')).body[1]!;
     expect([after.made - before.made, after.right - before.right]).toEqual([1, 1]);
     expect(
       (await client.get<TrialRecord[]>('trials')).body.some(({ batch: of }) => of?.role === 'load'),

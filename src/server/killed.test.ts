@@ -3,11 +3,11 @@ import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, inject, it } from 'vitest';
-import type { ShelfRecord } from '#contract';
 import { SeededRandom } from '#core/numeric';
 import { saveToFile } from './backup/commandLine';
 import { bundled, killRounds, runAndKill } from './testing/killRounds';
 import {
+  allFormulas,
   Client,
   dropFolder,
   migrationsFolder,
@@ -43,7 +43,7 @@ it(
     const restorer = await bundled('restorer', SEED);
     const namesIn = async (dataFolder: string): Promise<string> => {
       const kitchen = await openKitchen(dataFolder);
-      const { body } = await new Client(kitchen.address, null).get<ShelfRecord[]>('formulas');
+      const body = await allFormulas(new Client(kitchen.address, null));
       await kitchen.stop();
       return body
         .map(({ id }) => id)

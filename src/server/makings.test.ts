@@ -357,7 +357,7 @@ describe('the kitchen’s log', () => {
       await client.post(`trials/${name}/events`, taste(`${name}-r`, true));
     }
     const state = async (): Promise<unknown> =>
-      (await client.get<Standings>('standings')).body['house']?.[1]?.state;
+      (await client.get<Standings>('formulas/house/standings')).body[1]?.state;
     expect(await state()).toBe('proven');
     await client.post('trials/p2/events', taste('p2-n', false));
     expect(await state()).toBe('tried');

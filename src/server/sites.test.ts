@@ -7,7 +7,7 @@ import type {
   ChangeRequest,
   FormulaRecord,
   PlanRecord,
-  ShelfRecord,
+  ShelfAnswer,
   Standings,
   TimersAnswer,
 } from '#contract';
@@ -73,7 +73,9 @@ const change = (n: number, id: string): ChangeRequest => ({
 describe('several processes on one database', () => {
   it('began together and put the demo on the shelf once', async () => {
     for (const client of [here!, there!])
-      expect((await client.get<ShelfRecord[]>('formulas')).body).toHaveLength(DEMO_FORMULAS.length);
+      expect((await client.get<ShelfAnswer>('formulas?limit=100')).body.records).toHaveLength(
+        DEMO_FORMULAS.length,
+      );
   });
 
   it('list at once what another has written, and know by the tag whether it changed', async () => {
@@ -82,7 +84,7 @@ describe('several processes on one database', () => {
     const before = await tagAt(here!);
     expect(await tagAt(there!)).toBe(before);
     await here!.post('formulas', { id: 'shared', formula: sampleFormula('Shared') });
-    const { body } = await there!.get<ShelfRecord[]>('formulas');
+    const body = (await there!.get<ShelfAnswer>('formulas?limit=100')).body.records;
     expect(body.map(({ id }) => id)).toContain('shared');
     expect(await tagAt(there!)).not.toBe(before);
     expect(await tagAt(there!)).toBe(await tagAt(here!));
@@ -156,7 +158,8 @@ describe('several processes on one database', () => {
 
   it('know how versions stand from jars made elsewhere', async () => {
     const by = { cookId: null, deviceId: 'site' };
-    const standing = async (client: Client) => (await client.get<Standings>('standings')).body.both?.[1];
+    const standing = async (client: Client) =>
+      (await client.get<Standings>('formulas/both/standings')).body[1];
     expect(await standing(there!)).toBeUndefined();
     const lines = [{ ingredientId: 'rapeseed', form: '', massG: 80 }];
     const jar = { id: 'far', formulaId: 'both', version: 1, vesselId: 'swing_top_500', lines, by };
@@ -228,7 +231,9 @@ describe('news', () => {
     for (const { heard } of [at, afar])
       await expect.poll(() => heard).toContainEqual({ about: 'everything' });
     for (const client of [here!, there!])
-      expect((await client.get<ShelfRecord[]>('formulas')).body.map(({ id }) => id)).not.toContain('late');
+      expect(
+        (await client.get<ShelfAnswer>('formulas?limit=100')).body.records.map(({ id }) => id),
+      ).not.toContain('late');
     at.close();
     afar.close();
   });

@@ -10,7 +10,7 @@ import {
 } from 'node:fs';
 import { join } from 'node:path';
 import { afterEach, describe, expect, it } from 'vitest';
-import type { BackupsState, FormulaRecord, Settings } from '#contract';
+import type { BackupsState, FormulaRecord, Settings, ShelfAnswer } from '#contract';
 import type { Formula } from '#core/formula';
 import { measuringWith, REFERENCE_CATALOGUE, type Catalogue } from '#core/ingredient';
 import { reckonFormula, withMade } from '#core/reckoning';
@@ -24,6 +24,7 @@ import { SharedStore } from './features/changes/store';
 import { FormulaStore } from './features/formulas/store';
 import { StartError, type RunningKitchen } from './start';
 import {
+  allFormulas,
   Client,
   databaseOf,
   dropFolder,
@@ -96,12 +97,12 @@ describe('the demo kitchen', () => {
     const data = folder();
     const first = await openKitchen(data, { demo: true });
     const client = new Client(first.address);
-    expect((await client.get<FormulaRecord[]>('formulas')).body).toHaveLength(DEMO_FORMULAS.length);
+    expect((await client.get<ShelfAnswer>('formulas')).body.records).toHaveLength(DEMO_FORMULAS.length);
     expect((await client.get<Settings>('settings')).body.kitchenName).toBe(DEMO_KITCHEN_NAME);
     await client.post('formulas', { id: 'mine', formula: sampleFormula('Mine') });
     await first.stop();
     const second = await start(data, { demo: true });
-    const { body } = await new Client(second.address).get<FormulaRecord[]>('formulas');
+    const body = (await new Client(second.address).get<ShelfAnswer>('formulas')).body.records;
     expect(body).toHaveLength(DEMO_FORMULAS.length + 1);
   });
 
@@ -249,7 +250,7 @@ describe('the bin', () => {
     await client.post('formulas', { id: 'gone', formula: sampleFormula('Gone') });
     await client.post('formulas', { id: 'kept', formula: sampleFormula('Kept') });
     await client.post('formulas/gone/shelf', { shelf: 'bin' });
-    const names = async () => (await client.get<FormulaRecord[]>('formulas')).body.map(({ id }) => id).sort();
+    const names = async () => (await allFormulas(client)).map(({ id }) => id).sort();
     // The clock goes forty days ahead: a backup is made, nothing is thrown away.
     at += 40 * 86_400_000;
     await kitchen.tend!();
@@ -265,8 +266,8 @@ describe('the bin', () => {
     at += 86_400_000;
     const second = await start(data, { now: () => new Date(at), daily: {} });
     await second.tend!();
-    const there = await new Client(second.address).get<FormulaRecord[]>('formulas');
-    expect(there.body.map(({ id }) => id)).toEqual(['kept']);
+    const there = (await new Client(second.address).get<ShelfAnswer>('formulas')).body;
+    expect(there.records.map(({ id }) => id)).toEqual(['kept']);
     // And it is in the backup of that day.
     const rows: string[] = [];
     await readBackup(join(data, 'backups', 'kitchen-2026-06-11.ygrana'), {
@@ -322,7 +323,7 @@ describe('what is in a folder', () => {
       const at = { dataFolder: data, migrationsFolder, now: () => new Date() };
       expect(await restoreFromFile(file, at)).toContain('it lies as it was in');
       const back = await start(data);
-      expect((await new Client(back.address).get<FormulaRecord[]>('formulas')).body).toHaveLength(1);
+      expect((await new Client(back.address).get<ShelfAnswer>('formulas')).body.records).toHaveLength(1);
     },
   );
 });
@@ -340,6 +341,6 @@ it('a demo that was killed while it was filled is filled whole at the next start
   await close();
   const kitchen = await start(data, { demo: true });
   const client = new Client(kitchen.address);
-  expect((await client.get<FormulaRecord[]>('formulas')).body).toHaveLength(DEMO_FORMULAS.length);
+  expect((await client.get<ShelfAnswer>('formulas')).body.records).toHaveLength(DEMO_FORMULAS.length);
   expect((await client.get<unknown[]>('batches')).body.length).toBeGreaterThan(0);
 });

@@ -15,9 +15,10 @@ const GROUPS: Readonly<Record<GroupName, string>> = {
 
 /** By method and path. */
 const OPERATIONS: Readonly<Record<string, string>> = {
-  'get /formulas': 'All formulas, in the order they were made. Answers 304 while nothing changed (ETag).',
+  'get /formulas': 'The shelf, a window at a time: sifted, in an order, or by ids.',
   'post /formulas': 'A new formula. Its id is yours to choose; the same sent again is no second one.',
-  'get /formulas/made': 'Frozen versions that may go into other formulas.',
+  'get /formulas/made':
+    'Frozen versions that may go into other formulas: those in use and the latest, or by words of the name.',
   'get /formulas/{id}': 'One formula as it is worked on.',
   'post /formulas/{id}/changes':
     'Changes fields, from what you saw to what they shall be. Sent again with its key it is applied once.',
@@ -25,16 +26,21 @@ const OPERATIONS: Readonly<Record<string, string>> = {
   'get /formulas/{id}/versions': 'Its frozen versions, newest first.',
   'post /formulas/{id}/versions':
     'Freezes the revision you saw. 200 where nothing has changed since the last.',
-  'get /formulas/{id}/trials': 'The jars of a formula with all that happened to them, newest first.',
+  'get /formulas/{id}/trials': 'The latest jars of a formula with all that happened to them, newest first.',
   'get /trials': 'The kitchen’s latest 300 jars.',
   'post /trials': 'Begins a jar from a version, made already or to be made step by step.',
   'post /trials/{id}/events':
     'Adds what happened: weighed, tasted, added, shaken, looked at. A mistake is corrected by another event.',
-  'get /standings': 'How every version stands: draft, tried or proven.',
+  'get /formulas/{id}/standings': 'How its versions stand: draft, tried or proven.',
+  'get /log/news':
+    'What the latest jars come to: made this week, what keeps failing, what drifts, which bottle matters.',
+  'get /log/said': 'What tasters said of jars that aimed at a style.',
+  'get /log/lessons': 'What was seen of how long jars held.',
   'get /log': 'What happened in the whole kitchen, newest first, a page at a time.',
-  'get /batches': 'The latest batches, or those of a day.',
+  'get /batches': 'The latest batches, or those of a day or of some days.',
+  'get /batches/days': 'The latest days that have batches.',
   'get /batches/{id}': 'One batch with its loads and its record.',
-  'get /formulas/{id}/batches': 'The batches of a formula, newest first.',
+  'get /formulas/{id}/batches': 'The batches of a formula in short, newest first, a page at a time.',
   'post /batches': 'Takes a planned batch on, with its loads.',
   'post /batches/{id}/events': 'Adds to the record of a batch.',
   'post /batches/{id}/combine': 'All loads become one jar.',

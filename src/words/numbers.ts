@@ -121,3 +121,7 @@ export function formatWeekday(day: string, { language }: Reader = reading): stri
   const noon = new Date(`${day}T12:00:00Z`);
   return `${noon.toLocaleDateString(language, { weekday: 'short', timeZone: 'UTC' })} ${noon.getUTCDate()}`;
 }
+
+/** A whole number with its thousands apart: "20,000". */
+export const formatCount = (value: number, { language }: Reader = reading): string =>
+  new Intl.NumberFormat(language).format(value);

@@ -11,8 +11,9 @@ import {
   versionSchema,
   vesselIdSchema,
 } from '../formula';
-import type { FormulaRecord, FreezeAnswer, MadeRecord, ShelfRecord } from '../formula';
-import { batchEventSchema, daySchema, snapshotSchema, type BatchRecord } from '../batch';
+import type { FormulaRecord, FreezeAnswer, MadeRecord } from '../formula';
+import { SHELF_STATES, type ShelfAnswer, type ShelfRecord } from '../shelf';
+import { batchEventSchema, daySchema, snapshotSchema, type BatchList, type BatchRecord } from '../batch';
 import { INSTRUMENTS, type DevicesAnswer } from '../device';
 import type { ImportReport } from '../document';
 import { ERROR_STATUS, type ErrorBody, type ErrorCode } from '../errors';
@@ -23,9 +24,11 @@ import { newDressingSchema, type DressingRecord } from '../service';
 import type { SessionState } from '../session';
 import { newTimerSchema, type TimersAnswer } from '../timer';
 import { lineSchema, makingPlanSchema, trialBatchSchema, trialEventSchema, trialIdSchema } from '../trial';
-import type { LogAnswer } from '../log';
+import type { KitchenNews, LogAnswer, StyleSaid } from '../log';
 import type { Standings, TrialRecord } from '../trial';
-import { VERSION_STATES } from '#core/trial';
+import { TOOLS } from '#core/formula';
+import { PALATE_KEYS } from '#core/palate';
+import { VERSION_STATES, type HoldLesson } from '#core/trial';
 import { BATCH_STATES } from '#core/batch';
 
 const moment = z.iso.datetime();
@@ -47,6 +50,17 @@ export const formulaRecordSchema: z.ZodType<FormulaRecord> = z.strictObject({
 export const shelfRecordSchema: z.ZodType<ShelfRecord> = z.strictObject({
   ...workedOn,
   changed: z.boolean().describe('Working changes differ from the version they grew from'),
+  state: z.enum(SHELF_STATES).describe('How the version stands that it grew from'),
+});
+export const shelfAnswerSchema: z.ZodType<ShelfAnswer> = z.strictObject({
+  records: z.array(shelfRecordSchema),
+  offset: count,
+  total: count.describe('How many fit, beyond this window too'),
+  here: count.describe('How many stand in this place'),
+  everywhere: count,
+  pending: count.describe('Not looked into yet: ask again in a moment'),
+  acids: z.array(z.string()),
+  allergens: z.array(z.string()),
 });
 export const freezeAnswerSchema: z.ZodType<FreezeAnswer> = z.strictObject({
   version: versionSchema,
@@ -95,8 +109,58 @@ export const logAnswerSchema: z.ZodType<LogAnswer> = z.strictObject({
 });
 export const standingsSchema: z.ZodType<Standings> = z.record(
   z.string(),
-  z.record(z.string(), z.strictObject({ state: z.enum(VERSION_STATES), right: count, made: count })),
+  z.strictObject({ state: z.enum(VERSION_STATES), right: count, made: count }),
 );
+
+const positive = z.number().min(0);
+export const kitchenNewsSchema: z.ZodType<KitchenNews> = z.strictObject({
+  week: z.array(z.strictObject({ formulaId: formulaIdSchema, count })),
+  failing: z.array(z.strictObject({ formulaId: formulaIdSchema, failed: count, tasted: count })),
+  drifting: z.array(
+    z.strictObject({
+      formulaId: formulaIdSchema,
+      measure: z.enum(PALATE_KEYS),
+      from: z.number(),
+      to: z.number(),
+      steps: z.number().describe('In steps that a taster notices'),
+    }),
+  ),
+  bottles: z.array(
+    z.strictObject({
+      formulaId: formulaIdSchema,
+      ingredientId: z.string(),
+      bottle: z.string(),
+      rightWith: count,
+      madeWith: count,
+      rightWithout: count,
+      madeWithout: count,
+    }),
+  ),
+  names: z.record(z.string(), z.string()).describe('Of the formulas above that are still there'),
+});
+export const styleSaidSchema: z.ZodType<StyleSaid> = z.strictObject({
+  styleId: z.string(),
+  at: moment,
+  observations: z.array(
+    z.strictObject({
+      measure: z.enum(PALATE_KEYS),
+      value: z.number(),
+      says: z.enum(['too-much', 'too-little', 'right']),
+    }),
+  ),
+});
+export const holdLessonSchema: z.ZodType<HoldLesson> = z.strictObject({
+  formulaId: formulaIdSchema,
+  at: z.string(),
+  predicted: z.strictObject({
+    medianS: positive,
+    bandFactor: positive,
+    tool: z.enum(TOOLS),
+    binder: z.string(),
+  }),
+  fineS: positive.nullable(),
+  goneS: positive.nullable(),
+});
 
 export const batchRecordSchema: z.ZodType<BatchRecord> = z.strictObject({
   id: trialIdSchema,
@@ -124,6 +188,19 @@ export const batchRecordSchema: z.ZodType<BatchRecord> = z.strictObject({
   ),
 });
 
+export const batchListSchema: z.ZodType<BatchList> = z.strictObject({
+  batches: z.array(
+    z.strictObject({
+      id: trialIdSchema,
+      number: z.string(),
+      version: versionNumberSchema,
+      day: daySchema,
+      yieldMl: positive,
+      state: z.enum(BATCH_STATES),
+    }),
+  ),
+  more: z.boolean().describe('There are earlier ones'),
+});
 export const measureRecordSchema: z.ZodType<MeasureRecord> = newMeasureSchema.extend({ at: moment });
 export const panelRecordSchema: z.ZodType<PanelRecord> = z.strictObject({
   ...newPanelShape,

@@ -20,12 +20,23 @@ import {
   restoringSchema,
   sessionStateSchema,
   sharedRecordSchema,
-  shelfRecordSchema,
+  shelfAnswerSchema,
+  batchListSchema,
+  holdLessonSchema,
+  kitchenNewsSchema,
+  styleSaidSchema,
   standingsSchema,
   timersAnswerSchema,
   trialRecordSchema,
 } from './answers';
-import { combineSchema, daySchema, newBatchEventSchema, newBatchSchema } from '../batch';
+import {
+  batchesQuerySchema,
+  batchListQuerySchema,
+  combineSchema,
+  daySchema,
+  newBatchEventSchema,
+  newBatchSchema,
+} from '../batch';
 import { claimSchema, handSchema, tareSchema } from '../device';
 import { DOCUMENT_FORMAT, documentSchema } from '../document';
 import type { ErrorCode } from '../errors';
@@ -33,6 +44,7 @@ import {
   changeRequestSchema,
   formulaIdSchema,
   freezeRequestSchema,
+  madeQuerySchema,
   newFormulaSchema,
   shelfRequestSchema,
   versionSchema,
@@ -45,6 +57,7 @@ import {
   styleSchema,
   vesselSchema,
 } from '../kitchen';
+import { shelfQuerySchema } from '../shelf';
 import { newMeasureSchema } from '../measure';
 import { newAnswerSchema, newPanelSchema } from '../panel';
 import { labelQuerySchema, printSheetSchema, printStripSchema, readerQuerySchema } from '../paper';
@@ -124,9 +137,9 @@ const nothing = z.strictObject({}).describe('Nothing is needed');
 export const OPERATIONS: readonly Operation[] = [
   ...group(
     'formulas',
-    get('/formulas', z.array(shelfRecordSchema)),
+    get('/formulas', shelfAnswerSchema, { query: shelfQuerySchema }),
     add('/formulas', newFormulaSchema, formulaRecordSchema, { refuses: ['exists'] }),
-    get('/formulas/made', z.array(madeRecordSchema)),
+    get('/formulas/made', z.array(madeRecordSchema), { query: madeQuerySchema }),
     get('/formulas/{id}', formulaRecordSchema, missing),
     post('/formulas/{id}/changes', changeRequestSchema, formulaRecordSchema, {
       refuses: ['not-found', 'conflict', 'circle', 'exists'],
@@ -144,7 +157,10 @@ export const OPERATIONS: readonly Operation[] = [
     get('/trials', z.array(trialRecordSchema)),
     add('/trials', newTrialSchema, trialRecordSchema, { refuses: ['not-found', 'exists'] }),
     add('/trials/{id}/events', newEventSchema, trialRecordSchema, { refuses: ['not-found', 'exists'] }),
-    get('/standings', standingsSchema),
+    get('/formulas/{id}/standings', standingsSchema),
+    get('/log/news', kitchenNewsSchema),
+    get('/log/said', z.array(styleSaidSchema)),
+    get('/log/lessons', z.array(holdLessonSchema)),
     get('/log', logAnswerSchema, {
       query: logQuerySchema,
     }),
@@ -152,10 +168,11 @@ export const OPERATIONS: readonly Operation[] = [
   ...group(
     'batches',
     get('/batches', z.array(batchRecordSchema), {
-      query: z.strictObject({ day: daySchema.optional() }),
+      query: batchesQuerySchema,
     }),
+    get('/batches/days', z.array(daySchema)),
     get('/batches/{id}', batchRecordSchema, missing),
-    get('/formulas/{id}/batches', z.array(batchRecordSchema)),
+    get('/formulas/{id}/batches', batchListSchema, { query: batchListQuerySchema }),
     add('/batches', newBatchSchema, batchRecordSchema, {
       refuses: ['not-found', 'exists'],
     }),

@@ -17,7 +17,16 @@ export {
   type TrialEvent,
 } from './event';
 export { learnHold, lessonOf, type HoldLesson, type LearntHold } from './learnHold';
-export { bottleChanges, drifts, keepsFailing, madeSince, type KitchenJar } from './kitchenNews';
+export {
+  bottleChanges,
+  drifts,
+  keepsFailing,
+  madeSince,
+  type BottleChange,
+  type Drift,
+  type Failing,
+  type KitchenJar,
+} from './kitchenNews';
 export { observationsOf, shiftedStyle, type Observation, type Shift } from './learnWindows';
 export { currentStep, plannedLines, stepStates, type MakingPlan, type StepState } from './making';
 export { planMaking, tipsFor } from './planMaking';

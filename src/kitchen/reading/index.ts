@@ -8,4 +8,5 @@ export {
   type Kitchen,
   type Pantry,
 } from './kitchen';
+export { newestMeasures, ownMeasuresOf } from './ownMeasures';
 export { lineageOf, type LineageRow } from './lineage';

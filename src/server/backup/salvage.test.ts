@@ -2,7 +2,7 @@ import { closeSync, openSync, writeSync } from 'node:fs';
 import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import type { ShelfRecord } from '#contract';
+import type { ShelfAnswer } from '#contract';
 import { found } from '../db/client';
 import {
   Client,
@@ -63,7 +63,7 @@ describe('salvage', () => {
     folders.push(fresh);
     expect(await restoreFromFile(file, at(fresh))).toMatch(/[3-5]\d formulas/);
     const kitchen = await openKitchen(fresh);
-    const { body } = await new Client(kitchen.address).get<ShelfRecord[]>('formulas');
+    const body = (await new Client(kitchen.address).get<ShelfAnswer>('formulas?limit=100')).body.records;
     await kitchen.stop();
     expect(body.length).toBeGreaterThan(25);
     expect(body.length).toBeLessThan(60);

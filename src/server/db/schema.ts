@@ -1,4 +1,4 @@
-/** Tables. Formulas are kept whole as JSON: they are read and changed whole, and never queried into. */
+/** Tables. Formulas are kept whole as JSON: they are read and changed whole. */
 import { sql } from 'drizzle-orm';
 import {
   bigserial,
@@ -38,15 +38,33 @@ import type { Vessel } from '#core/vessel';
 const shapeOf = () => integer('shape').notNull().default(1);
 const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' });
 
-export const formulas = pgTable('formulas', {
-  id: text('id').$type<FormulaId>().primaryKey(),
-  revision: integer('revision').notNull(),
-  content: jsonb('content').$type<Formula>().notNull(),
-  shelf: text('shelf').$type<Shelf>().notNull().default('shelf'),
-  shelfSince: moment('shelf_since'),
-  createdAt: moment('created_at').notNull(),
-  updatedAt: moment('updated_at').notNull(),
-});
+/** What frozen versions a content is made with; of its own, so that no text is searched for it. */
+const pinsOf = () =>
+  jsonb('pins')
+    .$type<readonly IngredientId[]>()
+    .generatedAlwaysAs(
+      sql`jsonb_path_query_array(content, '$.additions[*].ingredientId ? (@ starts with "made-")')`,
+    );
+
+export const formulas = pgTable(
+  'formulas',
+  {
+    id: text('id').$type<FormulaId>().primaryKey(),
+    revision: integer('revision').notNull(),
+    content: jsonb('content').$type<Formula>().notNull(),
+    shelf: text('shelf').$type<Shelf>().notNull().default('shelf'),
+    shelfSince: moment('shelf_since'),
+    pins: pinsOf(),
+    createdAt: moment('created_at').notNull(),
+    updatedAt: moment('updated_at').notNull(),
+  },
+  (table) => [
+    index('formulas_of_place').on(table.shelf, table.createdAt, table.id),
+    index('formulas_that_pin')
+      .on(table.id)
+      .where(sql`pins <> '[]'`),
+  ],
+);
 
 export const versions = pgTable(
   'versions',
@@ -60,9 +78,16 @@ export const versions = pgTable(
     parent: integer('parent'),
     note: text('note').notNull(),
     by: jsonb('by').$type<By>().notNull().default({ cookId: null, deviceId: '' }),
+    pins: pinsOf(),
     createdAt: moment('created_at').notNull(),
   },
-  (table) => [primaryKey({ columns: [table.formulaId, table.number] })],
+  (table) => [
+    primaryKey({ columns: [table.formulaId, table.number] }),
+    index('versions_that_pin')
+      .on(table.formulaId)
+      .where(sql`pins <> '[]'`),
+    index('versions_by_age').on(table.createdAt),
+  ],
 );
 
 /** Keys of changes already taken, so that a change sent twice is applied once. */
@@ -88,7 +113,6 @@ export const vessels = pgTable('vessels', {
   position: integer('position').notNull(),
 });
 
-/** One row, id "kitchen". */
 export const settings = pgTable('settings', {
   id: text('id').primaryKey(),
   content: jsonb('content').$type<Settings>().notNull(),
@@ -207,7 +231,7 @@ export const batches = pgTable(
   },
   (table) => [
     unique('batch_of_the_day').on(table.day, table.place),
-    index('batches_of_formula').on(table.formulaId),
+    index('batches_of_formula').on(table.formulaId, table.createdAt),
   ],
 );
 export const batchEvents = pgTable(
@@ -268,7 +292,6 @@ export const sharedRevisions = pgTable(
   (table) => [primaryKey({ columns: [table.kind, table.id] })],
 );
 
-/** Keys of changes of shared things already taken. */
 export const appliedShared = pgTable('applied_shared', {
   key: text('key').primaryKey(),
   kind: text('kind').$type<SharedKind>().notNull(),

@@ -3,10 +3,10 @@ import { spawn } from 'node:child_process';
 import { cpSync, existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { SeededRandom } from '#core/numeric';
-import type { FormulaRecord, TrialRecord } from '#contract';
+import type { TrialRecord } from '#contract';
 import { inject } from 'vitest';
 import { bundle } from './bundle';
-import { Client, dropFolder, migrationsFolder, openKitchen, tempFolder } from './kitchen';
+import { allFormulas, Client, dropFolder, migrationsFolder, openKitchen, tempFolder } from './kitchen';
 
 const LONGEST_WRITING_MS = 900;
 
@@ -70,7 +70,7 @@ async function checkLedger(dataFolder: string, ledger: string): Promise<KillRepo
   const kitchen = await openKitchen(dataFolder);
   try {
     const client = new Client(kitchen.address);
-    const { body } = await client.get<FormulaRecord[]>('formulas');
+    const body = await allFormulas(client);
     const found = new Map(body.map(({ id, revision }) => [id as string, revision]));
     for (const { id } of body) {
       const jars = (await client.get<TrialRecord[]>(`formulas/${id}/trials`)).body;

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { basename, join } from 'node:path';
 import pg from 'pg';
 import { inject } from 'vitest';
-import type { ErrorBody } from '#contract';
+import { MOST_AT_ONCE, SHELVES, type ErrorBody, type ShelfAnswer, type ShelfRecord } from '#contract';
 import type { Addition, AdditionId, Formula, FormulaId, VesselId } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import { emptyFormula } from '#core/formula';
@@ -170,4 +170,19 @@ export async function openHouse(
 export async function closeDown(kitchen: RunningKitchen, folder: string): Promise<void> {
   await kitchen.stop();
   dropFolder(folder);
+}
+
+/** Every formula of a kitchen, wherever it stands. */
+export async function allFormulas(client: Pick<Client, 'get'>): Promise<readonly ShelfRecord[]> {
+  const all: ShelfRecord[] = [];
+  for (const place of SHELVES) {
+    for (let offset = 0, total = 1; offset < total; offset += MOST_AT_ONCE) {
+      const { body } = await client.get<ShelfAnswer>(
+        `formulas?place=${place}&offset=${offset}&limit=${MOST_AT_ONCE}`,
+      );
+      all.push(...body.records);
+      total = body.total;
+    }
+  }
+  return all;
 }

@@ -9,6 +9,7 @@ export const kitchenApi = keepingApi;
 
 export const {
   useBatchesOfFormulaQuery,
+  useBatchDaysQuery,
   useBatchesQuery,
   useBatchQuery,
   useBeginBatchMutation,
@@ -22,7 +23,6 @@ export const {
   useClaimScaleMutation,
   useDevicesQuery,
   useKitchenLogQuery,
-  useLatestTrialsQuery,
   useMoveHandMutation,
   useReleaseScaleMutation,
   useTareScaleMutation,
@@ -31,6 +31,9 @@ export const {
   useCreateFormulaMutation,
   useFormulasQuery,
   useFreezeMutation,
+  useKitchenNewsQuery,
+  useLessonsQuery,
+  useMadeNamedQuery,
   useMadeQuery,
   useMeasuresQuery,
   useMoveFormulaMutation,
@@ -43,6 +46,7 @@ export const {
   useBackupsQuery,
   useRestoringQuery,
   useSessionQuery,
+  useSaidQuery,
   useSettingsQuery,
   useSignInMutation,
   useSignOutMutation,

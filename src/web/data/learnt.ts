@@ -3,23 +3,23 @@ import { useMemo } from 'react';
 import type { Hold } from '#core/emulsion';
 import { sayDuration } from '#words/hold';
 import type { FormulaId, Tool } from '#core/formula';
-import { learnHold, lessonOf, type HoldLesson, type LearntHold } from '#core/trial';
+import { learnHold, type HoldLesson, type LearntHold } from '#core/trial';
 import { partsWords } from '#words/screens/parts';
-import { useLatestTrialsQuery } from './kitchenApi';
+import { useLessonsQuery } from './kitchenApi';
 import type { HoldReading } from '../workers/useHolds';
 import { useKitchen } from './kitchen';
 
 /** Lessons of the kitchen's latest jars; none where learning is switched off. */
 export function useLessons(): readonly HoldLesson[] {
-  const trials = useLatestTrialsQuery().data;
+  const lessons = useLessonsQuery().data;
   const { learning } = useKitchen().settings;
-  return useMemo(() => {
-    if (!learning.holds) return [];
-    return (trials ?? []).flatMap(({ formulaId, events }) => {
-      const lesson = lessonOf(formulaId, events);
-      return lesson && (learning.since === null || lesson.at >= learning.since) ? [lesson] : [];
-    });
-  }, [trials, learning]);
+  return useMemo(
+    () =>
+      learning.holds
+        ? (lessons ?? []).filter(({ at }) => learning.since === null || at >= learning.since)
+        : [],
+    [lessons, learning],
+  );
 }
 
 export interface LearntReading {

@@ -5,8 +5,8 @@
 import { useMemo } from 'react';
 import type { Formula } from '#core/formula';
 import { STYLES, withTypedRatio, type Style } from '#core/palate';
-import { observationsOf, shiftedStyle, type Observation, type Shift } from '#core/trial';
-import { useLatestTrialsQuery, useStylesQuery } from './kitchenApi';
+import { shiftedStyle, type Observation, type Shift } from '#core/trial';
+import { useSaidQuery, useStylesQuery } from './kitchenApi';
 import { useKitchen } from './kitchen';
 import { useOpenDocs, withOpen } from './openDocs';
 
@@ -43,20 +43,17 @@ export function useStyles(): readonly KitchenStyle[] {
 
 /** What tasters said, by the style their jars aimed at. */
 function useSaid(): ReadonlyMap<string, readonly Observation[]> {
-  const trials = useLatestTrialsQuery().data;
-  const { catalogue, settings } = useKitchen();
-  const { learning } = settings;
+  const said = useSaidQuery().data;
+  const { learning } = useKitchen().settings;
   return useMemo(() => {
     const found = new Map<string, Observation[]>();
     if (!learning.windows) return found;
-    for (const { styleId, lines, events } of trials ?? []) {
-      const last = events.findLast(({ event }) => event.kind === 'tasted')?.at ?? '';
-      if (learning.since !== null && last < learning.since) continue;
-      if (styleId === null || !events.some(({ event }) => event.kind === 'tasted')) continue;
-      found.set(styleId, [...(found.get(styleId) ?? []), ...observationsOf(lines, events, catalogue)]);
+    for (const { styleId, at, observations } of said ?? []) {
+      if (learning.since !== null && at < learning.since) continue;
+      found.set(styleId, [...(found.get(styleId) ?? []), ...observations]);
     }
     return found;
-  }, [trials, catalogue, learning]);
+  }, [said, learning]);
 }
 
 /** The style aimed at, with the ratio the cook set as its target; null while none is chosen. */

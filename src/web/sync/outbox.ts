@@ -162,7 +162,6 @@ function showRecorded(trial: TrialRecord): void {
   const put = (list: TrialRecord[]): TrialRecord[] =>
     list.some(({ id }) => id === trial.id) ? swap(list) : [trial, ...list];
   store.dispatch(kitchenApi.util.updateQueryData('trials', trial.formulaId, put));
-  store.dispatch(kitchenApi.util.updateQueryData('latestTrials', undefined, put));
 }
 
 /** What waited when the page was last left. */

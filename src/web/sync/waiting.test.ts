@@ -12,7 +12,7 @@ import {
   type OutboxState,
   type Waiting,
 } from './outboxSlice';
-import { newestMeasures, ownMeasuresOf } from '../data/ownMeasures';
+import { newestMeasures, ownMeasuresOf } from '#kitchen/reading';
 
 const by = { cookId: 'ida', deviceId: 'tablet' };
 const waiting = (id: string, place: number, trialId = 'jar'): Waiting => ({

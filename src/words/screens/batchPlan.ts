@@ -1,4 +1,6 @@
 /** Planning a batch: its size, vessels, order and what it needs. */
+import { formatCount } from '#words/numbers';
+
 export const batchPlanWords = {
   jarsOfASize: 'jars of a size',
   whatIsOnHand: 'what is on hand',
@@ -38,7 +40,9 @@ export const batchPlanWords = {
   loads: 'Loads',
   keptIn: 'Kept in',
   notSaid: 'not said',
-  fromLowToHighMl: (low: number, high: number) => `${low} to ${high} ml.`,
+  theLatest: 'The latest',
+  earlierOnes: 'Earlier ones',
+  fromLowToHighMl: (low: number, high: number) => `${formatCount(low)} to ${formatCount(high)} ml.`,
   fromLowToHighPercent: (low: number, high: number) => `${low} to ${high} %.`,
   fromLowToHighC: (low: number, high: number) => `${low} to ${high} °C.`,
   itStartsAtC: 'It starts at, °C',

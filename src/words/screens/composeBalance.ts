@@ -1,5 +1,6 @@
 /** Styles, ways to balance, swaps and roundings at the bench. */
 export const composeBalanceWords = {
+  partOfItsName: 'Part of its name',
   theBandOfNameIs: (name: string, show: string, show2: string) =>
     ` The band of “${name}” is ${show} to ${show2}.`,
   withLooseAmountsItMay: (show: string, show2: string) =>

@@ -1,6 +1,9 @@
 /** What shared pieces of the pages say: the jar's log and cautions, measuring, saving a sauce, paper. */
 export const partsWords = {
   stopped: 'Stopped.',
+  partOfTheNameOf: (label: string) => `${label}: part of its name`,
+  partOfItsName: 'Part of its name',
+  moreFit: (count: number) => `${count} more fit`,
   oneJar: 'one jar',
   countJars: (count: number) => `${count} jars`,
   jarsOfThisOneThat: (jars: string) => `${jars} of this one that somebody looked at`,

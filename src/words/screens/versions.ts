@@ -1,5 +1,6 @@
 /** Versions beside each other. */
 export const versionsWords = {
+  anotherFormulaByName: 'Another formula, by name',
   howItHolds: 'How it holds',
   atTemperaturecC: (temperatureC: number) => `, at ${temperatureC} °C`,
   workingOutHowLongThey: 'Working out how long they hold…',

@@ -1,7 +1,8 @@
 import { Router } from 'express';
 import {
   combineSchema,
-  daySchema,
+  batchesQuerySchema,
+  batchListQuerySchema,
   formulaIdSchema,
   newBatchEventSchema,
   newBatchSchema,
@@ -20,10 +21,14 @@ export function batchRoutes(store: BatchStore, hub: LiveHub, instruments: readon
   const router = Router();
 
   router.get('/batches', async (request, response) => {
-    const { day } = request.query;
-    response.json(
-      day === undefined ? await store.latest() : await store.ofDay(parse(daySchema, day, answersWords.day)),
-    );
+    const { day, from, to } = parse(batchesQuerySchema, request.query, answersWords.day);
+    if (day !== undefined) response.json(await store.ofDay(day));
+    else if (from !== undefined && to !== undefined) response.json(await store.between(from, to));
+    else response.json(await store.latest());
+  });
+
+  router.get('/batches/days', async (_request, response) => {
+    response.json(await store.days());
   });
 
   router.get('/batches/:id', async (request, response) => {
@@ -33,7 +38,9 @@ export function batchRoutes(store: BatchStore, hub: LiveHub, instruments: readon
   });
 
   router.get('/formulas/:id/batches', async (request, response) => {
-    response.json(await store.ofFormula(parse(formulaIdSchema, request.params.id, answersWords.formulaId)));
+    const { offset } = parse(batchListQuerySchema, request.query, answersWords.search);
+    const id = parse(formulaIdSchema, request.params.id, answersWords.formulaId);
+    response.json(await store.ofFormula(id, offset));
   });
 
   router.post('/batches', async (request, response) => {

@@ -1,17 +1,7 @@
-import { asc, desc, eq, inArray, sql } from 'drizzle-orm';
-import { planOfRow, SHAPE } from '#contract';
-import type {
-  BatchEventRecord,
-  BatchRecord,
-  Combine,
-  NewBatch,
-  NewBatchEvent,
-  TrialBatch,
-  TrialRecord,
-} from '#contract';
+import { and, asc, desc, eq, gte, lte, sql } from 'drizzle-orm';
+import { SHAPE } from '#contract';
+import type { BatchList, BatchRecord, Combine, NewBatch, NewBatchEvent, TrialBatch } from '#contract';
 import {
-  batchNumber,
-  batchStateOf,
   isEnough,
   isWeighed,
   madeMl,
@@ -24,7 +14,8 @@ import {
 import type { FormulaId } from '#core/formula';
 import { merged, stepStates, trialLines } from '#core/trial';
 import { lockInside, type Database } from '../../db/client';
-import { batchEvents, batches, formulas, trials, versions } from '../../db/schema';
+import { batchEvents, batches, trials, versions } from '../../db/schema';
+import { wholeBatches } from './whole';
 import { TrialStore } from '../trials/store';
 
 export type BatchOutcome =
@@ -33,9 +24,9 @@ export type BatchOutcome =
   | { readonly status: 'unsigned'; readonly problem: SignProblem }
   | { readonly status: 'use-by'; readonly problem: UseByProblem };
 
-type BatchRow = typeof batches.$inferSelect;
-const MOST_AT_ONCE = 200;
-const isoTime = (value: string): string => new Date(value).toISOString();
+const MOST_AT_ONCE = 50;
+const MOST_DAYS = 8;
+const PAGE = 20;
 
 /** Batches, their loads and what happened to them: appended, never changed. Time is given, never taken. */
 export class BatchStore {
@@ -47,7 +38,9 @@ export class BatchStore {
 
   /** Newest first. */
   async latest(): Promise<BatchRecord[]> {
-    return this.whole(
+    return wholeBatches(
+      this.db,
+      this.jars,
       await this.db
         .select()
         .from(batches)
@@ -58,27 +51,73 @@ export class BatchStore {
 
   /** By day, in their order. */
   async all(): Promise<BatchRecord[]> {
-    return this.whole(await this.db.select().from(batches).orderBy(asc(batches.day), asc(batches.place)));
+    return wholeBatches(
+      this.db,
+      this.jars,
+      await this.db.select().from(batches).orderBy(asc(batches.day), asc(batches.place)),
+    );
+  }
+
+  /** By day, in their order; both days with it. */
+  async between(from: string, to: string): Promise<BatchRecord[]> {
+    return wholeBatches(
+      this.db,
+      this.jars,
+      await this.db
+        .select()
+        .from(batches)
+        .where(and(gte(batches.day, from), lte(batches.day, to)))
+        .orderBy(asc(batches.day), asc(batches.place)),
+    );
+  }
+
+  /** The latest days that have batches, newest first. */
+  async days(): Promise<string[]> {
+    const rows = await this.db
+      .selectDistinct({ day: batches.day })
+      .from(batches)
+      .orderBy(desc(batches.day))
+      .limit(MOST_DAYS);
+    return rows.map(({ day }) => day);
   }
 
   async ofDay(day: string): Promise<BatchRecord[]> {
-    return this.whole(
+    return wholeBatches(
+      this.db,
+      this.jars,
       await this.db.select().from(batches).where(eq(batches.day, day)).orderBy(asc(batches.place)),
     );
   }
 
-  async ofFormula(formulaId: FormulaId): Promise<BatchRecord[]> {
-    return this.whole(
-      await this.db
-        .select()
-        .from(batches)
-        .where(eq(batches.formulaId, formulaId))
-        .orderBy(desc(batches.createdAt), desc(batches.id)),
-    );
+  /** In short, newest first, a page at a time. */
+  async ofFormula(formulaId: FormulaId, offset: number): Promise<BatchList> {
+    const rows = await this.db
+      .select()
+      .from(batches)
+      .where(eq(batches.formulaId, formulaId))
+      .orderBy(desc(batches.createdAt), desc(batches.id))
+      .offset(offset)
+      .limit(PAGE + 1);
+    const page = await wholeBatches(this.db, this.jars, rows.slice(0, PAGE));
+    return {
+      batches: page.map(({ id, number, version, day, plan, state }) => ({
+        id,
+        number,
+        version,
+        day,
+        yieldMl: plan.yieldMl,
+        state,
+      })),
+      more: rows.length > PAGE,
+    };
   }
 
   async get(id: string): Promise<BatchRecord | null> {
-    return (await this.whole(await this.db.select().from(batches).where(eq(batches.id, id))))[0] ?? null;
+    return (
+      (
+        await wholeBatches(this.db, this.jars, await this.db.select().from(batches).where(eq(batches.id, id)))
+      )[0] ?? null
+    );
   }
 
   /** The batch and its loads come to be together, or not at all. Sent again it is the same batch. */
@@ -209,51 +248,7 @@ export class BatchStore {
     if (row?.batchId !== batchId) return { status: 'id-taken' };
     return { status: 'recorded', batch: (await this.get(batchId))! };
   }
-
-  private async whole(rows: readonly BatchRow[]): Promise<BatchRecord[]> {
-    if (rows.length === 0) return [];
-    const ids = rows.map(({ id }) => id);
-    const events = await this.db
-      .select()
-      .from(batchEvents)
-      .where(inArray(batchEvents.batchId, ids))
-      .orderBy(asc(batchEvents.place));
-    const jarIds = await this.db
-      .select({ id: trials.id })
-      .from(trials)
-      .where(inArray(sql`${trials.batch}->>'batchId'`, ids));
-    const jars = await this.jars.byIds(jarIds.map(({ id }) => id));
-    const names = await this.db
-      .select({ id: formulas.id, name: sql<string>`${formulas.content}->>'name'` })
-      .from(formulas)
-      .where(inArray(formulas.id, [...new Set(rows.map(({ formulaId }) => formulaId))]));
-    const nameOf = new Map(names.map(({ id, name }) => [id, name]));
-    return rows.map(({ place, createdAt, shape, ...row }): BatchRecord => {
-      const own = jars.filter(({ batch }) => batch?.batchId === row.id);
-      const loads = own.filter(isLoad).sort((a, b) => a.batch.load - b.batch.load);
-      const log = events
-        .filter(({ batchId }) => batchId === row.id)
-        .map(({ id, event, by, createdAt: at }): BatchEventRecord => ({ id, event, by, at: isoTime(at) }));
-      const making = loads.flatMap((load) =>
-        load.making ? [{ trialId: load.id, making: load.making, events: load.events }] : [],
-      );
-      return {
-        ...row,
-        plan: planOfRow({ shape, plan: row.plan }),
-        number: batchNumber(row.day, place),
-        formulaName: nameOf.get(row.formulaId) ?? null,
-        at: isoTime(createdAt),
-        state: batchStateOf(making, log),
-        loads,
-        whole: own.find(({ batch }) => batch?.role === 'whole') ?? null,
-        events: log,
-      };
-    });
-  }
 }
-
-const isLoad = (trial: TrialRecord): trial is TrialRecord & { batch: TrialBatch } =>
-  trial.batch?.role === 'load';
 
 /** Why an event may not be recorded; null: it may. */
 function refusal({ plan, events, state }: BatchRecord, event: NewBatchEvent['event']): BatchOutcome | null {

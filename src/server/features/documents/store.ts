@@ -22,7 +22,11 @@ export class DocumentStore {
       .from(formulas)
       .where(ids ? inArray(formulas.id, [...ids]) : undefined)
       .orderBy(asc(formulas.createdAt), asc(formulas.id));
-    const frozen = await this.db.select().from(versions).orderBy(asc(versions.number));
+    const frozen = await this.db
+      .select()
+      .from(versions)
+      .where(ids ? inArray(versions.formulaId, [...ids]) : undefined)
+      .orderBy(asc(versions.number));
     const own = ids ? [] : await this.db.select().from(ingredients).orderBy(asc(ingredients.id));
     return {
       ygranaDocument: DOCUMENT_FORMAT,
@@ -34,7 +38,7 @@ export class DocumentStore {
         formula: content,
         versions: frozen
           .filter(({ formulaId }) => formulaId === id)
-          .map(({ formulaId: _id, content: formula, createdAt: at, ...version }) => ({
+          .map(({ formulaId: _id, pins: _pins, content: formula, createdAt: at, ...version }) => ({
             ...version,
             formula,
             createdAt: iso(at),
@@ -48,8 +52,10 @@ export class DocumentStore {
   read(document: KitchenDocument): Promise<ImportReport> {
     return this.db.transaction(async (tx) => {
       await lockInside(tx, 'documents brought in');
-      const known = await tx.select().from(formulas);
-      const frozen = await tx.select().from(versions);
+      const ids = document.formulas.map(({ id }) => id);
+      const known = ids.length > 0 ? await tx.select().from(formulas).where(inArray(formulas.id, ids)) : [];
+      const frozen =
+        ids.length > 0 ? await tx.select().from(versions).where(inArray(versions.formulaId, ids)) : [];
       const report = { added: [] as string[], same: [] as string[], beside: [] as string[] };
       for (const entry of document.formulas) {
         const there = known.find(({ id }) => id === entry.id);

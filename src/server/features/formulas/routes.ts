@@ -3,14 +3,17 @@ import {
   changeRequestSchema,
   formulaIdSchema,
   freezeRequestSchema,
+  madeQuerySchema,
   newFormulaSchema,
   NOBODY,
+  shelfQuerySchema,
   shelfRequestSchema,
 } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { answersWords } from '#words/screens/answers';
 import { ApiError, parse } from '../../http/apiError';
 import type { LiveHub } from '../../live/hub';
+import type { ShelfBoard } from './shelf';
 import type { FormulaStore } from './store';
 
 const idOf = (request: Request): FormulaId =>
@@ -21,16 +24,14 @@ const teller = (hub: LiveHub) => (id: FormulaId) => {
   hub.tell({ about: 'formula', id });
 };
 
-export function formulaRoutes(store: FormulaStore, hub: LiveHub): Router {
+export function formulaRoutes(store: FormulaStore, shelf: ShelfBoard, hub: LiveHub): Router {
   const router = Router();
   const tell = teller(hub);
 
   router.get('/', async (request, response) => {
-    const { json, tag } = await store.list();
     // Unchanged since the page last asked: nothing to send.
-    response.set({ 'Cache-Control': 'private, no-cache', ETag: `"${tag}"` });
-    if (request.fresh) response.status(304).end();
-    else response.type('application/json').send(json);
+    response.set('Cache-Control', 'private, no-cache');
+    response.json(await shelf.answer(parse(shelfQuerySchema, request.query, answersWords.search)));
   });
 
   router.post('/', async (request, response) => {
@@ -40,8 +41,9 @@ export function formulaRoutes(store: FormulaStore, hub: LiveHub): Router {
     response.status(201).json(record);
   });
 
-  router.get('/made', async (_request, response) => {
-    response.json(await store.made());
+  router.get('/made', async (request, response) => {
+    const { q } = parse(madeQuerySchema, request.query, answersWords.search);
+    response.json(q.trim() === '' ? await store.made() : await store.madeNamed(q));
   });
 
   router.get('/:id', async (request, response) => {

@@ -7,7 +7,6 @@ import type {
   MadeRecord,
   NewFormula,
   Shelf,
-  ShelfRecord,
   VersionRecord,
 } from '#contract';
 import {
@@ -21,8 +20,7 @@ import {
 } from '#core/formula';
 import type { Database } from '../../db/client';
 import { appliedChanges, formulas, versions } from '../../db/schema';
-import { isCircle, madeRecords, pinnedFormulas } from './made';
-import { ShelfList } from './shelfList';
+import { isCircle, madeNamed, madeRecords, pinnedFormulas } from './made';
 
 export type ChangeOutcome =
   | { readonly status: 'applied'; readonly record: FormulaRecord }
@@ -48,34 +46,10 @@ const BIN_DAYS = 30;
 
 /** Formulas and their versions. Time is given, never taken. */
 export class FormulaStore {
-  private readonly shelfList: ShelfList;
-
   constructor(
     private readonly db: Database,
     private readonly now: () => Date,
-  ) {
-    this.shelfList = new ShelfList(db, (ids) => this.shelfRecords(ids));
-  }
-
-  /** The whole shelf as JSON text, and a tag that changes with it. */
-  list(): Promise<{ json: string; tag: string }> {
-    return this.shelfList.answer();
-  }
-
-  private async shelfRecords(ids: readonly FormulaId[]): Promise<ShelfRecord[]> {
-    const rows = await this.db
-      .select()
-      .from(formulas)
-      .where(inArray(formulas.id, [...ids]));
-    const all = await this.db
-      .select()
-      .from(versions)
-      .where(inArray(versions.formulaId, [...ids]));
-    const byFormula = new Map<FormulaId, VersionRow[]>();
-    for (const version of all)
-      byFormula.set(version.formulaId, [...(byFormula.get(version.formulaId) ?? []), version]);
-    return rows.map((row) => toShelfRecord(row, byFormula.get(row.id) ?? []));
-  }
+  ) {}
 
   get(id: FormulaId): Promise<FormulaRecord | null> {
     return readRecord(this.db, id);
@@ -126,9 +100,14 @@ export class FormulaStore {
     return rows.map(toVersion);
   }
 
-  /** The latest version of all that stands on the shelf, and every version that something is made with. */
+  /** Every version that something is made with, and those of the shelf that were frozen last. */
   made(): Promise<readonly MadeRecord[]> {
     return madeRecords(this.db);
+  }
+
+  /** The latest versions of what stands on the shelf under such a name, with all they are made with. */
+  madeNamed(q: string): Promise<readonly MadeRecord[]> {
+    return madeNamed(this.db, q);
   }
 
   /** Makes the next version of what the cook saw; the working formula then grows from it. */
@@ -220,9 +199,6 @@ export class FormulaStore {
   }
 }
 
-const isChanged = (working: Formula, base: Formula | undefined): boolean =>
-  base !== undefined && !sameContent(base, working);
-
 /** Until the transaction ends, nobody else changes this formula: what is read is what is written over. */
 const hold = (tx: Database, id: FormulaId): Promise<unknown> =>
   tx.select({ id: formulas.id }).from(formulas).where(eq(formulas.id, id)).for('update');
@@ -252,7 +228,7 @@ async function readRecord(db: Database, id: FormulaId): Promise<FormulaRecord | 
 
 const isoTime = (value: string): string => new Date(value).toISOString();
 
-function toVersion(row: VersionRow): VersionRecord {
+function toVersion(row: Omit<VersionRow, 'pins'>): VersionRecord {
   return {
     number: row.number,
     parent: row.parent,
@@ -273,10 +249,4 @@ function common(row: FormulaRow, latestNumber: number): Omit<FormulaRecord, 'bas
     createdAt: isoTime(row.createdAt),
     updatedAt: isoTime(row.updatedAt),
   };
-}
-
-function toShelfRecord(row: FormulaRow, all: readonly VersionRow[]): ShelfRecord {
-  const base = all.find(({ number }) => number === row.content.basedOnVersion);
-  const latest = Math.max(0, ...all.map(({ number }) => number));
-  return { ...common(row, latest), changed: isChanged(row.content, base?.content) };
 }

@@ -9,10 +9,12 @@ import { vouchedReading } from '../../http/vouched';
 import type { LiveHub } from '../../live/hub';
 import type { FormulaStore } from '../formulas/store';
 import type { TrialOutcome, TrialStore } from './store';
+import type { KitchenNewsStore } from './news';
 
 /** Jars: begun from a version, made, tasted and mended. */
 export function trialRoutes(
   store: TrialStore,
+  news: KitchenNewsStore,
   formulas: FormulaStore,
   hub: LiveHub,
   instruments: readonly InstrumentInfo[],
@@ -37,8 +39,21 @@ export function trialRoutes(
     response.json(await store.log(parse(logQuerySchema, request.query, answersWords.search)));
   });
 
-  router.get('/standings', async (_request, response) => {
-    response.json(await store.allStandings(await provenAfter()));
+  router.get('/formulas/:id/standings', async (request, response) => {
+    const id = parse(formulaIdSchema, request.params.id, answersWords.formulaId);
+    response.json((await store.standingsOf([id], await provenAfter())).get(id) ?? {});
+  });
+
+  router.get('/log/news', async (_request, response) => {
+    response.json(await news.news());
+  });
+
+  router.get('/log/said', async (_request, response) => {
+    response.json(await news.said());
+  });
+
+  router.get('/log/lessons', async (_request, response) => {
+    response.json(await news.lessons());
   });
 
   router.get('/trials', async (_request, response) => {

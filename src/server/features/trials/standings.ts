@@ -1,62 +1,102 @@
 import { sql } from 'drizzle-orm';
-import type { TrialRecord } from '#contract';
-import { standingOf, type Standing } from '#core/trial';
+import type { VersionStanding } from '#contract';
+import type { FormulaId } from '#core/formula';
+import { standingOf, versionState, type LoggedEvent, type Standing, type TrialEvent } from '#core/trial';
 import { found, type Database } from '../../db/client';
 
-interface Kept {
-  readonly mark: string;
-  readonly formulaId: string;
+interface Jar {
   readonly version: number;
-  /** Null: a part of a making, not one of its own. */
-  readonly standing: Standing | null;
+  readonly standing: Standing;
+}
+interface Row {
+  readonly formula_id: FormulaId;
+  readonly version: number;
+  readonly trial_id: string;
+  readonly id: string | null;
+  readonly event: TrialEvent | null;
 }
 
-/**
- * How every jar stands. Jars are only ever added to, so their events are counted: only those of which
- * there is more than at the last question are read again, whoever added to them.
- */
+/** What decides how a jar stands; what was weighed does where something was planned after a tasting. */
+const DECIDING = sql`('tasted', 'added', 'planned', 'corrected')`;
+const READ_AT_ONCE = 100;
+/** Places are given before they are written: one may be seen after a later one. */
+const OVERTAKEN = 500;
+
+/** How the jars of formulas stand, kept; formulas whose jars have gone on are read again, whoever went on. */
 export class KeptStandings {
-  private mark = '';
-  private kept = new Map<string, Kept>();
+  private mark = { place: 0, trials: 0 };
+  private readonly kept = new Map<FormulaId, readonly Jar[]>();
 
-  constructor(
-    private readonly db: Database,
-    private readonly read: (ids: readonly string[]) => Promise<readonly TrialRecord[]>,
-  ) {}
+  constructor(private readonly db: Database) {}
 
-  async all(): Promise<Iterable<Kept>> {
-    const [whole] = await found<{ mark: string }>(
-      this.db,
-      sql`select (select count(*) || ' ' || coalesce(max(created_at)::text, '') from trials) || ' '
-          || (select count(*) || ' ' || coalesce(max(created_at)::text, '') from trial_events) as mark`,
+  /** @param untilMs of the process' clock; what is not read by then is left out of the answer */
+  async of(
+    ids: readonly FormulaId[],
+    provenAfter: number,
+    untilMs = Infinity,
+  ): Promise<ReadonlyMap<FormulaId, Readonly<Record<number, VersionStanding>>>> {
+    await this.drop();
+    const missing = ids.filter((id) => !this.kept.has(id));
+    for (let at = 0; at < missing.length && performance.now() < untilMs; at += READ_AT_ONCE)
+      await this.read(missing.slice(at, at + READ_AT_ONCE));
+    return new Map(
+      ids.flatMap((id) => {
+        const jars = this.kept.get(id);
+        return jars ? [[id, statesOf(jars, provenAfter)]] : [];
+      }),
     );
-    if (whole!.mark !== this.mark) {
-      await this.catchUp();
-      this.mark = whole!.mark;
-    }
-    return this.kept.values();
   }
 
-  private async catchUp(): Promise<void> {
-    const marks = await found<{ id: string; mark: string }>(
+  private async drop(): Promise<void> {
+    const [now] = await found<{ place: number; trials: number }>(
       this.db,
-      sql`select t.id, t.created_at::text || ' ' || count(e.place) || ' ' || coalesce(max(e.created_at)::text, '') as mark
-          from trials t left join trial_events e on e.trial_id = t.id group by t.id, t.created_at`,
+      sql`select (select coalesce(max(place), 0)::int from trial_events) as place,
+                 (select count(*)::int from trials) as trials`,
     );
-    const stale = marks.filter(({ id, mark }) => this.kept.get(id)?.mark !== mark);
-    const records = new Map((await this.read(stale.map(({ id }) => id))).map((trial) => [trial.id, trial]));
-    const kept = new Map<string, Kept>();
-    for (const { id, mark } of marks) {
-      const trial = records.get(id);
-      const entry = trial ? { mark, ...standingIn(trial) } : this.kept.get(id);
-      if (entry) kept.set(id, entry);
+    const { place, trials } = this.mark;
+    if (now!.place === place && now!.trials === trials) return;
+    // Jars without an event are few and have just begun; jars that went away came with a restored kitchen.
+    const touched =
+      place === 0 || now!.place < place || now!.trials !== trials
+        ? null
+        : await found<{ id: FormulaId }>(
+            this.db,
+            sql`select distinct t.formula_id as id from trial_events e join trials t on t.id = e.trial_id
+                where e.place > ${place - OVERTAKEN}`,
+          );
+    if (touched) for (const { id } of touched) this.kept.delete(id);
+    else this.kept.clear();
+    this.mark = { place: now!.place, trials: now!.trials };
+  }
+
+  private async read(ids: readonly FormulaId[]): Promise<void> {
+    const rows = await found<Row>(
+      this.db,
+      sql`select t.formula_id, t.version, t.id as trial_id, e.id, e.event
+          from trials t left join trial_events e
+            on e.trial_id = t.id and (e.event->>'kind' in ${DECIDING} or e.event->>'kind' = 'took' and exists (
+              select 1 from trial_events p where p.trial_id = t.id and p.event->>'kind' = 'planned'))
+          where t.formula_id in ${[...ids]} and coalesce(t.batch->>'role', '') <> 'load'
+          order by e.place`,
+    );
+    const jars = new Map<string, { formulaId: FormulaId; version: number; log: LoggedEvent[] }>();
+    for (const { formula_id: formulaId, version, trial_id, id, event } of rows) {
+      const jar = jars.get(trial_id) ?? { formulaId, version, log: [] };
+      jars.set(trial_id, jar);
+      if (id !== null && event) jar.log.push({ id, event, at: '' });
     }
-    this.kept = kept;
+    const found_ = new Map<FormulaId, Jar[]>(ids.map((id) => [id, []]));
+    for (const { formulaId, version, log } of jars.values())
+      found_.get(formulaId)!.push({ version, standing: standingOf(log) });
+    for (const [id, all] of found_) this.kept.set(id, all);
   }
 }
 
-const standingIn = ({ formulaId, version, events, batch }: TrialRecord): Omit<Kept, 'mark'> => ({
-  formulaId,
-  version,
-  standing: batch?.role === 'load' ? null : standingOf(events),
-});
+function statesOf(jars: readonly Jar[], provenAfter: number): Readonly<Record<number, VersionStanding>> {
+  const byVersion = new Map<number, Standing[]>();
+  for (const { version, standing } of jars)
+    byVersion.set(version, [...(byVersion.get(version) ?? []), standing]);
+  return Object.fromEntries(
+    [...byVersion].map(([version, all]) => [version, versionState(all, provenAfter)]),
+  );
+}

@@ -6,13 +6,12 @@ import type {
   logQuerySchema,
   NewEvent,
   newTrialSchema,
-  Standings,
   TrialEventRecord,
   TrialRecord,
 } from '#contract';
 import type { FormulaId } from '#core/formula';
-import { versionState, type Standing } from '#core/trial';
 import type { Database } from '../../db/client';
+import { likeText } from '../../db/likeText';
 import { formulas, trialEvents, trials, versions } from '../../db/schema';
 import { KeptStandings } from './standings';
 
@@ -30,9 +29,6 @@ export type CheckedTrial = Omit<z.output<typeof newTrialSchema>, 'version' | 'fr
 
 export type LogQuery = z.output<typeof logQuerySchema>;
 const LOG_PAGE = 50;
-/** What is typed is looked for as it stands: % and _ are no wildcards. */
-const likeText = (word: string): string => word.replace(/[\\%_]/g, '\\$&');
-
 /** Jars of the whole kitchen that are read at once. */
 const MOST_AT_ONCE = 300;
 
@@ -46,33 +42,27 @@ export class TrialStore {
     private readonly db: Database,
     private readonly now: () => Date,
   ) {
-    this.standings = new KeptStandings(db, (ids) => this.byIds(ids));
+    this.standings = new KeptStandings(db);
   }
 
-  /** Newest first. */
+  /** Newest first; the latest of them. */
   async ofFormula(formulaId: FormulaId): Promise<TrialRecord[]> {
     const rows = await this.db
       .select()
       .from(trials)
       .where(eq(trials.formulaId, formulaId))
-      .orderBy(desc(trials.createdAt), desc(trials.id));
+      .orderBy(desc(trials.createdAt), desc(trials.id))
+      .limit(MOST_AT_ONCE);
     return this.withEvents(rows);
   }
 
-  /** How every version stands. */
-  async allStandings(provenAfter: number): Promise<Standings> {
-    const found: Record<string, Record<number, Standing[]>> = {};
-    for (const { formulaId, version, standing } of await this.standings.all()) {
-      if (standing) ((found[formulaId] ??= {})[version] ??= []).push(standing);
-    }
-    return Object.fromEntries(
-      Object.entries(found).map(([id, versions]) => [
-        id,
-        Object.fromEntries(
-          Object.entries(versions).map(([number, all]) => [number, versionState(all, provenAfter)]),
-        ),
-      ]),
-    );
+  /** How the versions of formulas stand. @param untilMs of the process' clock; the rest is left out */
+  standingsOf(
+    ids: readonly FormulaId[],
+    provenAfter: number,
+    untilMs?: number,
+  ): ReturnType<KeptStandings['of']> {
+    return this.standings.of(ids, provenAfter, untilMs);
   }
 
   /** What happened in the whole kitchen, newest first, a page at a time. Words are looked for in the notes. */

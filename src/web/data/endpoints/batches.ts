@@ -1,14 +1,18 @@
 /** Batches, what dishes took, and the plan of a day. */
-import type { BatchRecord, Combine, DressingRecord, NewBatch, NewBatchEvent, NewDressing, PlanRecord } from '#contract';
+import type { BatchList, BatchRecord, Combine, DressingRecord, NewBatch, NewBatchEvent, NewDressing, PlanRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { ALL_TRIALS } from './base';
 import { jarsApi } from './jars';
 
 export const batchesApi = jarsApi.injectEndpoints({
   endpoints: (build) => ({
-    batches: build.query<BatchRecord[], void>({ query: () => 'batches', providesTags: ['Batches'] }),
-    batchesOfFormula: build.query<BatchRecord[], FormulaId>({
-      query: (id) => `formulas/${id}/batches`,
+    batches: build.query<BatchRecord[], { day: string } | { from: string; to: string }>({
+      query: (params) => ({ url: 'batches', params }),
+      providesTags: ['Batches'],
+    }),
+    batchDays: build.query<string[], void>({ query: () => 'batches/days', providesTags: ['Batches'] }),
+    batchesOfFormula: build.query<BatchList, { id: FormulaId; offset: number }>({
+      query: ({ id, offset }) => ({ url: `formulas/${id}/batches`, params: { offset } }),
       providesTags: ['Batches'],
     }),
     batch: build.query<BatchRecord, string>({ query: (id) => `batches/${id}`, providesTags: ['Batches'] }),

@@ -1,11 +1,14 @@
 /** Formulas, their versions, and documents. */
-import type { FormulaRecord, FreezeAnswer, FreezeRequest, ImportReport, MadeRecord, NewFormula, Shelf, ShelfRecord, VersionRecord } from '#contract';
+import type { FormulaRecord, FreezeAnswer, FreezeRequest, ImportReport, MadeRecord, NewFormula, Shelf, ShelfAnswer, ShelfAsk, VersionRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
-import { baseApi } from './base';
+import { ALL_TRIALS, baseApi } from './base';
 
 export const formulasApi = baseApi.injectEndpoints({
   endpoints: (build) => ({
-    formulas: build.query<ShelfRecord[], void>({ query: () => 'formulas', providesTags: ['Shelf'] }),
+    formulas: build.query<ShelfAnswer, ShelfAsk>({
+      query: (params) => ({ url: 'formulas', params }),
+      providesTags: ['Shelf', ALL_TRIALS],
+    }),
     createFormula: build.mutation<FormulaRecord, NewFormula>({
       query: (body) => ({ url: 'formulas', method: 'POST', body }),
       invalidatesTags: ['Shelf'],
@@ -13,14 +16,21 @@ export const formulasApi = baseApi.injectEndpoints({
     moveFormula: build.mutation<FormulaRecord, { id: FormulaId; shelf: Shelf }>({
       query: ({ id, shelf }) => ({ url: `formulas/${id}/shelf`, method: 'POST', body: { shelf } }),
       invalidatesTags: ['Shelf', 'Made'],
-      async onQueryStarted({ id, shelf }, { dispatch, queryFulfilled }) {
-        const shown = dispatch(
-          formulasApi.util.updateQueryData('formulas', undefined, (list) =>
-            list.map((record) => (record.id === id ? { ...record, shelf } : record)),
+      // It is gone from where it stood at once; the windows are fetched anew when it is done.
+      async onQueryStarted({ id, shelf }, { dispatch, getState, queryFulfilled }) {
+        const asks = formulasApi.util.selectCachedArgsForQuery(getState(), 'formulas');
+        const shown = asks.map((ask) =>
+          dispatch(
+            formulasApi.util.updateQueryData('formulas', ask, (answer) => ({
+              ...answer,
+              records: answer.records.filter(
+                (record) => record.id !== id || (ask.place ?? 'shelf') === shelf || ask.ids !== undefined,
+              ),
+            })),
           ),
         );
         queryFulfilled.catch(() => {
-          shown.undo();
+          for (const one of shown) one.undo();
         });
       },
     }),
@@ -33,9 +43,26 @@ export const formulasApi = baseApi.injectEndpoints({
       invalidatesTags: (_result, _error, { id }) => ['Shelf', 'Made', { type: 'Versions', id }],
     }),
     made: build.query<MadeRecord[], void>({ query: () => 'formulas/made', providesTags: ['Made'] }),
+    /** Beyond those in use and the latest: what a name that is typed may mean. They join the others. */
+    madeNamed: build.query<MadeRecord[], string>({
+      query: (q) => ({ url: 'formulas/made', params: { q } }),
+      async onQueryStarted(_q, { dispatch, queryFulfilled }) {
+        const found = await queryFulfilled.catch(() => null);
+        if (!found || found.data.length === 0) return;
+        dispatch(formulasApi.util.updateQueryData('made', undefined, (known) => withNew(known, found.data)));
+      },
+    }),
     readDocument: build.mutation<ImportReport, unknown>({
       query: (body) => ({ url: 'document', method: 'POST', body }),
       invalidatesTags: ['Shelf', 'Made', 'Ingredients'],
     }),
   }),
 });
+
+/** The same list where nothing is new: nothing has to be reckoned again. */
+function withNew(known: MadeRecord[], more: readonly MadeRecord[]): MadeRecord[] {
+  const keyOf = ({ formulaId, number }: MadeRecord): string => `${formulaId}/${number}`;
+  const have = new Set(known.map(keyOf));
+  const fresh = more.filter((one) => !have.has(keyOf(one)));
+  return fresh.length === 0 ? known : [...known, ...fresh];
+}

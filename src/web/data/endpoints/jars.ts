@@ -1,6 +1,7 @@
 /** Jars and what happened to them, measures and blind tastings. */
-import type { By, LogAnswer, MeasureRecord, NewAnswer, NewEvent, NewMeasure, NewPanel, PanelRecord, KitchenRecords, RecordsReport, Standings, TrialRecord } from '#contract';
+import type { By, KitchenNews, LogAnswer, MeasureRecord, NewAnswer, NewEvent, NewMeasure, NewPanel, PanelRecord, KitchenRecords, RecordsReport, Standings, StyleSaid, TrialRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
+import type { HoldLesson } from '#core/trial';
 import type { BegunJar } from '../../sync/outboxSlice';
 import { ALL_TRIALS } from './base';
 import { formulasApi } from './formulas';
@@ -20,8 +21,13 @@ export const jarsApi = formulasApi.injectEndpoints({
       query: (params) => ({ url: 'log', params }),
       providesTags: [ALL_TRIALS],
     }),
-    standings: build.query<Standings, void>({ query: () => 'standings', providesTags: [ALL_TRIALS] }),
-    latestTrials: build.query<TrialRecord[], void>({ query: () => 'trials', providesTags: [ALL_TRIALS] }),
+    standings: build.query<Standings, FormulaId>({
+      query: (id) => `formulas/${id}/standings`,
+      providesTags: (_result, _error, id) => [{ type: 'Trials', id }, ALL_TRIALS],
+    }),
+    kitchenNews: build.query<KitchenNews, void>({ query: () => 'log/news', providesTags: [ALL_TRIALS] }),
+    said: build.query<StyleSaid[], void>({ query: () => 'log/said', providesTags: [ALL_TRIALS] }),
+    lessons: build.query<HoldLesson[], void>({ query: () => 'log/lessons', providesTags: [ALL_TRIALS] }),
     /** Sent by the outbox alone: there it is kept until it is recorded. */
     recordEvent: build.mutation<TrialRecord, NewEvent & { trialId: string; formulaId: FormulaId }>({
       query: ({ trialId, formulaId: _formulaId, ...body }) => ({

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import type { BatchRecord, VersionRecord } from '#contract';
+import type { VersionRecord } from '#contract';
 import { STATE_WORDS } from '#words/batch';
 import { sameContent, type FormulaId } from '#core/formula';
 import { batchPlanWords } from '#words/screens/batchPlan';
@@ -45,8 +45,7 @@ export function BatchPage() {
 
 function Bench({ working, versions }: { working: WorkingFormula; versions: readonly VersionRecord[] }) {
   const [draft, setDraft] = useBatchDraft();
-  const standings = useStandingsQuery().data?.[working.id];
-  const batches = useBatchesOfFormulaQuery(working.id).data ?? [];
+  const standings = useStandingsQuery(working.id).data;
   const newestFirst = [...versions].sort((a, b) => b.number - a.number);
   const stateOf = (number: number) => standings?.[number]?.state ?? 'draft';
   const usual = usualVersion(standings, newestFirst[0]?.number ?? 0);
@@ -79,7 +78,7 @@ function Bench({ working, versions }: { working: WorkingFormula; versions: reado
         />
       )}
       <div className="grid gap-3.5 lg:grid-cols-2">
-        <BatchList batches={batches} />
+        <BatchesSoFar formulaId={working.id} />
         {version && <JarStrip working={working} version={version} />}
       </div>
     </div>
@@ -131,25 +130,50 @@ function FreezeFirst({
   );
 }
 
-function BatchList({ batches }: { batches: readonly BatchRecord[] }) {
+function BatchesSoFar({ formulaId }: { formulaId: FormulaId }) {
   const { settings } = useKitchen();
+  const [offset, setOffset] = useState(0);
+  const { data } = useBatchesOfFormulaQuery({ id: formulaId, offset });
+  const batches = data?.batches ?? [];
   return (
     <section aria-label={batchPlanWords.batchesOfThis} className="card p-4 print:hidden">
       <h2 className="font-name mb-1 text-lg font-bold">{batchPlanWords.batchesOfThis}</h2>
-      {batches.length === 0 && <p className="text-quiet">{batchPlanWords.noneYetWhatIsPlanned}</p>}
+      {data && batches.length === 0 && <p className="text-quiet">{batchPlanWords.noneYetWhatIsPlanned}</p>}
       <ul>
-        {batches.map(({ id, formulaId, number, version, plan, state }) => (
+        {batches.map(({ id, number, version, yieldMl, state }) => (
           <li key={id} className="flex flex-wrap items-baseline gap-x-4 border-t border-rule py-1.5">
             <Link to={`/formulas/${formulaId}/batch/${id}`} className="font-semibold text-bottle underline">
               {number}
             </Link>
             <span>
-              v{version}, {formatVolume(plan.yieldMl, settings)}
+              v{version}, {formatVolume(yieldMl, settings)}
             </span>
             <span className="ml-auto text-quiet">{STATE_WORDS[state]}</span>
           </li>
         ))}
       </ul>
+      {(offset > 0 || data?.more) && (
+        <p className="flex gap-3 pt-2">
+          {offset > 0 && (
+            <Button
+              onClick={() => {
+                setOffset(0);
+              }}
+            >
+              {batchPlanWords.theLatest}
+            </Button>
+          )}
+          {data?.more && (
+            <Button
+              onClick={() => {
+                setOffset(offset + batches.length);
+              }}
+            >
+              {batchPlanWords.earlierOnes}
+            </Button>
+          )}
+        </p>
+      )}
     </section>
   );
 }

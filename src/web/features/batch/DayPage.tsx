@@ -6,7 +6,7 @@ import { latestOf } from '#core/batch';
 import { STATE_WORDS } from '#words/batch';
 import { batchRunWords } from '#words/screens/batchRun';
 import { Alert } from '../../ui/Alert';
-import { useBatchesQuery } from '../../data/kitchenApi';
+import { useBatchDaysQuery, useBatchesQuery } from '../../data/kitchenApi';
 import { formatDay, formatMoney, formatVolume } from '#words/numbers';
 import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
@@ -22,8 +22,10 @@ import { HeadRow } from '../../ui/HeadRow';
 
 /** The batches of a day beside each other, with one pull list for all of them. */
 export function DayPage() {
-  const { data, error, refetch } = useBatchesQuery();
-  if (data) return <Day all={data} />;
+  const [search] = useSearchParams();
+  const day = daySchema.safeParse(search.get('day')).data ?? today();
+  const { currentData, error, refetch } = useBatchesQuery({ day });
+  if (currentData) return <Day key={day} day={day} shown={currentData} />;
   return error ? (
     <Trouble error={error} retry={() => void refetch()} />
   ) : (
@@ -31,22 +33,17 @@ export function DayPage() {
   );
 }
 
-function Day({ all }: { all: readonly BatchRecord[] }) {
+function Day({ day, shown }: { day: string; shown: readonly BatchRecord[] }) {
   const kitchen = useKitchen();
   const { settings } = kitchen;
-  const [search, setSearch] = useSearchParams();
-  const day = daySchema.safeParse(search.get('day')).data ?? today();
+  const [, setSearch] = useSearchParams();
   const [dayText, setDayText] = useState(day);
   const paper = usePaper();
-  const shown = all.filter((batch) => batch.day === day).sort((a, b) => a.number.localeCompare(b.number));
   // What is done or called off needs nothing from the store any more.
   const toMake = shown.filter(({ state }) => state === 'planned' || state === 'weighing');
   const pull = pullOfBatches(toMake, kitchen);
   const portions = toMake.reduce((sum, { plan }) => sum + plan.portions, 0);
-  const otherDays = [...new Set(all.map((batch) => batch.day))]
-    .filter((one) => one !== day)
-    .sort()
-    .reverse();
+  const otherDays = (useBatchDaysQuery().data ?? []).filter((one) => one !== day);
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap items-end gap-4">
@@ -67,13 +64,7 @@ function Day({ all }: { all: readonly BatchRecord[] }) {
             {otherDays.slice(0, 6).map((one, i) => (
               <span key={one}>
                 {i > 0 && ', '}
-                <Link
-                  to={`/batches?day=${one}`}
-                  className="underline"
-                  onClick={() => {
-                    setDayText(one);
-                  }}
-                >
+                <Link to={`/batches?day=${one}`} className="underline">
                   {one}
                 </Link>
               </span>

@@ -1,15 +1,18 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
+import type { ShelfRecord } from '#contract';
+import type { FormulaId } from '#core/formula';
 import { ordersByVersion } from '#core/batch';
 import { batchPlanWords } from '#words/screens/batchPlan';
-import { useFormulasQuery, useStandingsQuery } from '../../data/kitchenApi';
+import { useFormulasById } from '../../data/shelf';
+import { useStandingsOf } from '../../data/standings';
+import { FormulaChoice, useChoices } from '../../parts/FormulaChoice';
 import { formatVolume } from '#words/numbers';
 import { typedNumber } from '../../form/typed';
 import { usualVersion } from '#kitchen/batch';
 import { useKitchen } from '../../data/kitchen';
 import { useKept } from '../../sync/useKept';
 import { Button, IconButton } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { X } from 'lucide-react';
 
@@ -22,13 +25,12 @@ interface OrderLine {
 /** A shelf of orders: several formulas in several sizes become one batch each. */
 export function Orders({ day }: { day: string }) {
   const { settings } = useKitchen();
-  const formulas = (useFormulasQuery().data ?? []).filter(
-    ({ shelf, latestNumber }) => shelf === 'shelf' && latestNumber > 0,
-  );
-  const standings = useStandingsQuery().data ?? {};
+  const choices = useChoices('', true);
   const [lines, setLines] = useKept<readonly OrderLine[]>(`orders-${day}`, []);
-  const [chosen, setChosen] = useState('');
-  const formulaId = chosen || (formulas[0]?.id ?? '');
+  const formulas = useFormulasById(lines.map(({ formulaId }) => formulaId));
+  const standings = useStandingsOf(lines.map(({ formulaId }) => formulaId as FormulaId));
+  const [chosen, setChosen] = useState<ShelfRecord | null>(null);
+  const formulaId: string = (chosen ?? choices?.records[0])?.id ?? '';
   const read = lines.map(({ jars, jarMl }) => ({
     jars: typedNumber(jars, { above: 0 }).value,
     jarMl: typedNumber(jarMl, { above: 0 }).value,
@@ -48,7 +50,7 @@ export function Orders({ day }: { day: string }) {
   return (
     <section aria-label={batchPlanWords.orders} className="card grid content-start gap-3 p-4 print:hidden">
       <h2 className="font-name text-lg font-bold">{batchPlanWords.orders}</h2>
-      {formulas.length === 0 ? (
+      {choices?.total === 0 ? (
         <p className="text-quiet">{batchPlanWords.freezeAVersionOfA}</p>
       ) : (
         <>
@@ -87,14 +89,15 @@ export function Orders({ day }: { day: string }) {
             </div>
           ))}
           <div className="flex flex-wrap gap-3">
-            <Choice
+            <FormulaChoice
               label={batchPlanWords.ordered}
-              value={formulaId}
-              options={formulas.map(({ id, formula }) => ({ value: id as string, label: formula.name }))}
-              onChange={setChosen}
+              chosen={chosen}
+              onChoose={setChosen}
+              frozen
               className="min-w-56"
             />
             <Button
+              disabled={!formulaId}
               onClick={() => {
                 setLines([...lines, { formulaId, jars: '12', jarMl: '250' }]);
               }}

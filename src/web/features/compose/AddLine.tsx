@@ -5,6 +5,7 @@ import { searchIngredients, type Ingredient } from '#core/ingredient';
 import { parseAmount } from '#core/quantity';
 import { sayDoubt, sayProblem } from '#words/reading';
 import { formatAmount } from '#words/numbers';
+import { useMadeNamed } from '../../data/madeNamed';
 
 interface AddLineProps {
   readonly context: ReadingContext;
@@ -27,6 +28,7 @@ export function AddLine({ context, inputRef, onAdd, foretell, refuse }: AddLineP
   const field = useRef<HTMLDivElement>(null);
   const line = useMemo(() => (text.trim() ? readLine(text, context) : null), [text, context]);
   const { amount, options } = useMemo(() => complete(text, line, context), [text, line, context]);
+  useMadeNamed(line?.reading.status === 'read' ? '' : madeWordsIn(text, context));
   const showing = open && options.length > 0;
   const refusal = line && refuse(line);
 
@@ -166,6 +168,12 @@ function Understood({
       {reading.doubts.map((doubt) => ` ${sayDoubt(doubt)}`)}
     </>
   );
+}
+
+/** The words after the amount: a formula of this kitchen may be called so. */
+function madeWordsIn(text: string, context: ReadingContext): string {
+  const parsed = parseAmount(text, context.decimalSign);
+  return (parsed.status === 'read' ? parsed.rest : text).split(',')[0]!.trim();
 }
 
 /** Splits what is typed so far into amount and the words still being completed. */

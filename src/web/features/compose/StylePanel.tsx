@@ -17,7 +17,8 @@ import type { ShelfRecord } from '#contract';
 import { sayStyle } from '#words/palate';
 import { composeBalanceWords } from '#words/screens/composeBalance';
 import { Tick } from '../../ui/Tick';
-import { sayError, useFormulasQuery } from '../../data/kitchenApi';
+import { sayError } from '../../data/kitchenApi';
+import { useChoices } from '../../parts/FormulaChoice';
 import { typedNumber } from '../../form/typed';
 import { newId } from '../../sync/device';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
@@ -280,20 +281,20 @@ function OwnStyle({
   onClose,
   onBack,
 }: StylePanelProps & { onBack: () => void }) {
-  const records = useFormulasQuery().data ?? [];
+  const [q, setQ] = useState('');
+  const choices = useChoices(q, false);
   const [name, setName] = useState('');
-  const [liked, setLiked] = useState<ReadonlySet<string>>(new Set());
+  const [liked, setLiked] = useState<readonly ShelfRecord[]>([]);
   const [save, saving] = useSaveShared('style');
-  const others = records.filter(({ shelf }) => shelf === 'shelf');
+  const found = choices?.records ?? [];
+  const others = [...liked, ...found.filter(({ id }) => liked.every((one) => one.id !== id))];
   return (
     <Dialog title={composeBalanceWords.aStyleOfOurOwn2} open onClose={onClose}>
       <form
         className="grid gap-3"
         onSubmit={(event) => {
           event.preventDefault();
-          const dressings = others
-            .filter(({ id }) => liked.has(id))
-            .map((record) => portionsOf(record, kitchen));
+          const dressings = liked.map((record) => portionsOf(record, kitchen));
           const all = dressings.length > 0 ? dressings : [judgement.portions];
           const id = `own_${newId()}`;
           const says = composeBalanceWords.fromDressingsThisKitchenLikes;
@@ -321,21 +322,30 @@ function OwnStyle({
         </label>
         <fieldset>
           <legend className="font-semibold">{composeBalanceWords.madeFromTheDressingsYou}</legend>
-          {others.map(({ id, formula }) => (
-            <Tick
-              key={id}
-              label={formula.name}
-              checked={liked.has(id)}
-              onChange={(checked) => {
-                setLiked((now) => {
-                  const next = new Set(now);
-                  if (checked) next.add(id);
-                  else next.delete(id);
-                  return next;
-                });
+          {(q !== '' || (choices?.total ?? 0) > found.length) && (
+            <input
+              type="search"
+              className="field mb-1 w-full"
+              aria-label={composeBalanceWords.partOfItsName}
+              placeholder={composeBalanceWords.partOfItsName}
+              value={q}
+              onChange={({ target }) => {
+                setQ(target.value);
               }}
             />
-          ))}
+          )}
+          <div className="max-h-72 overflow-auto">
+            {others.map((record) => (
+              <Tick
+                key={record.id}
+                label={record.formula.name}
+                checked={liked.includes(record)}
+                onChange={(checked) => {
+                  setLiked((now) => (checked ? [...now, record] : now.filter(({ id }) => id !== record.id)));
+                }}
+              />
+            ))}
+          </div>
         </fieldset>
         {saving.error !== undefined && (
           <Alert>{composeBalanceWords.notKeptError2(sayError(saving.error))}</Alert>

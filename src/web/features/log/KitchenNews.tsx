@@ -1,32 +1,21 @@
-import { useMemo } from 'react';
 import { Link } from 'react-router';
+import type { KitchenNews as KitchenNewsAnswer } from '#contract';
 import type { FormulaId } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import { MEASURE_WORDS, sayMeasure } from '#words/palate';
-import { bottleChanges, drifts, keepsFailing, madeSince } from '#core/trial';
 import { logWords } from '#words/screens/log';
-import { useFormulasQuery, useLatestTrialsQuery } from '../../data/kitchenApi';
+import { useKitchenNewsQuery } from '../../data/kitchenApi';
 import { useKitchen } from '../../data/kitchen';
 
-const WEEK_MS = 7 * 86_400_000;
+const NO_NEWS: KitchenNewsAnswer = { week: [], failing: [], drifting: [], bottles: [], names: {} };
 
 /** What the latest jars come to: made this week, what keeps failing, what drifts, which bottle changed things. */
 export function KitchenNews() {
-  const trials = useLatestTrialsQuery().data;
-  const formulas = useFormulasQuery().data ?? [];
+  const news = useKitchenNewsQuery().data ?? NO_NEWS;
   const { catalogue } = useKitchen();
-  const news = useMemo(() => {
-    const jars = trials ?? [];
-    return {
-      week: madeSince(jars, new Date(Date.now() - WEEK_MS).toISOString()),
-      failing: keepsFailing(jars),
-      drifting: drifts(jars, catalogue),
-      bottles: bottleChanges(jars),
-    };
-  }, [trials, catalogue]);
   const link = (id: FormulaId) => (
     <Link to={`/formulas/${id}/log`} className="font-semibold text-bottle underline">
-      {formulas.find((record) => record.id === id)?.formula.name ?? logWords.aFormulaThatIsGone}
+      {news.names[id] ?? logWords.aFormulaThatIsGone}
     </Link>
   );
   return (

@@ -7,7 +7,7 @@ import { sayError, useAddMeasureMutation, useCooksQuery, useMeasuresQuery } from
 import { formatAmount, formatMoment, inSentence } from '#words/numbers';
 import { newId } from '../../sync/device';
 import { useKitchen } from '../../data/kitchen';
-import { newestMeasures } from '../../data/ownMeasures';
+import { newestMeasures } from '#kitchen/reading';
 import { useCookHere } from '../../data/useCook';
 import { Button } from '../../ui/Button';
 import { Loading, Trouble } from '../../parts/PageState';

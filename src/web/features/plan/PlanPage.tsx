@@ -5,7 +5,7 @@ import { sayDuration } from '#words/hold';
 import { sayIssue } from '#words/problems';
 import { planWords } from '#words/screens/plan';
 import { Alert } from '../../ui/Alert';
-import { useFormulasQuery } from '../../data/kitchenApi';
+import { useFormulasById } from '../../data/shelf';
 import { ClashNotice } from '../../parts/ClashList';
 import { keyOf } from '../../sync/shared';
 import { useShared, type SharedThing } from '../../sync/useWork';
@@ -24,7 +24,7 @@ import { ServiceForm } from './ServiceForm';
 import { TickList } from './TickList';
 import { Timeline } from './Timeline';
 import { sayTime } from '#kitchen/day';
-import { usePlan } from './usePlan';
+import { dishesOf, usePlan } from './usePlan';
 
 /** A day from its services backwards to the first thing to fetch. */
 export function PlanPage() {
@@ -54,7 +54,7 @@ interface DayProps {
 function Day({ day, thing, onDay }: DayProps) {
   const content = thing.doc;
   const kitchen = useKitchen();
-  const shelf = useFormulasQuery().data ?? [];
+  const shelf = useFormulasById(dishesOf(content.services));
   const now = useNow();
   const plan = usePlan(day, content, shelf, kitchen, now);
   const [problem, setProblem] = useState<string | null>(null);

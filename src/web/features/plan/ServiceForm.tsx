@@ -11,6 +11,7 @@ import { DISH_KINDS, DISHES, DRESSED, MOMENTS, TIMING } from '#core/service';
 import { planWords } from '#words/screens/plan';
 import { newId } from '../../sync/device';
 import { Button, IconButton } from '../../ui/Button';
+import { FormulaChoice, useChoices } from '../../parts/FormulaChoice';
 import { Choice } from '../../ui/Choice';
 import { ReadField, TextField } from '../../form/fields';
 import { useDraft } from '../../form/useDraft';
@@ -74,7 +75,6 @@ export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
             />
           ))}
           <AddDish
-            shelf={shelf}
             onAdd={(dish) => {
               change(service.id, { dishes: [...service.dishes, dish] });
             }}
@@ -153,22 +153,17 @@ function DishRow({
   );
 }
 
-function AddDish({ shelf, onAdd }: { shelf: readonly ShelfRecord[]; onAdd: (dish: PlanDish) => void }) {
-  const dressings = shelf.filter((record) => record.shelf === 'shelf');
-  const [formulaId, setFormulaId] = useState('');
+function AddDish({ onAdd }: { onAdd: (dish: PlanDish) => void }) {
+  const choices = useChoices('', false);
+  const [picked, setPicked] = useState<ShelfRecord | null>(null);
   const [kind, setKind] = useState<PlanDish['kind']>('tender-leaves');
   const [dressed, setDressed] = useState<PlanDish['dressed']>('normally');
-  const chosen = dressings.find(({ id }) => id === formulaId) ?? dressings[0];
+  const chosen = picked ?? choices?.records[0];
+  if (!choices) return null;
   if (!chosen) return <p className="text-quiet">{planWords.thereIsNoDressingOn}</p>;
   return (
     <div className="flex flex-wrap gap-2">
-      <Choice
-        label={planWords.dressing}
-        value={chosen.id as string}
-        options={dressings.map(({ id, formula }) => ({ value: id as string, label: formula.name }))}
-        onChange={setFormulaId}
-        className="max-w-52"
-      />
+      <FormulaChoice label={planWords.dressing} chosen={picked} onChoose={setPicked} className="max-w-52" />
       <Choice
         label={planWords.onWhat}
         value={kind}

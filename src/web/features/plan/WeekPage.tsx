@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { daySchema, type PlanContent, type PlanRecord, type ShelfRecord } from '#contract';
+import { daySchema, type PlanContent, type PlanRecord } from '#contract';
 import { sayDuration } from '#words/hold';
 import { weekBatches } from '#core/service';
 import { planWords } from '#words/screens/plan';
-import { sayError, useFormulasQuery, usePlanWeekQuery } from '../../data/kitchenApi';
+import { sayError, usePlanWeekQuery } from '../../data/kitchenApi';
 import { useSaveShared } from '../../sync/useSaveShared';
 import { useOpenDocs } from '../../data/openDocs';
 import { daysAfter, mondayOf, today } from '#kitchen/day';
@@ -20,7 +20,8 @@ import { sayTime } from '#kitchen/day';
 import { planDay, type Asked } from '#kitchen/day';
 import { needsOf, useTakeOn } from './takeOn';
 import { useNow } from './useNow';
-import { nameIn, useAsked } from './usePlan';
+import { useFormulasById } from '../../data/shelf';
+import { dishesOf, nameIn, useAsked } from './usePlan';
 import { HeadRow } from '../../ui/HeadRow';
 
 /** Seven days under each other, and the batches they come to. */
@@ -39,16 +40,11 @@ export function WeekPage() {
   return <Week key={from} from={from} plans={plans} />;
 }
 
-const NO_SHELF: readonly ShelfRecord[] = [];
-
 function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
   const kitchen = useKitchen();
-  const shelf = useFormulasQuery().data ?? NO_SHELF;
-  const asked = useAsked(
-    plans.flatMap(({ content }) => content.services),
-    shelf,
-    kitchen,
-  );
+  const services = plans.flatMap(({ content }) => content.services);
+  const shelf = useFormulasById(dishesOf(services));
+  const asked = useAsked(services, shelf, kitchen);
   const nameOf = useMemo(() => nameIn(shelf), [shelf]);
   const now = useNow();
   const isEmpty = plans.every(({ content }) => content.services.length === 0);

@@ -7,7 +7,7 @@ import { isEnough, madeMl } from '#core/batch';
 import type { FormulaId } from '#core/formula';
 import { dressingFor } from '#core/service';
 import { planWords } from '#words/screens/plan';
-import { kitchenApi, sayError, useBatchesQuery, useStandingsQuery } from '../../data/kitchenApi';
+import { kitchenApi, sayError, useBatchesQuery } from '../../data/kitchenApi';
 import { formatMass, formatVolume } from '#words/numbers';
 import { batchRequestOf, newBatchOf, readVersion, stockOf, usualChoices, usualVersion } from '#kitchen/batch';
 import { byNow, newId } from '../../sync/device';
@@ -85,8 +85,8 @@ export function useTakeOn(
 ): TakingOn {
   const dispatch = useAppDispatch();
   const styles = useStyles();
-  const standings = useStandingsQuery(wanted.length > 0 ? undefined : skipToken).data;
-  const all = useBatchesQuery().data;
+  const days = wanted.map(({ day }) => day).sort();
+  const all = useBatchesQuery(days.length > 0 ? { from: days[0]!, to: days.at(-1)! } : skipToken).data;
   const [busy, setBusy] = useState(false);
   const [problems, setProblems] = useState<readonly string[]>([]);
   const covered = coveredBy(wanted, all ?? []);
@@ -96,8 +96,11 @@ export function useTakeOn(
     const versions = await dispatch(
       kitchenApi.endpoints.versions.initiate(formulaId, { subscribe: false, forceRefetch: true }),
     ).unwrap();
+    const standings = await dispatch(
+      kitchenApi.endpoints.standings.initiate(formulaId, { subscribe: false, forceRefetch: true }),
+    ).unwrap();
     const latest = Math.max(0, ...versions.map(({ number }) => number));
-    const number = usualVersion(standings?.[formulaId], latest);
+    const number = usualVersion(standings, latest);
     const version = versions.find((candidate) => candidate.number === number);
     if (!version) return planWords.itHasNoVersionYet;
     const read = readVersion(version, kitchen);
@@ -117,7 +120,7 @@ export function useTakeOn(
       return sayBatchProblem(answer.problem, request.tool, (amount, unit) =>
         unit === 'ml' ? formatVolume(amount, kitchen.settings) : formatMass(amount, kitchen.settings),
       );
-    const state = standings?.[formulaId]?.[number]?.state ?? 'draft';
+    const state = standings[number]?.state ?? 'draft';
     const about = { id: newId(), formulaId, version, state, day, target: `${litres} l`, by: byNow() };
     await dispatch(
       kitchenApi.endpoints.beginBatch.initiate({
@@ -143,5 +146,5 @@ export function useTakeOn(
     setProblems(said);
     setBusy(false);
   };
-  return { covered, waits: !all || !standings, busy, problems, takeOn };
+  return { covered, waits: days.length > 0 && !all, busy, problems, takeOn };
 }

@@ -5,15 +5,17 @@ import type { PlanContent, ShelfRecord } from '#contract';
 import type { Kitchen } from '#kitchen/reading';
 import { askedBy, planDay, type Asked, type DayPlan } from '#kitchen/day';
 
+/** The dressings of these services. */
+export const dishesOf = (services: PlanContent['services']): readonly string[] =>
+  services.flatMap(({ dishes }) => dishes.map(({ formulaId }) => formulaId as string));
+
 /** What the dressings of these services ask. */
 export function useAsked(
-  services: readonly PlanContent['services'][number][],
+  services: PlanContent['services'],
   shelf: readonly ShelfRecord[],
   kitchen: Kitchen,
 ): ReadonlyMap<string, Asked> {
-  const ids = [...new Set(services.flatMap(({ dishes }) => dishes.map(({ formulaId }) => formulaId)))]
-    .sort()
-    .join(' ');
+  const ids = [...new Set(dishesOf(services))].sort().join(' ');
   return useMemo(() => {
     const wanted = new Set(ids.split(' '));
     return new Map(

@@ -29,7 +29,7 @@ export function ServePage() {
 
 function Serve({ working, versions }: { working: WorkingFormula; versions: readonly VersionRecord[] }) {
   const kitchen = useKitchen();
-  const standings = useStandingsQuery().data?.[working.id];
+  const standings = useStandingsQuery(working.id).data;
   const dressings = useDressingsQuery().data;
   const own = useMemo(
     () =>

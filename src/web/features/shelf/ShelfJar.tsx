@@ -9,8 +9,7 @@ import { jarParts } from '../../parts/drawing/jarParts';
 import { formatAmount, formatPercent, formatRatio } from '#words/numbers';
 import { vesselOf, type Kitchen } from '#kitchen/reading';
 import { Menu } from '../../ui/Menu';
-import { facetsOf, judgementOf } from './facets';
-import type { StateFilter } from './filter';
+import { shownOf } from './shown';
 
 /** Pixels per millimetre on the shelf: all jars to one scale, so that a litre looks like a litre. */
 const SHELF_SCALE = 1.06;
@@ -27,22 +26,18 @@ export interface JarActions {
 /** Drawn again only when its formula or the kitchen changes: scrolling must cost nothing. */
 export const ShelfJar = memo(function ShelfJar({
   record,
-  state,
   kitchen,
   actions,
 }: {
   record: ShelfRecord;
-  /** How its version stands. */
-  state: StateFilter;
   kitchen: Kitchen;
   actions: JarActions;
 }) {
-  const { formula } = record;
+  const { formula, state } = record;
   const { settings } = kitchen;
   const vessel = vesselOf(formula, kitchen.vessels);
-  const facets = facetsOf(record, kitchen);
-  const { reckoning } = facets;
-  const { keeping, cautions } = judgementOf(facets);
+  const { reckoning, judgement } = shownOf(record, kitchen);
+  const { keeping, cautions } = judgement;
   const rawEgg = cautions.some(({ code }) => code === 'raw_egg');
   const widest = 2 * Math.max(...vessel.outline.map(({ radiusMm }) => radiusMm));
   const { oilToAcidVolumeRatio: ratio, fatMassFraction: fat } = reckoning.totals.measures;

@@ -2,28 +2,22 @@ import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { Plus } from 'lucide-react';
 import { lazy, Suspense, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import type { Shelf, ShelfRecord, Standings } from '#contract';
+import type { Shelf, ShelfAnswer, ShelfRecord } from '#contract';
 import type { Formula, FormulaId } from '#core/formula';
-import { allergenGroup } from '#core/safety';
 import { shelfWords } from '#words/screens/shelf';
 import { Alert } from '../../ui/Alert';
-import {
-  sayError,
-  useCreateFormulaMutation,
-  useFormulasQuery,
-  useMoveFormulaMutation,
-  useStandingsQuery,
-} from '../../data/kitchenApi';
+import { sayError, useCreateFormulaMutation, useMoveFormulaMutation } from '../../data/kitchenApi';
 import { newId } from '../../sync/device';
 import type { Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { Loading, Trouble } from '../../parts/PageState';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
-import { filterFrom, isFiltered, paramsFrom, stateOf, type ShelfFilter } from './filter';
+import { isFiltered, type ShelfFilter } from '#kitchen/shelf';
+import { filterFrom, paramsFrom } from './address';
 import { ShelfJar, type JarActions } from './ShelfJar';
 import { ShelfTools } from './ShelfTools';
-import { useShelfView } from './useShelfView';
+import { useShelfWindow } from './useShelfWindow';
 import { type OpenPanel, ShelfPanel } from './ShelfPanel';
 /** What making a new one needs is fetched once the shelf stands, so that it is here when the server is not. */
 const FETCH_REST_MS = 4000;
@@ -33,33 +27,22 @@ const JAR_PX = 236;
 
 const KeyHelp = lazy(async () => ({ default: (await import('../../ui/KeyHelp')).KeyHelp }));
 
-export function ShelfPage() {
-  const kitchen = useKitchen();
-  const { data, error, refetch } = useFormulasQuery(undefined, { refetchOnMountOrArgChange: true });
-  if (!data) {
-    return error ? (
-      <Trouble error={error} retry={() => void refetch()} />
-    ) : (
-      <Loading what={shelfWords.theShelf} />
-    );
-  }
-  return <ShelfBoard records={data} kitchen={kitchen} />;
-}
 interface Moved {
   readonly record: ShelfRecord;
   readonly to: Shelf;
 }
 
-const NO_STANDINGS: Standings = {};
-
-function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kitchen: Kitchen }) {
+export function ShelfPage() {
+  const kitchen = useKitchen();
   const [params, setParams] = useSearchParams();
   const filter = useMemo(() => filterFrom(params), [params]);
   const onFilter = (patch: Partial<ShelfFilter>): void => {
     setParams(paramsFrom({ ...filter, ...patch }), { replace: true });
   };
-  const standings = useStandingsQuery().data ?? NO_STANDINGS;
-  const view = useShelfView(records, filter, kitchen, standings);
+  // As many as a screen shows, until it says where it stands.
+  const [seen, setSeen] = useState({ from: 0, to: 0 });
+  const shelf = useShelfWindow(filter, seen.from, seen.to);
+  const { answer, error, retry } = shelf;
   const [create, creating] = useCreateFormulaMutation();
   useEffect(() => {
     const fetching = setTimeout(() => {
@@ -126,14 +109,15 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
     },
   ];
   useShortcuts(shortcuts);
-  const { acids, allergens } = useMemo(() => choicesOf(records, kitchen), [records, kitchen]);
   const failed = moving.isError ? moving : undefined;
+  if (!answer)
+    return error ? <Trouble error={error} retry={retry} /> : <Loading what={shelfWords.theShelf} />;
   return (
     <div className="pt-1">
       <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="font-name text-2xl font-bold">{shelfWords.shelf}</h1>
         <p role="status" className="text-sm text-quiet" data-testid="shelf-count">
-          {sayCount(view.shown.length, records, filter, view.pending)}
+          {sayCount(answer)}
         </p>
         <Button
           kind="main"
@@ -150,19 +134,25 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
         filter={filter}
         onFilter={onFilter}
         searchRef={search}
-        acids={acids}
-        allergens={allergens}
+        acids={answer.acids}
+        allergens={answer.allergens}
         stockKnown={Object.values(kitchen.pantry).some(({ onHandG }) => onHandG !== null)}
       />
       {failed && <Alert className="mt-2">{shelfWords.notDoneError(sayError(failed.error))}</Alert>}
       {moved && <MovedNotice moved={moved} onUndo={undoMove} />}
-      {view.shown.length > 0 ? (
-        <Boards shown={view.shown} standings={standings} kitchen={kitchen} actions={actions} />
+      {answer.total > 0 ? (
+        <Boards
+          total={answer.total}
+          recordAt={shelf.recordAt}
+          kitchen={kitchen}
+          actions={actions}
+          onSeen={setSeen}
+        />
       ) : (
         <Empty
           filter={filter}
-          total={records.length}
-          pending={view.pending}
+          total={answer.everywhere}
+          pending={answer.pending}
           onPlain={() => {
             setParams({}, { replace: true });
           }}
@@ -184,29 +174,8 @@ function ShelfBoard({ records, kitchen }: { records: readonly ShelfRecord[]; kit
   );
 }
 
-/** Acids and allergens that occur on this shelf: a filter that can only be empty is none. */
-function choicesOf(records: readonly ShelfRecord[], { catalogue }: Kitchen) {
-  const acids = new Set<string>();
-  const allergens = new Set<string>();
-  for (const { formula } of records) {
-    for (const { ingredientId } of formula.additions) {
-      const ingredient = ingredientId && catalogue.get(ingredientId);
-      if (!ingredient) continue;
-      if (ingredient.isAcidLiquid) acids.add(ingredient.name);
-      for (const allergen of ingredient.allergensEu14) allergens.add(allergenGroup(allergen));
-    }
-  }
-  return { acids: [...acids].sort(), allergens: [...allergens].sort() };
-}
-
-function sayCount(
-  shown: number,
-  records: readonly ShelfRecord[],
-  filter: ShelfFilter,
-  pending: number,
-): string {
-  const here = records.filter(({ shelf }) => shelf === filter.place).length;
-  const count = shown === here ? shelfWords.countFormulas(here) : shelfWords.shownOfHere(shown, here);
+function sayCount({ total, here, pending }: ShelfAnswer): string {
+  const count = total === here ? shelfWords.countFormulas(here) : shelfWords.shownOfHere(total, here);
   return pending > 0 ? shelfWords.countPendingStillToBe(count, pending) : count;
 }
 
@@ -225,15 +194,17 @@ function MovedNotice({ moved, onUndo }: { moved: Moved; onUndo: () => void }) {
 
 /** Rows of jars; only those near the window are drawn, so that a thousand scroll as eight do. */
 function Boards({
-  shown,
-  standings,
+  total,
+  recordAt,
   kitchen,
   actions,
+  onSeen,
 }: {
-  shown: readonly ShelfRecord[];
-  standings: Standings;
+  total: number;
+  recordAt: (place: number) => ShelfRecord | undefined;
   kitchen: Kitchen;
   actions: JarActions;
+  onSeen: (places: { from: number; to: number }) => void;
 }) {
   const holder = useRef<HTMLDivElement>(null);
   const [columns, setColumns] = useState(5);
@@ -251,14 +222,20 @@ function Boards({
     };
   }, []);
   const rows = useWindowVirtualizer({
-    count: Math.ceil(shown.length / columns),
+    count: Math.ceil(total / columns),
     estimateSize: () => ROW_PX,
     overscan: 2,
     scrollMargin: offset,
   });
+  const drawn = rows.getVirtualItems();
+  const from = (drawn[0]?.index ?? 0) * columns;
+  const to = Math.min(total, ((drawn.at(-1)?.index ?? 0) + 1) * columns) - 1;
+  useEffect(() => {
+    onSeen({ from, to });
+  }, [from, to, onSeen]);
   return (
     <div ref={holder} className="relative mt-4 overflow-x-clip" style={{ height: rows.getTotalSize() }}>
-      {rows.getVirtualItems().map((row) => (
+      {drawn.map((row) => (
         <ul
           key={row.key}
           className="absolute inset-x-0 top-0 grid"
@@ -268,15 +245,14 @@ function Boards({
             transform: `translateY(${row.start - offset}px)`,
           }}
         >
-          {shown.slice(row.index * columns, (row.index + 1) * columns).map((record) => (
-            <ShelfJar
-              key={record.id}
-              record={record}
-              state={stateOf(record, standings)}
-              kitchen={kitchen}
-              actions={actions}
-            />
-          ))}
+          {Array.from({ length: Math.min(columns, total - row.index * columns) }, (_, at) => {
+            const record = recordAt(row.index * columns + at);
+            return record ? (
+              <ShelfJar key={record.id} record={record} kitchen={kitchen} actions={actions} />
+            ) : (
+              <li key={at} className="board h-[236px]" aria-busy />
+            );
+          })}
         </ul>
       ))}
     </div>

@@ -2,7 +2,8 @@ import type { Ref } from 'react';
 import type { Shelf } from '#contract';
 import { shelfWords } from '#words/screens/shelf';
 import { Choice } from '../../ui/Choice';
-import type { Kind, ShelfFilter, Sort, StateFilter } from './filter';
+import type { ShelfKind, ShelfSort } from '#contract';
+import type { ShelfFilter, StateFilter } from '#kitchen/shelf';
 import { SearchField } from '../../ui/SearchField';
 
 interface ShelfToolsProps {
@@ -28,12 +29,12 @@ const STATES: Record<StateFilter, string> = {
   proven: shelfWords.proven,
   changes: shelfWords.withChanges,
 };
-const KINDS: Record<Kind, string> = {
+const KINDS: Record<ShelfKind, string> = {
   any: shelfWords.clearOrCreamy,
   clear: shelfWords.clear,
   creamy: shelfWords.creamy,
 };
-const SORTS: Record<Sort, string> = {
+const SORTS: Record<ShelfSort, string> = {
   shelf: shelfWords.asTheyCame,
   name: shelfWords.byName,
   changed: shelfWords.lastChangedFirst,

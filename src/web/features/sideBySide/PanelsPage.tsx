@@ -1,17 +1,10 @@
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { MOST_TASTERS, type PanelRecord, type SampleRef, type ShelfRecord } from '#contract';
-import type { FormulaId } from '#core/formula';
 import { tastersNeeded, type TestKind } from '#core/sensory';
 import { sideBySideWords } from '#words/screens/sideBySide';
 import { Alert } from '../../ui/Alert';
-import {
-  sayError,
-  useBeginPanelMutation,
-  useFormulasQuery,
-  usePanelsQuery,
-  useVersionsQuery,
-} from '../../data/kitchenApi';
+import { sayError, useBeginPanelMutation, usePanelsQuery, useVersionsQuery } from '../../data/kitchenApi';
 import { formatMoment } from '#words/numbers';
 import { typedNumber } from '../../form/typed';
 import { byNow, newId } from '../../sync/device';
@@ -20,6 +13,8 @@ import { Chips } from '../../ui/Chips';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Loading, Trouble } from '../../parts/PageState';
+import { useFormulasById } from '../../data/shelf';
+import { FormulaChoice, useChoices } from '../../parts/FormulaChoice';
 import { nameOf } from './samples';
 
 const KINDS = [
@@ -30,33 +25,33 @@ const KINDS = [
 /** Tastings side by side: what was tasted, and a new one. */
 export function PanelsPage() {
   const panels = usePanelsQuery();
-  const formulas = useFormulasQuery();
-  const trouble = panels.error ?? formulas.error;
-  if (panels.data && formulas.data) return <Panels panels={panels.data} formulas={formulas.data} />;
-  if (trouble) {
-    return (
-      <Trouble
-        error={trouble}
-        retry={() => {
-          void panels.refetch();
-          void formulas.refetch();
-        }}
-      />
-    );
-  }
+  const [search] = useSearchParams();
+  const asked = useFormulasById([search.get('formula') ?? ''].filter(Boolean))[0];
+  const choices = useChoices('', true);
+  const formulas = useFormulasById((panels.data ?? []).flatMap(({ a, b }) => [a.formulaId, b.formulaId]));
+  if (panels.data && choices)
+    return <Panels panels={panels.data} formulas={formulas} first={asked ?? choices.records[0] ?? null} />;
+  if (panels.error) return <Trouble error={panels.error} retry={() => void panels.refetch()} />;
   return <Loading what={sideBySideWords.theTastings} />;
 }
 
-function Panels({ panels, formulas }: { panels: readonly PanelRecord[]; formulas: readonly ShelfRecord[] }) {
-  const frozen = formulas.filter(({ latestNumber, shelf }) => latestNumber > 0 && shelf === 'shelf');
+function Panels({
+  panels,
+  formulas,
+  first,
+}: {
+  panels: readonly PanelRecord[];
+  formulas: readonly ShelfRecord[];
+  first: ShelfRecord | null;
+}) {
   return (
     <div className="grid gap-3">
       <h1 className="font-name text-2xl font-bold">{sideBySideWords.sideBySide}</h1>
       <div className="grid gap-3.5 lg:grid-cols-2">
-        {frozen.length === 0 ? (
+        {first === null ? (
           <p className="card p-4 text-quiet">{sideBySideWords.freezeAVersionFirstWhat}</p>
         ) : (
-          <NewPanel formulas={frozen} />
+          <NewPanel key={first.id} asked={first} />
         )}
         <section aria-label={sideBySideWords.tastings} className="card p-4">
           <h2 className="font-name mb-2 text-lg font-bold">{sideBySideWords.tastingsSoFar}</h2>
@@ -84,10 +79,8 @@ function Panels({ panels, formulas }: { panels: readonly PanelRecord[]; formulas
   );
 }
 
-function NewPanel({ formulas }: { formulas: readonly ShelfRecord[] }) {
-  const [search] = useSearchParams();
+function NewPanel({ asked }: { asked: ShelfRecord }) {
   const navigate = useNavigate();
-  const asked = formulas.find(({ id }) => id === search.get('formula')) ?? formulas[0]!;
   const [kind, setKind] = useState<TestKind>('triangle');
   const [a, setA] = useState<SampleRef>({ formulaId: asked.id, version: asked.latestNumber });
   const [b, setB] = useState<SampleRef>({
@@ -116,8 +109,8 @@ function NewPanel({ formulas }: { formulas: readonly ShelfRecord[] }) {
     >
       <h2 className="font-name text-lg font-bold">{sideBySideWords.aNewTasting}</h2>
       <Chips label={sideBySideWords.kindOfTest} value={kind} options={KINDS} onChange={setKind} />
-      <SampleChoice label={sideBySideWords.first} sample={a} formulas={formulas} onSample={setA} />
-      <SampleChoice label={sideBySideWords.second} sample={b} formulas={formulas} onSample={setB} />
+      <SampleChoice label={sideBySideWords.first} sample={a} first={asked} onSample={setA} />
+      <SampleChoice label={sideBySideWords.second} sample={b} first={asked} onSample={setB} />
       {same && <p className="text-sm text-acid-ink">{sideBySideWords.chooseTwoThatDiffer}</p>}
       <Field
         label={sideBySideWords.tasters}
@@ -139,26 +132,27 @@ function NewPanel({ formulas }: { formulas: readonly ShelfRecord[] }) {
 function SampleChoice({
   label,
   sample,
-  formulas,
+  first,
   onSample,
 }: {
   label: string;
   sample: SampleRef;
-  formulas: readonly ShelfRecord[];
+  first: ShelfRecord;
   onSample: (sample: SampleRef) => void;
 }) {
   const versions = useVersionsQuery(sample.formulaId).data ?? [];
+  const [record, setRecord] = useState(first);
   return (
     <div className="flex flex-wrap items-center gap-2">
       <span className="w-16 font-semibold">{label}</span>
-      <Choice
+      <FormulaChoice
         label={sideBySideWords.labelFormula(label)}
-        value={sample.formulaId}
-        options={formulas.map(({ id, formula }) => ({ value: id, label: formula.name }))}
-        onChange={(id: FormulaId) => {
-          const version = formulas.find((record) => record.id === id)?.latestNumber ?? 1;
-          onSample({ formulaId: id, version });
+        chosen={record}
+        onChoose={(next) => {
+          setRecord(next);
+          onSample({ formulaId: next.id, version: next.latestNumber });
         }}
+        frozen
         className="min-w-48 flex-1"
       />
       <Choice

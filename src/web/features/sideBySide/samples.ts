@@ -3,7 +3,8 @@ import { useMemo } from 'react';
 import type { SampleRef, ShelfRecord } from '#contract';
 import { judgeFormula, reckonFormula, type Judgement } from '#core/reckoning';
 import { sideBySideWords } from '#words/screens/sideBySide';
-import { useFormulasQuery, useVersionsQuery } from '../../data/kitchenApi';
+import { useFormulasById } from '../../data/shelf';
+import { useVersionsQuery } from '../../data/kitchenApi';
 import { contextFor, vesselOf } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 
@@ -15,7 +16,7 @@ export function useSample(sample: SampleRef): {
   readonly judgement: Judgement | null;
 } {
   const kitchen = useKitchen();
-  const formulas = useFormulasQuery().data ?? [];
+  const formulas = useFormulasById([sample.formulaId]);
   const versions = useVersionsQuery(sample.formulaId).data;
   const formula = versions?.find(({ number }) => number === sample.version)?.formula;
   const judgement = useMemo(

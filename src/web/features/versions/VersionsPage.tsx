@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { VersionRecord } from '#contract';
 import { restoredFrom, sameContent, type Formula, type FormulaId } from '#core/formula';
@@ -7,7 +7,9 @@ import { describeChange, namedByIngredient, sayChange } from '#words/changes';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { standingOf, versionState, type Standing } from '#core/trial';
 import { versionsWords } from '#words/screens/versions';
-import { useCooksQuery, useFormulasQuery, useVersionsQuery } from '../../data/kitchenApi';
+import { useCooksQuery, useVersionsQuery } from '../../data/kitchenApi';
+import { useFormulasById } from '../../data/shelf';
+import { useChoices } from '../../parts/FormulaChoice';
 import { CautionLines } from '../../parts/CautionLines';
 import { Jar } from '../../parts/drawing/Jar';
 import { jarParts } from '../../parts/drawing/jarParts';
@@ -60,9 +62,16 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
   const rows = useMemo(() => lineageOf(versions), [versions]);
   const { jars } = useJars(id);
   const changed = baseVersion === null || !sameContent(baseVersion.formula, formula);
-  const others = (useFormulasQuery().data ?? []).filter(
-    (record) => record.id !== id && record.shelf === 'shelf',
+  const [q, setQ] = useState('');
+  const choices = useChoices(q, false);
+  const compared = [params.get('from'), params.get('to')].flatMap((key) =>
+    key?.startsWith(OTHER) ? [key.slice(OTHER.length)] : [],
   );
+  const open = useFormulasById(compared);
+  const others = [
+    ...open,
+    ...(choices?.records ?? []).filter((record) => open.every((one) => one.id !== record.id)),
+  ].filter((record) => record.id !== id);
   const stateOf = (key: string): Formula =>
     versions.find(({ number }) => String(number) === key)?.formula ??
     others.find((record) => `${OTHER}${record.id}` === key)?.formula ??
@@ -152,6 +161,18 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
               </span>
             ))}
           </div>
+          {(q !== '' || (choices?.total ?? 0) > (choices?.records.length ?? 0)) && (
+            <input
+              type="search"
+              className="field mb-3 w-60"
+              aria-label={versionsWords.anotherFormulaByName}
+              placeholder={versionsWords.anotherFormulaByName}
+              value={q}
+              onChange={({ target }) => {
+                setQ(target.value);
+              }}
+            />
+          )}
           <Comparison
             before={stateOf(from)}
             after={stateOf(to)}

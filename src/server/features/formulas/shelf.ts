@@ -1,0 +1,235 @@
+import { sql } from 'drizzle-orm';
+import { setImmediate as nextTurn } from 'node:timers/promises';
+import type { Shelf, ShelfAnswer, ShelfQuery, ShelfRecord, ShelfState, VersionStanding } from '#contract';
+import type { FormulaId } from '#core/formula';
+import {
+  applyFilter,
+  choicesOf,
+  facetsOf,
+  isFiltered,
+  needsFacets,
+  searchText,
+  type Facets,
+  type ShelfFilter,
+  type Sifted,
+} from '#kitchen/shelf';
+import { found, type Database } from '../../db/client';
+import type { KitchenNow } from '../kitchen/atWork';
+import { readShelved, type Shelved } from './shelved';
+
+/** How versions of formulas stand, by formula and number. */
+export type StandingsOf = (
+  ids: readonly FormulaId[],
+  untilMs?: number,
+) => Promise<ReadonlyMap<FormulaId, Readonly<Record<number, VersionStanding>>>>;
+interface Marked {
+  readonly id: FormulaId;
+  readonly shelf: Shelf;
+  readonly updatedAt: string;
+  readonly mark: string;
+}
+/** A formula that was read; it is read again once its mark differs. */
+interface Known {
+  readonly mark: string;
+  readonly record: Shelved;
+  readonly text: string;
+  facets: { readonly of: string; readonly facets: Facets } | null;
+  choices: { readonly of: string; readonly choices: ReturnType<typeof choicesOf> } | null;
+}
+
+const READ_AT_ONCE = 60;
+/** An answer waits this long for what is not read yet; the rest is pending. */
+const WAIT_MS = 120;
+/** Reading many formulas lets other answers through this often. */
+const SLICE_MS = 8;
+
+/**
+ * The shelf, a window at a time. What a filter needs is read once and kept; only what has changed since is
+ * read again, whoever changed it. The plain shelf needs no more than the formulas it shows.
+ */
+export class ShelfBoard {
+  private whole = '';
+  private marked: readonly Marked[] = [];
+  private readonly known = new Map<FormulaId, Known>();
+  private reading: Promise<void> | null = null;
+
+  constructor(
+    private readonly db: Database,
+    private readonly kitchenNow: () => Promise<KitchenNow>,
+    private readonly standingsOf: StandingsOf,
+  ) {}
+
+  async answer(query: ShelfQuery): Promise<ShelfAnswer> {
+    await this.look();
+    const filter: ShelfFilter = query;
+    const sifts = isFiltered(filter) || query.sort === 'name' || needsFacets(filter) || query.frozen;
+    const { ids, pending } =
+      query.ids !== undefined
+        ? { ids: query.ids, pending: 0 }
+        : sifts
+          ? await this.sift(filter, query.frozen)
+          : { ids: this.plain(filter), pending: 0 };
+    const shown = query.ids ?? ids.slice(query.offset, query.offset + query.limit);
+    await this.read(shown);
+    const choices = await this.choices();
+    return {
+      records: await this.records(shown),
+      offset: query.ids !== undefined ? 0 : query.offset,
+      total: ids.length,
+      here: this.marked.filter(({ shelf }) => shelf === query.place).length,
+      everywhere: this.marked.length,
+      pending,
+      acids: choices.acids,
+      allergens: choices.allergens,
+    };
+  }
+
+  /** What has changed since the last question, by one row a formula, and only if anything has. */
+  private async look(): Promise<void> {
+    const [now] = await found<{ mark: string }>(
+      this.db,
+      sql`select concat_ws(' ', count(*), sum(revision), max(updated_at), max(shelf_since),
+            (select count(*) from versions)) as mark from formulas`,
+    );
+    if (now!.mark === this.whole) return;
+    const rows = await found<{ id: FormulaId; shelf: Shelf; updated_at: string; mark: string }>(
+      this.db,
+      sql`select f.id, f.shelf, f.updated_at, concat_ws(' ', f.revision, f.shelf, f.updated_at, v.n) as mark
+          from formulas f left join (select formula_id, count(*) as n from versions group by formula_id) v
+            on v.formula_id = f.id
+          order by f.created_at, f.id`,
+    );
+    this.marked = rows.map(({ id, shelf, updated_at, mark }) => ({
+      id,
+      shelf,
+      updatedAt: new Date(updated_at).toISOString(),
+      mark,
+    }));
+    const there = new Set(rows.map(({ id }) => id));
+    for (const id of this.known.keys()) if (!there.has(id)) this.known.delete(id);
+    this.whole = now!.mark;
+  }
+
+  private plain({ place, sort }: ShelfFilter): readonly FormulaId[] {
+    const here = this.marked.filter(({ shelf }) => shelf === place);
+    const sorted = sort === 'changed' ? here.sort((a, b) => b.updatedAt.localeCompare(a.updatedAt)) : here;
+    return sorted.map(({ id }) => id);
+  }
+
+  private async sift(filter: ShelfFilter, frozen: boolean) {
+    const until = performance.now() + WAIT_MS;
+    const { kitchen, mark } = await this.kitchenNow();
+    const needed = needsFacets(filter);
+    await Promise.race([this.readOn(), waited(until)]);
+    const standings =
+      filter.state === 'any'
+        ? null
+        : await this.standingsOf(
+            this.marked.map(({ id }) => id),
+            until,
+          );
+    const ready: (Sifted & { readonly id: FormulaId })[] = [];
+    let pending = 0;
+    let sliced = performance.now();
+    for (const { id, mark: of } of this.marked) {
+      const one = this.known.get(id);
+      if (one?.mark !== of) {
+        pending += 1;
+        continue;
+      }
+      if (needed && one.facets?.of !== mark) {
+        if (performance.now() > until) {
+          pending += 1;
+          continue;
+        }
+        one.facets = { of: mark, facets: facetsOf(one.record.formula, kitchen) };
+        if (performance.now() - sliced > SLICE_MS) {
+          await nextTurn();
+          sliced = performance.now();
+        }
+      }
+      if (frozen && one.record.latestNumber === 0) continue;
+      if (standings && !standings.has(id)) {
+        pending += 1;
+        continue;
+      }
+      ready.push({
+        id,
+        place: one.record.shelf,
+        name: one.record.formula.name,
+        text: one.text,
+        updatedAt: one.record.updatedAt,
+        state: () => stateOf(one.record, standings?.get(id)),
+        facets: () => one.facets!.facets,
+      });
+    }
+    return { ids: applyFilter(ready, filter).map(({ id }) => id), pending };
+  }
+
+  /** Reads all that is not read yet, in the background; asked twice it is one reading. */
+  private readOn(): Promise<void> {
+    this.reading ??= this.readAll()
+      // A database that goes away meanwhile is told of by what asks it next.
+      .catch(() => undefined)
+      .finally(() => {
+        this.reading = null;
+      });
+    return this.reading;
+  }
+
+  private async readAll(): Promise<void> {
+    const stale = this.marked.filter(({ id, mark }) => this.known.get(id)?.mark !== mark);
+    for (let at = 0; at < stale.length; at += READ_AT_ONCE) {
+      await this.read(stale.slice(at, at + READ_AT_ONCE).map(({ id }) => id));
+      await nextTurn();
+    }
+  }
+
+  private async read(ids: readonly FormulaId[]): Promise<void> {
+    const marks = new Map(this.marked.map(({ id, mark }) => [id, mark]));
+    const stale = ids.filter((id) => marks.has(id) && this.known.get(id)?.mark !== marks.get(id));
+    for (const record of await readShelved(this.db, stale)) {
+      this.known.set(record.id, {
+        mark: marks.get(record.id)!,
+        record,
+        text: searchText(record.formula),
+        facets: null,
+        choices: null,
+      });
+    }
+  }
+
+  private async records(ids: readonly FormulaId[]): Promise<readonly ShelfRecord[]> {
+    const standings = await this.standingsOf(ids);
+    return ids.flatMap((id) => {
+      const record = this.known.get(id)?.record;
+      return record ? [{ ...record, state: stateOf(record, standings.get(id)) }] : [];
+    });
+  }
+
+  /** Of what has been read so far; the rest is read meanwhile. */
+  private async choices(): Promise<{ acids: readonly string[]; allergens: readonly string[] }> {
+    void this.readOn();
+    const { kitchen, mark } = await this.kitchenNow();
+    const [acids, allergens] = [new Set<string>(), new Set<string>()];
+    for (const one of this.known.values()) {
+      if (one.choices?.of !== mark)
+        one.choices = { of: mark, choices: choicesOf(one.record.formula, kitchen) };
+      for (const acid of one.choices.choices.acids) acids.add(acid);
+      for (const allergen of one.choices.choices.allergens) allergens.add(allergen);
+    }
+    return { acids: [...acids].sort(), allergens: [...allergens].sort() };
+  }
+}
+
+function stateOf(
+  { formula, changed }: Shelved,
+  standings: Readonly<Record<number, VersionStanding>> | undefined,
+): ShelfState {
+  const { basedOnVersion } = formula;
+  if (basedOnVersion === null) return 'unfrozen';
+  return changed ? 'changes' : (standings?.[basedOnVersion]?.state ?? 'draft');
+}
+
+const waited = (until: number): Promise<void> =>
+  new Promise((resolve) => setTimeout(resolve, Math.max(0, until - performance.now())));
