@@ -1,6 +1,7 @@
 /** Formulas with their versions, and ingredients of the kitchen's own, as one JSON document that others may read and write. */
 import { z } from 'zod';
-import { SHELVES, formulaIdSchema, formulaSchema, versionSchema } from './formula';
+import { formulaIdSchema, formulaSchema, versionSchema } from './formula';
+import { SHELVES } from './shelfKinds';
 import { ingredientRowSchema } from './kitchen';
 
 export const DOCUMENT_FORMAT = 1;

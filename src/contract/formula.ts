@@ -14,6 +14,7 @@ import {
 } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import { SPOON_SYSTEMS } from '#core/quantity';
+import { SHELVES, type Shelf } from './shelfKinds';
 
 /** Ids are made by the device that creates a thing; the schema only bounds their form. */
 const idOf = <T extends string>(most = 64): z.ZodType<T, T> =>
@@ -138,9 +139,6 @@ export const versionSchema = z.strictObject({
   createdAt: z.string(),
 });
 export type VersionRecord = z.infer<typeof versionSchema>;
-
-export const SHELVES = ['shelf', 'archive', 'bin'] as const;
-export type Shelf = (typeof SHELVES)[number];
 
 /** A formula as it is worked on. */
 export interface FormulaRecord {

@@ -30,7 +30,6 @@ export {
   MOST_NUMBER,
   newFormulaSchema,
   shelfRequestSchema,
-  SHELVES,
   versionSchema,
   type By,
   type ChangeRequest,
@@ -39,22 +38,26 @@ export {
   type FreezeRequest,
   type MadeRecord,
   type NewFormula,
-  type Shelf,
   type VersionRecord,
 } from './formula';
 export {
-  MOST_AT_ONCE,
   SHELF_KINDS,
   SHELF_SORTS,
   SHELF_STATES,
+  SHELVES,
+  type Shelf,
+  type ShelfKind,
+  type ShelfSort,
+  type ShelfState,
+} from './shelfKinds';
+export {
+  MOST_AT_ONCE,
   shelfQuerySchema,
   type ShelfAnswer,
   type ShelfAsk,
-  type ShelfKind,
+  type ShelfChoices,
   type ShelfQuery,
   type ShelfRecord,
-  type ShelfSort,
-  type ShelfState,
 } from './shelf';
 export {
   cookSchema,

@@ -1,15 +1,8 @@
 /** The shelf, a window at a time: what is asked for, and what stands in it. */
 import { z } from 'zod';
 import type { Formula } from '#core/formula';
-import { formulaIdSchema, SHELVES, type FormulaRecord } from './formula';
-
-export const SHELF_SORTS = ['shelf', 'name', 'changed', 'sharpest', 'largest'] as const;
-export type ShelfSort = (typeof SHELF_SORTS)[number];
-export const SHELF_KINDS = ['any', 'clear', 'creamy'] as const;
-export type ShelfKind = (typeof SHELF_KINDS)[number];
-/** How the version stands that a formula grew from; working changes stand for nothing yet. */
-export const SHELF_STATES = ['unfrozen', 'draft', 'tried', 'proven', 'changes'] as const;
-export type ShelfState = (typeof SHELF_STATES)[number];
+import { formulaIdSchema, type FormulaRecord } from './formula';
+import { SHELF_KINDS, SHELF_SORTS, SHELF_STATES, SHELVES, type ShelfState } from './shelfKinds';
 
 export const MOST_AT_ONCE = 100;
 
@@ -65,7 +58,12 @@ export interface ShelfAnswer {
   readonly everywhere: number;
   /** Not looked into yet: ask again in a moment. */
   readonly pending: number;
-  /** Acids and allergens that occur: a filter that can only be empty is none. */
+}
+
+/** Acids and allergens that occur: a filter that can only be empty is none. */
+export interface ShelfChoices {
   readonly acids: readonly string[];
   readonly allergens: readonly string[];
+  /** Formulas not looked into yet: ask again in a moment. */
+  readonly pending: number;
 }

@@ -17,6 +17,7 @@ const GROUPS: Readonly<Record<GroupName, string>> = {
 const OPERATIONS: Readonly<Record<string, string>> = {
   'get /formulas': 'The shelf, a window at a time: sifted, in an order, or by ids.',
   'post /formulas': 'A new formula. Its id is yours to choose; the same sent again is no second one.',
+  'get /formulas/choices': 'Acids and allergens that occur on the shelf, to sift by.',
   'get /formulas/made':
     'Frozen versions that may go into other formulas: those in use and the latest, or by words of the name.',
   'get /formulas/{id}': 'One formula as it is worked on.',
@@ -27,7 +28,7 @@ const OPERATIONS: Readonly<Record<string, string>> = {
   'post /formulas/{id}/versions':
     'Freezes the revision you saw. 200 where nothing has changed since the last.',
   'get /formulas/{id}/trials': 'The latest jars of a formula with all that happened to them, newest first.',
-  'get /trials': 'The kitchen’s latest 300 jars.',
+  'get /trials': 'The kitchen’s latest 50 jars.',
   'post /trials': 'Begins a jar from a version, made already or to be made step by step.',
   'post /trials/{id}/events':
     'Adds what happened: weighed, tasted, added, shaken, looked at. A mistake is corrected by another event.',

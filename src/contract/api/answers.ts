@@ -2,7 +2,6 @@
 import { sharedKindSchema } from '../changesSchemas';
 import { z } from 'zod';
 import {
-  SHELVES,
   bySchema,
   formulaIdSchema,
   formulaSchema,
@@ -12,7 +11,8 @@ import {
   vesselIdSchema,
 } from '../formula';
 import type { FormulaRecord, FreezeAnswer, MadeRecord } from '../formula';
-import { SHELF_STATES, type ShelfAnswer, type ShelfRecord } from '../shelf';
+import { SHELF_STATES, SHELVES } from '../shelfKinds';
+import { type ShelfAnswer, type ShelfChoices, type ShelfRecord } from '../shelf';
 import { batchEventSchema, daySchema, snapshotSchema, type BatchList, type BatchRecord } from '../batch';
 import { INSTRUMENTS, type DevicesAnswer } from '../device';
 import type { ImportReport } from '../document';
@@ -59,8 +59,11 @@ export const shelfAnswerSchema: z.ZodType<ShelfAnswer> = z.strictObject({
   here: count.describe('How many stand in this place'),
   everywhere: count,
   pending: count.describe('Not looked into yet: ask again in a moment'),
+});
+export const shelfChoicesSchema: z.ZodType<ShelfChoices> = z.strictObject({
   acids: z.array(z.string()),
   allergens: z.array(z.string()),
+  pending: count.describe('Not looked into yet: ask again in a moment'),
 });
 export const freezeAnswerSchema: z.ZodType<FreezeAnswer> = z.strictObject({
   version: versionSchema,
@@ -289,11 +292,9 @@ export const errorSchema: z.ZodType<ErrorBody> = z.strictObject({
     details: z.unknown().optional(),
   }),
 });
-
 export const sharedRecordSchema = z.strictObject({
   kind: sharedKindSchema,
   id: z.string(),
   revision: count,
-  /** As the kind has it; null where it was taken out. */
-  doc: z.unknown(),
+  doc: z.unknown().describe('As the kind has it; null where it was taken out'),
 });

@@ -21,6 +21,7 @@ import {
   sessionStateSchema,
   sharedRecordSchema,
   shelfAnswerSchema,
+  shelfChoicesSchema,
   batchListSchema,
   holdLessonSchema,
   kitchenNewsSchema,
@@ -139,6 +140,7 @@ export const OPERATIONS: readonly Operation[] = [
     'formulas',
     get('/formulas', shelfAnswerSchema, { query: shelfQuerySchema }),
     add('/formulas', newFormulaSchema, formulaRecordSchema, { refuses: ['exists'] }),
+    get('/formulas/choices', shelfChoicesSchema),
     get('/formulas/made', z.array(madeRecordSchema), { query: madeQuerySchema }),
     get('/formulas/{id}', formulaRecordSchema, missing),
     post('/formulas/{id}/changes', changeRequestSchema, formulaRecordSchema, {

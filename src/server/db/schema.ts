@@ -23,7 +23,6 @@ import type {
   PantryEntry,
   PlanContent,
   Settings,
-  SharedKind,
   Shelf,
   TrialBatch,
 } from '#contract';
@@ -157,7 +156,8 @@ export const trials = pgTable(
     createdAt: moment('created_at').notNull(),
   },
   (table) => [
-    index('trials_of_formula').on(table.formulaId),
+    index('trials_of_formula').on(table.formulaId, table.createdAt),
+    index('trials_by_age').on(table.createdAt, table.id),
     index('trials_of_batch').on(sql`(${table.batch}->>'batchId')`),
   ],
 );
@@ -180,7 +180,13 @@ export const trialEvents = pgTable(
     happenedAt: moment('happened_at'),
     createdAt: moment('created_at').notNull(),
   },
-  (table) => [index('events_of_trial').on(table.trialId)],
+  (table) => [
+    index('events_of_trial').on(table.trialId),
+    // How jars stand is asked of whole shelves: what decides it is found without opening the rest.
+    index('events_that_decide')
+      .on(table.trialId)
+      .where(sql`event->>'kind' in ('tasted', 'added', 'planned', 'corrected')`),
+  ],
 );
 
 /** A cook's own measures; each weighing up is a row of its own. */
@@ -281,20 +287,4 @@ export const timers = pgTable('timers', {
   endedAt: moment('ended_at'),
 });
 
-/** How often a shared thing was changed: with formulas and plans their own rows say it. */
-export const sharedRevisions = pgTable(
-  'shared_revisions',
-  {
-    kind: text('kind').$type<SharedKind>().notNull(),
-    id: text('id').notNull(),
-    revision: integer('revision').notNull(),
-  },
-  (table) => [primaryKey({ columns: [table.kind, table.id] })],
-);
-
-export const appliedShared = pgTable('applied_shared', {
-  key: text('key').primaryKey(),
-  kind: text('kind').$type<SharedKind>().notNull(),
-  id: text('id').notNull(),
-  createdAt: moment('created_at').notNull(),
-});
+export { appliedShared, sharedRevisions } from './schemaShared';

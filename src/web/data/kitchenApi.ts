@@ -48,6 +48,7 @@ export const {
   useSessionQuery,
   useSaidQuery,
   useSettingsQuery,
+  useShelfChoicesQuery,
   useSignInMutation,
   useSignOutMutation,
   useStandingsQuery,

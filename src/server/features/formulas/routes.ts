@@ -41,6 +41,10 @@ export function formulaRoutes(store: FormulaStore, shelf: ShelfBoard, hub: LiveH
     response.status(201).json(record);
   });
 
+  router.get('/choices', async (_request, response) => {
+    response.json(await shelf.choices());
+  });
+
   router.get('/made', async (request, response) => {
     const { q } = parse(madeQuerySchema, request.query, answersWords.search);
     response.json(q.trim() === '' ? await store.made() : await store.madeNamed(q));

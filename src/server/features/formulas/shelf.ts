@@ -1,6 +1,14 @@
 import { sql } from 'drizzle-orm';
 import { setImmediate as nextTurn } from 'node:timers/promises';
-import type { Shelf, ShelfAnswer, ShelfQuery, ShelfRecord, ShelfState, VersionStanding } from '#contract';
+import type {
+  Shelf,
+  ShelfAnswer,
+  ShelfChoices,
+  ShelfQuery,
+  ShelfRecord,
+  ShelfState,
+  VersionStanding,
+} from '#contract';
 import type { FormulaId } from '#core/formula';
 import {
   applyFilter,
@@ -60,9 +68,14 @@ export class ShelfBoard {
   ) {}
 
   async answer(query: ShelfQuery): Promise<ShelfAnswer> {
-    await this.look();
     const filter: ShelfFilter = query;
-    const sifts = isFiltered(filter) || query.sort === 'name' || needsFacets(filter) || query.frozen;
+    const sifts = isFiltered(filter) || needsFacets(filter) || query.sort === 'name' || query.frozen;
+    const plain = query.ids === undefined && !sifts;
+    // The first look at a long shelf, and the first after a change, waits for no list of it.
+    if (plain && this.whole === '') return this.straight(query);
+    const mark = await this.wholeMark();
+    if (plain && mark !== this.whole) return this.straight(query);
+    await this.look(mark);
     const { ids, pending } =
       query.ids !== undefined
         ? { ids: query.ids, pending: 0 }
@@ -71,27 +84,78 @@ export class ShelfBoard {
           : { ids: this.plain(filter), pending: 0 };
     const shown = query.ids ?? ids.slice(query.offset, query.offset + query.limit);
     await this.read(shown);
-    const choices = await this.choices();
     return {
-      records: await this.records(shown),
+      records: await this.standing(
+        shown.flatMap((id) => {
+          const record = this.known.get(id)?.record;
+          return record ? [record] : [];
+        }),
+      ),
       offset: query.ids !== undefined ? 0 : query.offset,
       total: ids.length,
       here: this.marked.filter(({ shelf }) => shelf === query.place).length,
       everywhere: this.marked.length,
       pending,
-      acids: choices.acids,
-      allergens: choices.allergens,
     };
   }
 
-  /** What has changed since the last question, by one row a formula, and only if anything has. */
-  private async look(): Promise<void> {
+  /** Acids and allergens that occur, of what has been read so far; the rest is read meanwhile. */
+  async choices(): Promise<ShelfChoices> {
+    await this.look(await this.wholeMark());
+    await Promise.race([this.readOn(), waited(performance.now() + WAIT_MS)]);
+    const { kitchen, mark } = await this.kitchenNow();
+    const [acids, allergens] = [new Set<string>(), new Set<string>()];
+    for (const one of this.known.values()) {
+      if (one.choices?.of !== mark)
+        one.choices = { of: mark, choices: choicesOf(one.record.formula, kitchen) };
+      for (const acid of one.choices.choices.acids) acids.add(acid);
+      for (const allergen of one.choices.choices.allergens) allergens.add(allergen);
+    }
+    const pending = this.marked.filter(({ id, mark: of }) => this.known.get(id)?.mark !== of).length;
+    return { acids: [...acids].sort(), allergens: [...allergens].sort(), pending };
+  }
+
+  private async straight({ place, sort, offset, limit }: ShelfQuery): Promise<ShelfAnswer> {
+    const order = sort === 'changed' ? sql`updated_at desc, created_at, id` : sql`created_at, id`;
+    const counts = await found<{ shelf: Shelf; n: number }>(
+      this.db,
+      sql`select shelf, count(*)::int as n from formulas group by shelf`,
+    );
+    const ids = await found<{ id: FormulaId }>(
+      this.db,
+      sql`select id from formulas where shelf = ${place} order by ${order} offset ${offset} limit ${limit}`,
+    );
+    const read = new Map(
+      (
+        await readShelved(
+          this.db,
+          ids.map(({ id }) => id),
+        )
+      ).map((record) => [record.id, record]),
+    );
+    const here = counts.find(({ shelf }) => shelf === place)?.n ?? 0;
+    return {
+      records: await this.standing(ids.flatMap(({ id }) => read.get(id) ?? [])),
+      offset,
+      total: here,
+      here,
+      everywhere: counts.reduce((sum, { n }) => sum + n, 0),
+      pending: 0,
+    };
+  }
+
+  private async wholeMark(): Promise<string> {
     const [now] = await found<{ mark: string }>(
       this.db,
       sql`select concat_ws(' ', count(*), sum(revision), max(updated_at), max(shelf_since),
             (select count(*) from versions)) as mark from formulas`,
     );
-    if (now!.mark === this.whole) return;
+    return now!.mark;
+  }
+
+  /** What has changed since the last question, by one row a formula, and only if anything has. */
+  private async look(mark: string): Promise<void> {
+    if (mark === this.whole) return;
     const rows = await found<{ id: FormulaId; shelf: Shelf; updated_at: string; mark: string }>(
       this.db,
       sql`select f.id, f.shelf, f.updated_at, concat_ws(' ', f.revision, f.shelf, f.updated_at, v.n) as mark
@@ -99,15 +163,15 @@ export class ShelfBoard {
             on v.formula_id = f.id
           order by f.created_at, f.id`,
     );
-    this.marked = rows.map(({ id, shelf, updated_at, mark }) => ({
+    this.marked = rows.map(({ id, shelf, updated_at, mark: of }) => ({
       id,
       shelf,
       updatedAt: new Date(updated_at).toISOString(),
-      mark,
+      mark: of,
     }));
     const there = new Set(rows.map(({ id }) => id));
     for (const id of this.known.keys()) if (!there.has(id)) this.known.delete(id);
-    this.whole = now!.mark;
+    this.whole = mark;
   }
 
   private plain({ place, sort }: ShelfFilter): readonly FormulaId[] {
@@ -199,26 +263,9 @@ export class ShelfBoard {
     }
   }
 
-  private async records(ids: readonly FormulaId[]): Promise<readonly ShelfRecord[]> {
-    const standings = await this.standingsOf(ids);
-    return ids.flatMap((id) => {
-      const record = this.known.get(id)?.record;
-      return record ? [{ ...record, state: stateOf(record, standings.get(id)) }] : [];
-    });
-  }
-
-  /** Of what has been read so far; the rest is read meanwhile. */
-  private async choices(): Promise<{ acids: readonly string[]; allergens: readonly string[] }> {
-    void this.readOn();
-    const { kitchen, mark } = await this.kitchenNow();
-    const [acids, allergens] = [new Set<string>(), new Set<string>()];
-    for (const one of this.known.values()) {
-      if (one.choices?.of !== mark)
-        one.choices = { of: mark, choices: choicesOf(one.record.formula, kitchen) };
-      for (const acid of one.choices.choices.acids) acids.add(acid);
-      for (const allergen of one.choices.choices.allergens) allergens.add(allergen);
-    }
-    return { acids: [...acids].sort(), allergens: [...allergens].sort() };
+  private async standing(all: readonly Shelved[]): Promise<readonly ShelfRecord[]> {
+    const standings = await this.standingsOf(all.map(({ id }) => id));
+    return all.map((record) => ({ ...record, state: stateOf(record, standings.get(record.id)) }));
   }
 }
 

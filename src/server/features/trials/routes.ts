@@ -11,6 +11,9 @@ import type { FormulaStore } from '../formulas/store';
 import type { TrialOutcome, TrialStore } from './store';
 import type { KitchenNewsStore } from './news';
 
+/** Jars of the whole kitchen that are sent at once. */
+const LISTED = 50;
+
 /** Jars: begun from a version, made, tasted and mended. */
 export function trialRoutes(
   store: TrialStore,
@@ -57,7 +60,7 @@ export function trialRoutes(
   });
 
   router.get('/trials', async (_request, response) => {
-    response.json(await store.latest());
+    response.json(await store.latest(LISTED));
   });
 
   router.post('/trials', async (request, response) => {

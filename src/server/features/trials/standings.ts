@@ -16,8 +16,6 @@ interface Row {
   readonly event: TrialEvent | null;
 }
 
-/** What decides how a jar stands; what was weighed does where something was planned after a tasting. */
-const DECIDING = sql`('tasted', 'added', 'planned', 'corrected')`;
 const READ_AT_ONCE = 100;
 /** Places are given before they are written: one may be seen after a later one. */
 const OVERTAKEN = 500;
@@ -74,8 +72,7 @@ export class KeptStandings {
       this.db,
       sql`select t.formula_id, t.version, t.id as trial_id, e.id, e.event
           from trials t left join trial_events e
-            on e.trial_id = t.id and (e.event->>'kind' in ${DECIDING} or e.event->>'kind' = 'took' and exists (
-              select 1 from trial_events p where p.trial_id = t.id and p.event->>'kind' = 'planned'))
+            on e.trial_id = t.id and e.event->>'kind' in ('tasted', 'added', 'planned', 'corrected')
           where t.formula_id in ${[...ids]} and coalesce(t.batch->>'role', '') <> 'load'
           order by e.place`,
     );
@@ -85,10 +82,24 @@ export class KeptStandings {
       jars.set(trial_id, jar);
       if (id !== null && event) jar.log.push({ id, event, at: '' });
     }
-    const found_ = new Map<FormulaId, Jar[]>(ids.map((id) => [id, []]));
+    // What was weighed decides only where something was planned after a tasting.
+    const mended = [...jars].filter(([, { log }]) => log.some(({ event }) => event.kind === 'planned'));
+    for (const [id, log] of await this.logsOf(mended.map(([id]) => id))) jars.get(id)!.log = log;
+    const standing = new Map<FormulaId, Jar[]>(ids.map((id) => [id, []]));
     for (const { formulaId, version, log } of jars.values())
-      found_.get(formulaId)!.push({ version, standing: standingOf(log) });
-    for (const [id, all] of found_) this.kept.set(id, all);
+      standing.get(formulaId)!.push({ version, standing: standingOf(log) });
+    for (const [id, all] of standing) this.kept.set(id, all);
+  }
+
+  private async logsOf(trialIds: readonly string[]): Promise<ReadonlyMap<string, LoggedEvent[]>> {
+    const logs = new Map<string, LoggedEvent[]>(trialIds.map((id) => [id, []]));
+    if (trialIds.length === 0) return logs;
+    const rows = await found<{ trial_id: string; id: string; event: TrialEvent }>(
+      this.db,
+      sql`select trial_id, id, event from trial_events where trial_id in ${[...trialIds]} order by place`,
+    );
+    for (const { trial_id, id, event } of rows) logs.get(trial_id)!.push({ id, event, at: '' });
+    return logs;
   }
 }
 

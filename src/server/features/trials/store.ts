@@ -112,14 +112,14 @@ export class TrialStore {
   }
 
   /** The kitchen's latest, newest first. */
-  async latest(): Promise<TrialRecord[]> {
+  async latest(limit = MOST_AT_ONCE): Promise<TrialRecord[]> {
     return this.withEvents(
       await this.db
         .select()
         .from(trials)
         .where(sql`coalesce(${trials.batch}->>'role', '') <> 'load'`)
         .orderBy(desc(trials.createdAt), desc(trials.id))
-        .limit(MOST_AT_ONCE),
+        .limit(limit),
     );
   }
 

@@ -1,5 +1,5 @@
 /** Formulas, their versions, and documents. */
-import type { FormulaRecord, FreezeAnswer, FreezeRequest, ImportReport, MadeRecord, NewFormula, Shelf, ShelfAnswer, ShelfAsk, VersionRecord } from '#contract';
+import type { FormulaRecord, FreezeAnswer, FreezeRequest, ImportReport, MadeRecord, NewFormula, Shelf, ShelfAnswer, ShelfAsk, ShelfChoices, VersionRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { ALL_TRIALS, baseApi } from './base';
 
@@ -8,6 +8,10 @@ export const formulasApi = baseApi.injectEndpoints({
     formulas: build.query<ShelfAnswer, ShelfAsk>({
       query: (params) => ({ url: 'formulas', params }),
       providesTags: ['Shelf', ALL_TRIALS],
+    }),
+    shelfChoices: build.query<ShelfChoices, void>({
+      query: () => 'formulas/choices',
+      providesTags: ['Shelf'],
     }),
     createFormula: build.mutation<FormulaRecord, NewFormula>({
       query: (body) => ({ url: 'formulas', method: 'POST', body }),

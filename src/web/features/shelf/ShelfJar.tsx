@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { lazy, memo, Suspense } from 'react';
 import { Link } from 'react-router';
 import type { Shelf, ShelfRecord } from '#contract';
 import { VERSION_STATE_WORDS, sayStanding } from '#words/version';
@@ -8,7 +8,7 @@ import { Jar } from '../../parts/drawing/Jar';
 import { jarParts } from '../../parts/drawing/jarParts';
 import { formatAmount, formatPercent, formatRatio } from '#words/numbers';
 import { vesselOf, type Kitchen } from '#kitchen/reading';
-import { Menu } from '../../ui/Menu';
+import { useStands } from '../../ui/useStands';
 import { shownOf } from './shown';
 
 /** Pixels per millimetre on the shelf: all jars to one scale, so that a litre looks like a litre. */
@@ -83,11 +83,22 @@ export const ShelfJar = memo(function ShelfJar({
         </span>
       </Link>
       <span className="absolute top-[244px] right-1">
-        <Menu label={shelfWords.moreAboutName(formula.name)} groups={menuOf(record, actions)} />
+        <JarMenu record={record} actions={actions} />
       </span>
     </li>
   );
 });
+
+const Menu = lazy(async () => ({ default: (await import('../../ui/Menu')).Menu }));
+
+function JarMenu({ record, actions }: { record: ShelfRecord; actions: JarActions }) {
+  const stands = useStands();
+  return stands ? (
+    <Suspense fallback={null}>
+      <Menu label={shelfWords.moreAboutName(record.formula.name)} groups={menuOf(record, actions)} />
+    </Suspense>
+  ) : null;
+}
 
 function menuOf(record: ShelfRecord, actions: JarActions) {
   const to = (label: string, shelf: Shelf, grave = false) => ({

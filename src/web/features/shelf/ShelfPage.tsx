@@ -12,12 +12,12 @@ import type { Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { Loading, Trouble } from '../../parts/PageState';
+import { useStands } from '../../ui/useStands';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
 import { isFiltered, type ShelfFilter } from '#kitchen/shelf';
 import { filterFrom, paramsFrom } from './address';
 import { ShelfJar, type JarActions } from './ShelfJar';
-import { ShelfTools } from './ShelfTools';
-import { useShelfWindow } from './useShelfWindow';
+import { useShelfChoices, useShelfWindow } from './useShelfWindow';
 import { type OpenPanel, ShelfPanel } from './ShelfPanel';
 /** What making a new one needs is fetched once the shelf stands, so that it is here when the server is not. */
 const FETCH_REST_MS = 4000;
@@ -25,6 +25,8 @@ const FETCH_REST_MS = 4000;
 const ROW_PX = 352;
 const JAR_PX = 236;
 
+// The jars stand first, then what sifts them.
+const ShelfTools = lazy(async () => ({ default: (await import('./ShelfTools')).ShelfTools }));
 const KeyHelp = lazy(async () => ({ default: (await import('../../ui/KeyHelp')).KeyHelp }));
 
 interface Moved {
@@ -43,6 +45,7 @@ export function ShelfPage() {
   const [seen, setSeen] = useState({ from: 0, to: 0 });
   const shelf = useShelfWindow(filter, seen.from, seen.to);
   const { answer, error, retry } = shelf;
+  const choices = useShelfChoices();
   const [create, creating] = useCreateFormulaMutation();
   useEffect(() => {
     const fetching = setTimeout(() => {
@@ -57,6 +60,7 @@ export function ShelfPage() {
   const [move, moving] = useMoveFormulaMutation();
   const [panel, setPanel] = useState<OpenPanel | null>(null);
   const [moved, setMoved] = useState<Moved | null>(null);
+  const stands = useStands(answer !== undefined);
   const search = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
 
@@ -130,14 +134,20 @@ export function ShelfPage() {
           <Plus size={18} aria-hidden /> {shelfWords.newFormula}
         </Button>
       </div>
-      <ShelfTools
-        filter={filter}
-        onFilter={onFilter}
-        searchRef={search}
-        acids={answer.acids}
-        allergens={answer.allergens}
-        stockKnown={Object.values(kitchen.pantry).some(({ onHandG }) => onHandG !== null)}
-      />
+      {stands ? (
+        <Suspense fallback={<div className="min-h-9" />}>
+          <ShelfTools
+            filter={filter}
+            onFilter={onFilter}
+            searchRef={search}
+            acids={choices.acids}
+            allergens={choices.allergens}
+            stockKnown={Object.values(kitchen.pantry).some(({ onHandG }) => onHandG !== null)}
+          />
+        </Suspense>
+      ) : (
+        <div className="min-h-9" />
+      )}
       {failed && <Alert className="mt-2">{shelfWords.notDoneError(sayError(failed.error))}</Alert>}
       {moved && <MovedNotice moved={moved} onUndo={undoMove} />}
       {answer.total > 0 ? (

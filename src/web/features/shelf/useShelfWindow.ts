@@ -1,8 +1,8 @@
 import { skipToken } from '@reduxjs/toolkit/query';
 import { useDeferredValue } from 'react';
-import type { ShelfAnswer, ShelfAsk, ShelfRecord } from '#contract';
+import type { ShelfAnswer, ShelfAsk, ShelfChoices, ShelfRecord } from '#contract';
 import type { ShelfFilter } from '#kitchen/shelf';
-import { useFormulasQuery } from '../../data/kitchenApi';
+import { useFormulasQuery, useShelfChoicesQuery } from '../../data/kitchenApi';
 
 /** A screen and what lies around it never reach over more than two windows. */
 export const WINDOW = 60;
@@ -44,4 +44,13 @@ export function useShelfWindow(typed: ShelfFilter, from: number, to: number): Sh
     error: first.error,
     retry: () => void first.refetch(),
   };
+}
+
+const NO_CHOICES: ShelfChoices = { acids: [], allergens: [], pending: 0 };
+
+/** What the shelf can be sifted by; asked again until all of it was looked into. */
+export function useShelfChoices(): ShelfChoices {
+  const choices = useShelfChoicesQuery().data ?? NO_CHOICES;
+  useShelfChoicesQuery(choices.pending > 0 ? undefined : skipToken, { pollingInterval: ASK_AGAIN_MS });
+  return choices;
 }
