@@ -115,6 +115,7 @@ export function createApp(deps: AppDependencies): Express {
     () => atWork.now(),
     async (ids, untilMs) => jars.standingsOf(ids, (await kitchen.settings()).provenAfter, untilMs),
   );
+  shelf.readSoon();
   api.use('/formulas', formulaRoutes(formulas, shelf, hub));
   api.use(documentRoutes(new DocumentStore(deps.db, deps.now), hub));
   hub.listen(({ about }) => {

@@ -1,9 +1,9 @@
 /** The database's server stops in the middle of the work, in every way it can, and comes back. */
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { ErrorBody, FormulaRecord } from '#contract';
+import type { ErrorBody } from '#contract';
 import type { RunningKitchen } from './start';
-import { Client, dropFolder, openKitchen, sampleFormula, tempFolder } from './testing/kitchen';
+import { allFormulas, Client, dropFolder, openKitchen, sampleFormula, tempFolder } from './testing/kitchen';
 import { Cluster } from './testing/cluster';
 
 /** `npm run torture` stops it in all three ways, several times each. */
@@ -69,9 +69,7 @@ describe('a stop of the database’s server', () => {
       // Not there, not a fault: one status, one sentence.
       expect([...new Set(refused.map(({ status }) => status))]).toEqual([503]);
       expect(refused[0]!.message).toContain('database');
-      const there = new Set(
-        (await client.get<FormulaRecord[]>('formulas')).body.map(({ id }) => id as string),
-      );
+      const there = new Set((await allFormulas(client)).map(({ id }) => id as string));
       expect(acknowledged.filter((id) => !there.has(id))).toEqual([]);
     },
     60_000,

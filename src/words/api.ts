@@ -28,7 +28,7 @@ const OPERATIONS: Readonly<Record<string, string>> = {
   'post /formulas/{id}/versions':
     'Freezes the revision you saw. 200 where nothing has changed since the last.',
   'get /formulas/{id}/trials': 'The latest jars of a formula with all that happened to them, newest first.',
-  'get /trials': 'The kitchen’s latest 50 jars.',
+  'get /trials': 'The kitchen’s latest 30 jars.',
   'post /trials': 'Begins a jar from a version, made already or to be made step by step.',
   'post /trials/{id}/events':
     'Adds what happened: weighed, tasted, added, shaken, looked at. A mistake is corrected by another event.',

@@ -45,9 +45,10 @@ interface Known {
   choices: { readonly of: string; readonly choices: ReturnType<typeof choicesOf> } | null;
 }
 
-const READ_AT_ONCE = 60;
+const READ_AT_ONCE = 30;
 /** An answer waits this long for what is not read yet; the rest is pending. */
-const WAIT_MS = 120;
+const WAIT_MS = 60;
+const LATER_MS = 400;
 /** Reading many formulas lets other answers through this often. */
 const SLICE_MS = 8;
 
@@ -133,6 +134,7 @@ export class ShelfBoard {
         )
       ).map((record) => [record.id, record]),
     );
+    this.readSoon();
     const here = counts.find(({ shelf }) => shelf === place)?.n ?? 0;
     return {
       records: await this.standing(ids.flatMap(({ id }) => read.get(id) ?? [])),
@@ -142,6 +144,18 @@ export class ShelfBoard {
       everywhere: counts.reduce((sum, { n }) => sum + n, 0),
       pending: 0,
     };
+  }
+
+  /** Reads in a moment what will be asked for: once the kitchen is open, and after an answer that did not wait for it. */
+  readSoon(): void {
+    setTimeout(() => {
+      this.wholeMark()
+        .then((mark) => this.look(mark))
+        .then(() => this.standingsOf(this.plain({ place: 'shelf', sort: 'shelf' }).slice(0, READ_AT_ONCE)))
+        .then(() => this.readOn())
+        // A database that goes away meanwhile is told of by what asks it next.
+        .catch(() => undefined);
+    }, LATER_MS).unref();
   }
 
   private async wholeMark(): Promise<string> {
@@ -174,7 +188,7 @@ export class ShelfBoard {
     this.whole = mark;
   }
 
-  private plain({ place, sort }: ShelfFilter): readonly FormulaId[] {
+  private plain({ place, sort }: Pick<ShelfFilter, 'place' | 'sort'>): readonly FormulaId[] {
     const here = this.marked.filter(({ shelf }) => shelf === place);
     const sorted = sort === 'changed' ? here.sort((a, b) => b.updatedAt.localeCompare(a.updatedAt)) : here;
     return sorted.map(({ id }) => id);

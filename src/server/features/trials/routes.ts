@@ -12,7 +12,7 @@ import type { TrialOutcome, TrialStore } from './store';
 import type { KitchenNewsStore } from './news';
 
 /** Jars of the whole kitchen that are sent at once. */
-const LISTED = 50;
+const LISTED = 30;
 
 /** Jars: begun from a version, made, tasted and mended. */
 export function trialRoutes(

@@ -53,7 +53,7 @@ export class KeptStandings {
     );
     const { place, trials } = this.mark;
     if (now!.place === place && now!.trials === trials) return;
-    // Jars without an event are few and have just begun; jars that went away came with a restored kitchen.
+    // A jar that has just begun has no event yet; fewer of them came with a restored kitchen.
     const touched =
       place === 0 || now!.place < place || now!.trials !== trials
         ? null

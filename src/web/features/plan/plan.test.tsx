@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { afterEach, beforeAll, describe, expect, it } from 'vitest';
 import { EMPTY_PLAN, type PlanContent, type ShelfRecord } from '#contract';
 import { readAs } from '#words/numbers';
-import { show } from '../../testing/kitchen';
+import { kitchenThat, show } from '../../testing/kitchen';
 import { VINAIGRETTE, WORKING } from '../../testing/samples';
 import { JobForm } from './JobForm';
 import { ServiceForm } from './ServiceForm';
@@ -83,9 +83,12 @@ describe('a service', () => {
   });
 
   it('has dishes with their dressing, and gives them up again', async () => {
+    kitchenThat({
+      'GET /formulas': () => ({ records: SHELF, offset: 0, total: 1, here: 1, everywhere: 1, pending: 0 }),
+    });
     const { user } = show(<Day start={LUNCH} />);
     const service = within(screen.getByTestId('service'));
-    await user.click(service.getByRole('button', { name: 'Add the dish' }));
+    await user.click(await service.findByRole('button', { name: 'Add the dish' }));
     expect(kept.content.services[0]!.dishes).toMatchObject([
       { formulaId: WORKING.id, kind: 'tender-leaves', dressed: 'normally', fresh: true },
     ]);
