@@ -57,13 +57,13 @@ test('what could not be read counts as the worst, and the list of allergens is n
   // A twist of pepper without an amount costs nothing.
   await compose.add('black pepper, freshly ground');
   await expect(box).toContainText('14 days');
-  await compose.add('60 g almond butter');
-  await expect(box.getByTestId('grave')).toHaveText('Allergens not complete: “60 g almond butter”.');
+  await compose.add('60 g almond spread');
+  await expect(box.getByTestId('grave')).toHaveText('Allergens not complete: “60 g almond spread”.');
   await expect(box).toContainText('at 5 °C or below, 3 days');
-  await expect(box).toContainText('Not read: “60 g almond butter”.');
+  await expect(box).toContainText('Not read: “60 g almond spread”.');
   await page.getByRole('button', { name: 'All cautions, allergens and why' }).click();
   const dialog = page.getByRole('dialog');
-  await expect(dialog.getByTestId('allergens')).toContainText('nuts (almond) (“60 g almond butter”)');
+  await expect(dialog.getByTestId('allergens')).toContainText('nuts (almond) (“60 g almond spread”)');
   await expect(dialog.getByTestId('allergens')).toContainText('none of what could be read');
   await expect(dialog.getByTestId('caution-marinade')).toBeHidden();
   await dialog.getByText('Good to know').click();

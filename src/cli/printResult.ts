@@ -2,6 +2,7 @@
 import { MEASURE_KEYS, type MeasureKey } from '#core/composition';
 import { sensibleDecimals } from '#core/quantity';
 import { sayPh } from '#words/acidity';
+import { ASIDE_WORDS } from '#words/reading';
 import { commandLineWords } from '#words/screens/commandLine';
 import type { ReckonResult } from './reckonText';
 
@@ -44,7 +45,10 @@ export function printResult(result: ReckonResult): string {
       return [LABELS[key], show(key, result[key]) + spread];
     }),
   ].map(([label, value]) => `${label!.padEnd(24)} ${value}`);
-  return [...rows, ...unread, '', ...totals, ...judged(result), ''].join('\n');
+  const aside = result.setAside.map(({ line, text, why }) =>
+    commandLineWords.lineSetAside(line, text, ASIDE_WORDS[why]),
+  );
+  return [...rows, ...unread, ...aside, '', ...totals, ...judged(result), ''].join('\n');
 }
 
 function judged(result: ReckonResult): readonly string[] {

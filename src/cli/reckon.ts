@@ -162,7 +162,7 @@ function run(): void {
   const [spoons, style] = [spoonSystem(), styleNamed(values.style)];
   const text = input(positionals[0]);
   const result = reckonText(text, spoons, style);
-  const portions = portionsOf(readText(text, spoons));
+  const portions = portionsOf(readText(text, spoons).lines);
   const unread = result.unread.map((line) => line.text);
   const asked = {
     ...balance(portions, style, unread),

@@ -1,6 +1,7 @@
 /** A pasted list of additions to one result with stable keys: the glossary's names, plain nominal numbers, ranges apart. */
 import { composition, MEASURE_KEYS, type Bounds, type MeasureKey, type TotalKey } from '#core/composition';
-import { readLine, type AdditionReading } from '#core/formula';
+import { readLines, type AdditionReading } from '#core/formula';
+import { asideOf, headingOf, type AsideReason, type Section } from '#core/interchange';
 import { verdictOf, type PalateKey, type Style } from '#core/palate';
 import { MEASURE_WORDS, sayReason } from '#words/palate';
 import { judge, portionsOf as portionsOfRead, type JudgedPortion, type Judgement } from '#core/reckoning';
@@ -26,6 +27,8 @@ export interface ReckonResult extends Readonly<Record<MeasureKey, number | null>
     readonly code: string;
     readonly message: string;
   }[];
+  /** No additions: headings, the dish, what is told to be done, how much it makes. */
+  readonly setAside: readonly AsideLine[];
   readonly massG: number;
   readonly mixedVolumeMl: number;
   readonly ranges: Readonly<Record<TotalKey, Bounds>>;
@@ -75,6 +78,13 @@ export interface ReckonVerdict {
   readonly notJudged: readonly string[];
 }
 
+/** What is no addition, and why. */
+interface AsideLine {
+  readonly line: number;
+  readonly text: string;
+  readonly why: AsideReason;
+}
+
 interface TextLine {
   readonly line: number;
   readonly text: string;
@@ -83,20 +93,37 @@ interface TextLine {
 }
 
 /** One addition a line; blank lines and lines that begin with # are passed over. */
-export function readText(text: string, spoons: SpoonSystem): readonly TextLine[] {
+export function readText(
+  text: string,
+  spoons: SpoonSystem,
+): { readonly lines: readonly TextLine[]; readonly setAside: readonly AsideLine[] } {
   const context = {
     catalogue: REFERENCE_CATALOGUE,
     measuring: measuringWith(spoons),
     decimalSign: 'point',
   } as const;
-  return text
-    .split(/\r?\n/)
-    .map((line, index) => ({ line: index + 1, text: line.trim() }))
-    .filter((entry) => entry.text !== '' && !entry.text.startsWith('#'))
-    .map((entry) => {
-      const { reading, form } = readLine(entry.text, context);
-      return { ...entry, reading, form };
-    });
+  const lines: TextLine[] = [];
+  const setAside: AsideLine[] = [];
+  let section: Section = 'jar';
+  text.split(/\r?\n/).forEach((raw, index) => {
+    const entry = { line: index + 1, text: raw.trim() };
+    if (entry.text === '' || entry.text.startsWith('#')) return;
+    const heading = headingOf(entry.text);
+    if (heading) {
+      section = heading;
+      setAside.push({ ...entry, why: 'heading' });
+      return;
+    }
+    const read = readLines(entry.text, context);
+    const why = asideOf(
+      entry.text,
+      section,
+      read.every(({ reading }) => reading.status === 'read'),
+    );
+    if (why) setAside.push({ ...entry, why });
+    else lines.push(...read.map(({ reading, form }) => ({ ...entry, reading, form })));
+  });
+  return { lines, setAside };
 }
 
 /** What lies in the jar, of the lines that were read. */
@@ -108,7 +135,7 @@ export const portionsOf = (lines: readonly TextLine[]): readonly JudgedPortion[]
   );
 
 export function reckonText(text: string, spoons: SpoonSystem, style: Style | null = null): ReckonResult {
-  const lines = readText(text, spoons);
+  const { lines, setAside } = readText(text, spoons);
   const read = lines.flatMap(({ reading, ...entry }) =>
     reading.status === 'read' ? [{ ...entry, reading }] : [],
   );
@@ -136,6 +163,7 @@ export function reckonText(text: string, spoons: SpoonSystem, style: Style | nul
         ? [{ line, text: typed, code: reading.problem.code, message: sayProblem(reading.problem) }]
         : [],
     ),
+    setAside,
     massG: totals.massG,
     mixedVolumeMl: totals.mixedVolumeMl,
     ...measures,

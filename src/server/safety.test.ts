@@ -274,7 +274,7 @@ describe('batches', () => {
         ['garlic', 5],
         ['sunflower', 160],
       ]),
-      ['60 g almond butter'],
+      ['60 g almond spread'],
     );
     const label = labelOf({
       batch: {
@@ -290,7 +290,7 @@ describe('batches', () => {
       'Honey: not under 12 months',
     ]);
     expect(label.allergens).toMatch(
-      /^Allergens not complete \(“60 g almond butter”\), eggs, probably nuts \(almond\)/,
+      /^Allergens not complete \(“60 g almond spread”\), eggs, probably nuts \(almond\)/,
     );
     expect(label.useBy).toContain('27');
   });

@@ -1,11 +1,20 @@
 /** What a reading leaves open or could not make out, as sentences. */
 import type { LabelProblem } from '#core/ingredient';
+import type { AsideReason } from '#core/interchange';
 import type { Doubt, Problem } from '#core/quantity';
 
 const quoted = (items: readonly string[]): string => items.map((item) => `“${item}”`).join(', ');
 const meant = (near: readonly string[]): string => (near.length ? ` Near it: ${near.join('; ')}.` : '');
 
 const grams = (massG: number): string => `${Number(massG.toPrecision(2))} g`;
+
+/** Why a line of a list is no addition. */
+export const ASIDE_WORDS: Readonly<Record<AsideReason, string>> = {
+  heading: 'a heading',
+  dish: 'of the dish',
+  method: 'what is to be done',
+  yield: 'how much it makes',
+};
 
 /** A doubt as one sentence for a cook. */
 export function sayDoubt(doubt: Doubt): string {

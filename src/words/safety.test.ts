@@ -45,13 +45,13 @@ describe('what is said', () => {
   it('what may hurt somebody in one line, two lines of what to do, the rest on request', () => {
     const judgement = judged(
       ...['1 yolk', '160 ml sunflower oil', '10 ml white wine vinegar', '1 tsp honey'],
-      ...['1 clove garlic, grated', '60 g almond butter'],
+      ...['1 clove garlic, grated', '60 g almond spread'],
     );
     const { grave, lines, more } = sayCautions(judgement);
-    expect(grave).toMatch(/under oil.*Raw egg.*Allergens not complete: “60 g almond butter”.*honey/);
+    expect(grave).toMatch(/under oil.*Raw egg.*Allergens not complete: “60 g almond spread”.*honey/);
     expect(lines).toHaveLength(2);
     expect(lines[0]).toMatch(/^Keep at 5 °C or below, 2 days.*raw egg/);
-    expect(lines[1]).toMatch(/Not read: “60 g almond butter”/);
+    expect(lines[1]).toMatch(/Not read: “60 g almond spread”/);
     expect(more.some(({ tier }) => tier === 1)).toBe(false);
     expect(sayCautions(judgement, { serving: true }).lines[1]).toMatch(/guests/);
     expect(sayCautions(judged(...VINAIGRETTE))).toMatchObject({ grave: null, lines: [expect.anything()] });

@@ -1,9 +1,23 @@
 /** Where a figure comes from, as it is shown beside it. */
-import type { Tag } from '#core/ingredient';
+import type { Figure, Tag } from '#core/ingredient';
 
 export const TAG_WORDS: Readonly<Record<Tag, string>> = {
-  published: 'published, as recalled: to be confirmed against the source',
+  published: 'published, and compared',
   'common practice': 'common practice',
   'from memory': 'from memory',
   estimate: 'estimate',
 };
+
+export const FIGURE_WORDS: Readonly<Record<Figure, string>> = {
+  composition: 'Composition',
+  energy: 'Energy',
+  density: 'Density of a spoonful',
+  unitWeights: 'Weights of one',
+  acidsAndPh: 'Acids and pH',
+  proteinBuffer: 'How protein holds the pH',
+  pungencyAndBody: 'Bite and body',
+  emulsion: 'How it binds',
+};
+
+export const sayCompared = (row: string): string =>
+  `Compared with the Indian Food Composition Tables 2017, ${row}.`;

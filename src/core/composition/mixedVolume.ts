@@ -16,6 +16,8 @@ const SPECIFIC_VOLUME_ML_PER_G = {
   salt: 0.31,
   acetic: 0.87,
   otherAcids: 0.6,
+  /** In much water: 12 % by weight is 0.979 g/ml (CRC Handbook, recalled). */
+  ethanol: 1.18,
   remainder: 0.5,
 } as const;
 
@@ -41,7 +43,7 @@ function reckon(ingredient: Ingredient): number {
   const v = SPECIFIC_VOLUME_ML_PER_G;
   const carbohydrate = c.sucrose + c.glucose + c.fructose + c.lactose + c.otherCarbohydrate;
   const otherAcids = c.citric + c.lactic + c.malic + c.tartaric;
-  const listed = c.water + c.fat + c.protein + carbohydrate + c.salt + c.acetic + otherAcids;
+  const listed = c.water + c.fat + c.protein + carbohydrate + c.salt + c.acetic + otherAcids + c.ethanol;
   return (
     v.water * c.water +
     (ingredient.emulsion?.oilState === 'bound' ? BOUND_LIPID_ML_PER_G : v.fat) * c.fat +
@@ -50,6 +52,7 @@ function reckon(ingredient: Ingredient): number {
     v.salt * c.salt +
     v.acetic * c.acetic +
     v.otherAcids * otherAcids +
+    v.ethanol * c.ethanol +
     v.remainder * Math.max(0, 1 - listed)
   );
 }

@@ -29,10 +29,9 @@ export {
   readAddition,
   stampMeasures,
   readLine,
+  readLines,
   usualPhase,
   type AdditionLine,
-  type AdditionReading,
-  type ReadAddition,
-  type ReadingContext,
 } from './readAddition';
+export { type AdditionReading, type ReadAddition, type ReadingContext } from './reading';
 export { contentDiff, restoredFrom, sameContent, type FrozenVersion } from './version';

@@ -25,7 +25,7 @@ describe('a typed line to grams', () => {
     ['1 small shallot', 'shallot', 20, 12, 30],
     ['juice of 1 lemon', 'lemon_juice', 48, 30, 60],
     ['juice of ½ lemon', 'lemon_juice', 24, 15, 30],
-    ['juice of 1 lime', 'lime_juice', 30, 15, 40],
+    ['juice of 1 lime', 'lime_juice', 38, 20, 50],
     ['zest of 1 lime', 'lime_zest', 4, 4, 4],
     ['3 fillets', 'anchovy', 12, 9, 15],
     ['1 yolk', 'egg_yolk', 17, 14, 20],

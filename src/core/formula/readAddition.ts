@@ -4,43 +4,22 @@ import {
   type Catalogue,
   type Ingredient,
   type IngredientId,
-  type Measuring,
   type OwnMeasure,
 } from '#core/ingredient';
 import {
   parseAmount,
-  range,
-  times,
   type Amount,
-  type DecimalSign,
   type Doubt,
   type ParsedAmount,
   type Problem,
-  type Range,
   type Unit,
 } from '#core/quantity';
 import type { Addition, Formula, Phase } from './formula';
 import { nameIngredient, type NamedIngredient } from './nameWords';
 import { tidyLine } from './tidyLine';
-
-export interface ReadingContext {
-  readonly catalogue: Catalogue;
-  readonly measuring: Measuring;
-  readonly decimalSign: DecimalSign;
-}
-
-export interface ReadAddition {
-  readonly status: 'read';
-  readonly ingredient: Ingredient;
-  readonly amount: Amount;
-  readonly massG: Range;
-  readonly doubts: readonly Doubt[];
-}
-export interface UnreadAddition {
-  readonly status: 'unread';
-  readonly problem: Problem;
-}
-export type AdditionReading = ReadAddition | UnreadAddition;
+import { apart } from './twoInOne';
+import type { AdditionReading, ReadingContext } from './reading';
+import { weigh } from './weigh';
 
 /** The typed line taken apart; what it was read as stands in `reading`. */
 export interface AdditionLine {
@@ -69,6 +48,17 @@ export function readLine(text: string, context: ReadingContext): AdditionLine {
   return line.reading.status === 'unread' && tidy.text !== text ? readTidy(text, [], null, context) : line;
 }
 
+/**
+ * As {@link readLine}, for what may say more than one thing: "zest and juice of 1 lemon", "a pinch each of salt and
+ * pepper". Taken apart only where every part is read; never empty.
+ */
+export function readLines(text: string, context: ReadingContext): readonly AdditionLine[] {
+  const parts = apart(text).map((part) => readLine(part, context));
+  return parts.length > 0 && parts.every(({ reading }) => reading.status === 'read')
+    ? parts
+    : [readLine(text, context)];
+}
+
 function readTidy(
   text: string,
   aside: readonly string[],
@@ -91,24 +81,30 @@ function readTidy(
     const code = found.status === 'ambiguous' ? 'ambiguous-ingredient' : 'unknown-ingredient';
     return asTyped(parsed.amountText, name || wanted, { code, text: name || wanted, near }, form);
   }
-  const own = ownMeasureNow(parsed, found.ingredient, context);
   const fullForm = [formWords, form, ...aside].filter(Boolean).join(', ');
+  const ingredient = rinsed(found.ingredient, fullForm, context.catalogue);
+  const own = ownMeasureNow(parsed, ingredient, context);
   const guessed: Doubt[] = [
     ...doubts,
     ...(found.guessed
       ? [{ code: 'ingredient-guessed', text: wanted, ingredient: found.ingredient.name } as const]
       : []),
   ];
-  const reading = weigh(parsed, found.ingredient, fullForm, context, guessed, own);
+  const reading = weigh(parsed, ingredient, fullForm, context, guessed, own, wanted);
   return {
     amountText: parsed.amountText,
-    ingredientId: found.ingredient.id,
-    ingredientText: name || found.ingredient.name,
+    ingredientId: ingredient.id,
+    ingredientText: name || ingredient.name,
     form: fullForm,
     measuredBy: own?.id ?? null,
     reading: check ? checked(reading, check, parsed.amountText, context) : reading,
   };
 }
+
+const RINSED = /\b(?:rinsed|soaked|desalted|washed)\b/i;
+
+const rinsed = (ingredient: Ingredient, form: string, catalogue: Catalogue): Ingredient =>
+  (RINSED.test(form) && ingredient.onceRinsed && catalogue.get(ingredient.onceRinsed)) || ingredient;
 
 /** Two amounts of one thing may differ by rounding; beyond that one of them is wrong. */
 const MOST_APART = 0.15;
@@ -153,7 +149,15 @@ export function readAddition(addition: Addition, context: ReadingContext): Addit
     return { status: 'unread', problem: { code: 'leftover', text: addition.amountText } };
   }
   const own = addition.measuredBy === null ? null : context.measuring.own?.byId.get(addition.measuredBy);
-  return weigh(parsed, ingredient, `${addition.form} ${form}`, context, [], own ?? null);
+  return weigh(
+    parsed,
+    ingredient,
+    `${addition.form} ${form}`,
+    context,
+    [],
+    own ?? null,
+    addition.ingredientText,
+  );
 }
 
 /** The newest of the cook's own measures for these words; null where there is none. */
@@ -197,29 +201,6 @@ export function usualPhase(line: AdditionLine, catalogue: Catalogue): Phase {
   if (line.ingredientId && catalogue.get(line.ingredientId)?.category === 'oil') return 'oil';
   const { reading } = line;
   return reading.status === 'read' && reading.amount.kind === 'to-taste' ? 'finish' : 'base';
-}
-
-/** A tin says what is in it with its liquid; common practice: three fifths stay in the sieve. */
-const TIN_DRAINED = /\bdrained\b.*\b(?:tins?|cans?|jars?)\b/i;
-const DRAINED_SHARE = range(0.6, 0.53, 0.68);
-
-function weigh(
-  parsed: ParsedAmount,
-  ingredient: Ingredient,
-  form: string,
-  context: ReadingContext,
-  doubts: readonly Doubt[],
-  own: OwnMeasure | null,
-): AdditionReading {
-  const mass = toMass(parsed.amount, ingredient, context.measuring, form, own);
-  if (mass.status === 'unread') return mass;
-  return {
-    status: 'read',
-    ingredient,
-    amount: parsed.amount,
-    massG: TIN_DRAINED.test(form) ? times(mass.massG, DRAINED_SHARE) : mass.massG,
-    doubts: [...parsed.doubts, ...doubts, ...mass.doubts],
-  };
 }
 
 const asTyped = (amountText: string, ingredientText: string, problem: Problem, form = ''): AdditionLine => ({

@@ -89,11 +89,11 @@ describe('what cooks say', () => {
   });
 
   it.each([
-    ['40 g walnuts', 'walnut'],
-    ['30 ml red wine', 'red wine'],
-    ['10 g pumpkin seeds', 'pumpkin'],
-    ['1 cup white wine', 'white wine'],
-    ['2 tbsp hazelnuts', 'hazelnuts'],
+    ['40 g beechnuts', 'beechnuts'],
+    ['30 ml elderflower wine', 'elderflower wine'],
+    ['10 g grape seeds', 'grape seeds'],
+    ['1 cup rice wine lees', 'rice wine lees'],
+    ['2 tbsp walnut ketchup paste', 'walnut ketchup paste'],
   ])('“%s” is nothing rather than something else', (text, said) => {
     const { reading, ingredientText } = read(text);
     expect(reading).toMatchObject({ status: 'unread', problem: { code: 'unknown-ingredient' } });

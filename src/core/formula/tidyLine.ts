@@ -31,6 +31,9 @@ const PACKED = new RegExp(
 /** "2 x 15 ml vinegar": so often so much. */
 const TIMES = new RegExp(String.raw`^(\d+)\s*[x×]\s*(${SIZE})\s+(.+)$`, 'i');
 const BRACKETED = /^([^()]{1,60}?)\s*\(\s*([^()]{1,40})\s*\)\s*(?:of\s+)?(.+)$/;
+/** "pulp of 2 passion fruit", "the leaves of 3 sprigs of thyme". */
+const PART_OF =
+  /^(?:the\s+)?(pulp|flesh|seeds?|leaves|tops?|whites?|greens?)\s+(?:of|from)\s+((?:\d|[¼½¾⅓⅔⅛]|half\b|an?\b|one\b|two\b|three\b|four\b).+)$/i;
 const EGG_PART = /^(?:the\s+)?(yolk|white)s?\s+(?:of|from)\s+(.+?)\s*\beggs?\b\s*(.*)$/i;
 const PEEL = /\b(?:rind|peel)\b(?=\s+(?:of|from)\b)/i;
 const GRATED_PEEL =
@@ -92,12 +95,18 @@ export function tidyLine(text: string, decimalSign: DecimalSign): TidyLine {
   }
   const egg = EGG_PART.exec(rest);
   if (egg) rest = `${egg[2]!} egg ${egg[1]!} ${egg[3]!}`.trim();
+  const part = egg ? null : PART_OF.exec(rest);
+  if (part) {
+    aside.push(part[1]!.toLowerCase());
+    rest = part[2]!;
+  }
   const grated = GRATED_PEEL.exec(rest);
   if (grated) {
     aside.push(grated[1]!);
     rest = rest.slice(grated[0].length);
   }
-  rest = inUnits(rest.replace(PEEL, 'zest'));
+  // An egg is a unit, too: its white is a thing of its own.
+  rest = inUnits(rest.replace(PEEL, 'zest').replace(/\begg[\s-]+white(s?)\b/i, 'eggwhite$1'));
   return double(unpacked(rest, aside, decimalSign), aside, decimalSign);
 }
 

@@ -16,9 +16,19 @@ export function normaliseName(text: string): string {
     .trim()
     .split(' ')
     .map(singular)
+    .map((word) => SPELLINGS[word] ?? word)
     .join(' ');
 }
 
+/** One thing, written in several ways. */
+const SPELLINGS: Readonly<Record<string, string>> = {
+  yogurt: 'yoghurt',
+  chili: 'chilli',
+  chile: 'chilli',
+  chily: 'chilli',
+  chilly: 'chilli',
+  mayo: 'mayonnaise',
+};
 const UNCHANGED = new Set(['molasse', 'molasses', 'hummus', 'citrus']);
 
 function singular(word: string): string {

@@ -3,7 +3,6 @@ export {
   COMPONENTS,
   EMULSIFIER_KINDS,
   OIL_STATES,
-  GROUP_TAGS,
   HAZARDS,
   PUNGENCY_KINDS,
   TAGS,
@@ -28,6 +27,7 @@ export {
   type LabelValues,
 } from './fromLabel';
 export { componentOf, isPoured, type KitchenComponent } from './category';
+export { FIGURES, provenanceOf, weakestOf, type Figure } from './provenance';
 export { exactIngredient, findIngredient, normaliseName, searchIngredients } from './findIngredient';
 export { catalogueOf, REFERENCE_CATALOGUE, REFERENCE_INGREDIENTS } from './reference';
 export { ingredientFromRow, ownIngredientFromRow, spreadOf, type IngredientRow } from './row';

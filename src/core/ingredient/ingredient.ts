@@ -1,7 +1,7 @@
 /**
  * The one record of an ingredient: composition per 100 g, how it measures, what it may do to
- * people. Values come from the files in data/, each row with tag and source. A row's tag speaks
- * for its composition and density; see {@link GROUP_TAGS} for the rest.
+ * people. Values come from the files in data/, each row with tag and source; figure by figure they
+ * are known from different places, see `provenance.ts`.
  */
 import type { Range } from '#core/quantity';
 
@@ -14,16 +14,8 @@ export const CATEGORIES = [
 export type Category = (typeof CATEGORIES)[number];
 
 export const TAGS = ['published', 'common practice', 'from memory', 'estimate'] as const;
-/** Where a value comes from. `published` rows name their source as recalled: to be confirmed against it. */
+/** Where a value comes from. `published`: it was compared with a source that is at hand, and agreed. */
 export type Tag = (typeof TAGS)[number];
-
-/** What holds for column groups that the row's own tag does not cover. */
-export const GROUP_TAGS = {
-  acidsAndPh: 'from memory',
-  unitWeights: 'common practice',
-  pungencyAndBody: 'estimate',
-  proteinBuffer: 'estimate',
-} as const satisfies Record<string, Tag>;
 
 export const HAZARDS = [
   ...(['raw_egg', 'pasteurised_egg', 'mayonnaise', 'dairy', 'soft_or_blue_cheese'] as const),
@@ -82,11 +74,12 @@ export interface Composition {
   readonly lactic: number;
   readonly malic: number;
   readonly tartaric: number;
+  readonly ethanol: number;
 }
 export const COMPONENTS = [
   ...(['water', 'fat', 'protein', 'sucrose', 'glucose', 'fructose', 'lactose'] as const),
   ...(['otherCarbohydrate', 'fibre', 'polyol', 'salt'] as const),
-  ...(['acetic', 'citric', 'lactic', 'malic', 'tartaric'] as const),
+  ...(['acetic', 'citric', 'lactic', 'malic', 'tartaric', 'ethanol'] as const),
 ] as const satisfies readonly (keyof Composition)[];
 
 export interface Ingredient {
@@ -121,6 +114,8 @@ export interface Ingredient {
   readonly byHand?: ByHand;
   /** Salt, sugar or acid preserve it for months once opened; common practice. */
   readonly keepsOpened: boolean;
+  /** What it becomes once its salt is washed off: capers in salt become capers. */
+  readonly onceRinsed: IngredientId | null;
   readonly strength: string;
   readonly shelfNote: string;
   /** Counts as "acid" in the oil-to-acid ratio: vinegars and citrus juices. */
@@ -135,6 +130,8 @@ export interface Ingredient {
   readonly otherSweetnessAsSucrose: number;
   readonly tag: Tag;
   readonly source: string;
+  /** Row of the food table with which its composition was compared; null: with none. */
+  readonly comparedWith: string | null;
   /** What it is to an emulsion; null: as its class. */
   readonly emulsion: EmulsionValues | null;
   /** Only where it is a frozen version of another formula. */

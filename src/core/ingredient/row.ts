@@ -38,6 +38,7 @@ export interface IngredientRow {
   readonly traits?: readonly string[];
   readonly byHand?: ByHand;
   readonly keepsOpened?: boolean;
+  readonly onceRinsed?: string;
   readonly strength: string;
   readonly shelfNote: string;
   readonly proteinBufferMmolPerPhPerG: number;
@@ -47,6 +48,7 @@ export interface IngredientRow {
     (Omit<EmulsionValues, 'kind' | 'oilState'> & { kind: string; oilState: string }) | undefined;
   readonly otherSweetnessSucroseGPer100G?: number;
   readonly tag: string;
+  readonly comparedWith?: string;
   readonly source: string;
 }
 
@@ -82,6 +84,7 @@ export function ingredientFromRow(row: IngredientRow): Ingredient {
     keepsOpened: row.keepsOpened ?? false,
     strength: row.strength,
     shelfNote: row.shelfNote,
+    onceRinsed: (row.onceRinsed ?? null) as IngredientId | null,
     isAcidLiquid: ACID_LIQUID_CATEGORIES.has(category),
     proteinBufferMmolPerPhPerG: row.proteinBufferMmolPerPhPerG,
     pungencyIndex: Object.fromEntries(
@@ -98,6 +101,7 @@ export function ingredientFromRow(row: IngredientRow): Ingredient {
     otherSweetnessAsSucrose: (row.otherSweetnessSucroseGPer100G ?? 0) / 100,
     tag: oneOf(TAGS, row.tag, row.id),
     source: row.source,
+    comparedWith: row.comparedWith ?? null,
   };
 }
 

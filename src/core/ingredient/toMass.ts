@@ -17,6 +17,7 @@ import {
   isSmallVolumeUnit,
   isVolumeUnit,
   LOOSE_ML,
+  less,
   plus,
   range,
   scaled,
@@ -82,9 +83,11 @@ export function toMass(
         ? { massG: ownWeight(own, ingredient, term) }
         : weightOfOne(term, ingredient, measuring, form);
     if ('code' in weight) return { status: 'unread', problem: weight };
-    massG = plus(massG, times(term.count, weight.massG));
+    massG = (term.minus ? less : plus)(massG, times(term.count, weight.massG));
     if (weight.doubt) doubts.push(weight.doubt);
   }
+  if (amount.terms.some(({ minus }) => minus) && massG.low <= 0)
+    return { status: 'unread', problem: { code: 'negative', text: ingredient.name } };
   if (massG.high > LIMIT_KG * 1000) {
     return { status: 'unread', problem: { code: 'too-large', limitKg: LIMIT_KG } };
   }
@@ -126,7 +129,8 @@ function weightOfOne(
   }
   if (isLooseUnit(unit)) {
     const volumeMl = unit === 'bit' && DRY.has(ingredient.category) ? DRY_BIT_ML : LOOSE_ML[unit];
-    return { massG: scaled(volumeMl, ingredient.spoonDensityGPerMl) };
+    // A piece of a root holds no air, as a spoonful of it grated does.
+    return { massG: scaled(volumeMl, unit === 'cm' ? 1 : ingredient.spoonDensityGPerMl) };
   }
   if (isSmallMassUnit(unit)) return { massG: sized(measuring.smallMeasures.massG[unit]) };
   return countedWeight(unit, ingredient, sized);

@@ -2,7 +2,8 @@
  * Free text to a draft: which lines are ingredients, which are headings, which are method. Every line that
  * is not blank comes out in exactly one place; what is doubtful says so and is asked for.
  */
-import { readLine, type AdditionLine, type ReadingContext } from '#core/formula';
+import { readLines, type AdditionLine, type ReadingContext } from '#core/formula';
+import { asideOf, headingOf, VERB, type Section } from './sections';
 import { searchIngredients, type Ingredient } from '#core/ingredient';
 
 export type Confidence = 'sure' | 'check' | 'ask';
@@ -12,6 +13,8 @@ export interface PastedLine {
   readonly source: string;
   /** From 1. */
   readonly at: number;
+  /** From 0: a line may say more than one thing, "salt and pepper". */
+  readonly part: number;
   readonly line: AdditionLine;
   readonly confidence: Confidence;
   /** What it may have meant, best first. */
@@ -24,6 +27,8 @@ export interface PastedRecipe {
   readonly lines: readonly PastedLine[];
   /** Method and remarks, in order, as they stood. */
   readonly notes: readonly { readonly at: number; readonly text: string }[];
+  /** Things of the dish, not of the jar: under a heading that says so, or salad leaves. */
+  readonly dish: readonly { readonly at: number; readonly text: string }[];
   /** Headings that only part the text. */
   readonly headings: readonly { readonly at: number; readonly text: string }[];
 }
@@ -36,12 +41,8 @@ const METHOD_HEADING =
   /^(?:method|directions?|instructions?|preparation|steps?|how to make(?: it)?|to make|procedure|zubereitung|préparation)\b(?!\s*\d).{0,30}$/i;
 const NOTE_HEADING =
   /^(?:notes?|tips?|storage|to serve|serving|source|nutrition|equipment|variations?)\b.{0,30}$/i;
-const PART_HEADING = /^(?:for the|for|the)\s+[\w &'’-]{2,40}:?$/i;
 const FACT =
   /^(?:makes|yields?|serves|servings?|prep(?:aration)?(?: time)?|cook(?:ing)?(?: time)?|total(?: time)?|rest(?:ing)?(?: time)?)\b[:\s]/i;
-/** What a cook is told to do begins with a verb. */
-const VERB =
-  /^(?:add|adjust|allow|beat|blend|blitz|bring|chill|chop|combine|cool|cover|crush|cut|dissolve|drain|dress|drizzle|emulsify|finish|fold|grate|grind|heat|keep|leave|let|mash|measure|mince|mix|peel|place|pour|press|process|pulse|put|reduce|refrigerate|remove|rest|rub|salt|season|serve|shake|simmer|slowly|stir|store|strain|taste|then|thin|toast|toss|trickle|use|wash|whisk|whizz|while|with)\b/i;
 /** The amount stands behind: "olive oil – 90 ml", "honey: 1 tsp", "salt (2 g)". */
 const BEHIND = /^(.{2,60}?)\s*(?:[:–—…]|\.{2,}|\s-\s|\t)\s*((?:~|about |ca\.? )?[\d¼½¾⅓⅔⅛⅜⅝⅞].{0,30})$/i;
 const IN_BRACKETS = /^([^\d(]{2,60}?)\s*\(((?:\d|[¼½¾⅓⅔⅛]).{0,20})\)\s*$/;
@@ -55,8 +56,10 @@ export function readPasted(text: string, context: ReadingContext): PastedRecipe 
   const lines: PastedLine[] = [];
   const notes: { at: number; text: string }[] = [];
   const headings: { at: number; text: string }[] = [];
+  const dish: { at: number; text: string }[] = [];
   let title: string | null = null;
   let where: Where = 'unknown';
+  let section: Section = 'jar';
   text.split(/\r\n|\r|\n/).forEach((raw, index) => {
     const at = index + 1;
     const source = raw.trim();
@@ -66,22 +69,32 @@ export function readPasted(text: string, context: ReadingContext): PastedRecipe 
       .replace(/^\*\*(.*)\*\*:?$/, '$1')
       .replace(/:$/, '')
       .trim();
-    const heading = headingOf(bare);
-    if (heading) {
-      where = heading;
-      headings.push({ at, text: source });
-      return;
-    }
-    if (PART_HEADING.test(bare) && source.endsWith(':')) {
+    const named = whereOf(bare);
+    const part = named ? (named === 'ingredients' ? 'jar' : 'method') : headingOf(source);
+    // The first line of all may be the name: "Salad dressing" opens nothing.
+    if (part && (named || source.endsWith(':') || index > 0)) {
+      if (named) where = named;
+      else if (part === 'method') where = 'method';
+      else if (where !== 'unknown' || part === 'jar') where = 'ingredients';
+      section = part;
       headings.push({ at, text: source });
       return;
     }
     const item = source.replace(BULLET, '').trim();
     const isStep = NUMBERED.test(item) && !BULLET.test(source);
+    if (section === 'dish' && !isStep && !FACT.test(item)) {
+      dish.push({ at, text: item });
+      return;
+    }
     if (where !== 'method' && where !== 'notes' && !isStep && !FACT.test(item)) {
-      const found = ingredientLine(item, source, at, where === 'ingredients', lines.length > 0, context);
-      if (found) {
-        lines.push(found);
+      const found = ingredientLines(item, source, at, where === 'ingredients', lines.length > 0, context);
+      const isRead = found.some(({ confidence }) => confidence !== 'ask');
+      if (asideOf(item, 'jar', isRead) === 'dish') {
+        dish.push({ at, text: item });
+        return;
+      }
+      if (found.length > 0) {
+        lines.push(...found);
         return;
       }
     }
@@ -98,10 +111,10 @@ export function readPasted(text: string, context: ReadingContext): PastedRecipe 
     }
     notes.push({ at, text: source });
   });
-  return { title, lines, notes, headings };
+  return { title, lines, notes, dish, headings };
 }
 
-function headingOf(bare: string): Where | null {
+function whereOf(bare: string): Where | null {
   if (INGREDIENT_HEADING.test(bare)) return 'ingredients';
   if (METHOD_HEADING.test(bare)) return 'method';
   return NOTE_HEADING.test(bare) ? 'notes' : null;
@@ -110,8 +123,8 @@ function headingOf(bare: string): Where | null {
 const looksLikeTitle = (text: string): boolean =>
   text.length <= 70 && !/[.!?]$/.test(text) && !VERB.test(text) && !FACT.test(text);
 
-/** Null where it is none: prose, or words that name nothing known outside a list of ingredients. */
-function ingredientLine(
+/** None where it is prose, or words that name nothing known outside a list of ingredients. */
+function ingredientLines(
   item: string,
   source: string,
   at: number,
@@ -119,24 +132,31 @@ function ingredientLine(
   /** Lines of a list stand before it. */
   begun: boolean,
   context: ReadingContext,
-): PastedLine | null {
+): readonly PastedLine[] {
   const candidate = turned(item);
-  if (candidate.length > LONG && !inList) return null;
-  const line = readLine(plain(candidate), context);
-  const { reading } = line;
-  if (reading.status === 'read') {
-    if (!inList && VERB.test(item) && !HAS_AMOUNT.test(item)) return null;
-    // A name alone is a title or a heading, unless the list has begun.
-    if (!inList && !begun && reading.doubts.some(({ code }) => code === 'no-amount-said')) return null;
-    const sure = reading.doubts.length === 0;
-    return { source, at, line, confidence: sure ? 'sure' : 'check', near: [] };
+  if (candidate.length > LONG && !inList) return [];
+  const read = readLines(plain(candidate), context);
+  if (read.every(({ reading }) => reading.status === 'read')) {
+    if (!inList && VERB.test(item) && !HAS_AMOUNT.test(item)) return [];
+    return read.flatMap((line, part): PastedLine[] => {
+      const doubts = line.reading.status === 'read' ? line.reading.doubts : [];
+      // A name alone is a title or a heading, unless the list has begun.
+      if (!inList && !begun && doubts.some(({ code }) => code === 'no-amount-said')) return [];
+      return [{ source, at, part, line, confidence: doubts.length === 0 ? 'sure' : 'check', near: [] }];
+    });
   }
+  const line = read[0]!;
   const sentence = VERB.test(item) || /[.!?]$/.test(item) || candidate.length > LONG;
-  if (!inList && (sentence || !HAS_AMOUNT.test(candidate))) return null;
-  if (inList && sentence && !HAS_AMOUNT.test(candidate)) return null;
-  const near = searchIngredients(line.ingredientText || candidate, context.catalogue, 4);
-  return { source, at, line, confidence: 'ask', near };
+  if (!inList && (sentence || !HAS_AMOUNT.test(candidate))) return [];
+  if (inList && sentence && !HAS_AMOUNT.test(candidate)) return [];
+  const near = isUnknown(line) ? searchIngredients(line.ingredientText, context.catalogue, 4) : [];
+  return [{ source, at, part: 0, line, confidence: 'ask', near }];
 }
+
+/** Its name was not understood; where the amount was not, another name mends nothing. */
+const isUnknown = ({ reading }: AdditionLine): boolean =>
+  reading.status === 'unread' &&
+  (reading.problem.code === 'unknown-ingredient' || reading.problem.code === 'ambiguous-ingredient');
 
 /** "Olive oil – 90 ml" → "90 ml olive oil". */
 function turned(item: string): string {

@@ -1,4 +1,4 @@
-import { plus, exactly, type Range } from './range';
+import { exactly, less, plus, type Range } from './range';
 import type { Unit } from './units';
 import type { Size } from './vocabulary';
 
@@ -7,6 +7,8 @@ export interface AmountTerm {
   readonly count: Range;
   readonly unit: Unit;
   readonly size: Size | null;
+  /** "1 cup minus 1 tbsp": it is left out of the others. */
+  readonly minus?: true;
 }
 
 export type Amount =
@@ -15,5 +17,5 @@ export type Amount =
 
 /** Sum of a value over the terms of an amount. */
 export function sumOverTerms(terms: readonly AmountTerm[], value: (term: AmountTerm) => Range): Range {
-  return terms.reduce((total, term) => plus(total, value(term)), exactly(0));
+  return terms.reduce((total, term) => (term.minus ? less : plus)(total, value(term)), exactly(0));
 }

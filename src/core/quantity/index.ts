@@ -3,7 +3,7 @@ export { type Doubt, type Problem } from './finding';
 export { formatCount, nearestSpoons, sensibleDecimals, sensibly } from './formatAmount';
 export { nudgeAmount, withCount } from './nudge';
 export { parseAmount, type ParsedAmount } from './parseAmount';
-export { exactly, isExact, plus, range, scaled, times, type Range } from './range';
+export { exactly, isExact, less, plus, range, scaled, times, type Range } from './range';
 export { type DecimalSign } from './readNumber';
 export { SPOON_SYSTEMS, SPOON_VOLUMES, type SpoonSystem } from './spoons';
 export {

@@ -2,7 +2,7 @@
  * Reads an amount as a cook says it from the start of a text ("⅓ cup cider vinegar"), and hands
  * back what follows it. The grammar, loosely:
  *
- *   amount  = term { ("+" | "plus" | "and") term } | "to taste"
+ *   amount  = term { ("+" | "plus" | "and" | "minus") term } | "to taste"
  *   term    = ["about"] [count] [fill | size]* [unit] ["of"]
  *   count   = number [("-" | "to") number] | "a couple of" | word
  *
@@ -96,6 +96,7 @@ function readSum(text: string, decimalSign: DecimalSign): ParseResult {
   const cursor = new Cursor(fruit ? text.slice(fruit[0].length) : text, decimalSign);
   const terms: AmountTerm[] = [];
   const approximately = cursor.take(ABOUT_WORDS) !== null;
+  let minus = false;
   for (;;) {
     const term = fruit
       ? readFruit(cursor, fruit[1]!.toLowerCase() as 'juice' | 'zest')
@@ -104,7 +105,10 @@ function readSum(text: string, decimalSign: DecimalSign): ParseResult {
       if (terms.length === 0) return unread(term);
       return unread({ code: 'leftover', text: cursor.rest || text });
     }
-    terms.push(approximately ? { ...term, count: times(term.count, ABOUT_FACTOR) } : term);
+    const counted = approximately ? { ...term, count: times(term.count, ABOUT_FACTOR) } : term;
+    terms.push(minus ? { ...counted, minus: true } : counted);
+    minus = !fruit && cursor.take(/^\s*(?:minus|less)\b\s*/i) !== null;
+    if (minus) continue;
     if (fruit || !cursor.take(/^\s*(?:\+|plus\b|and\b(?=\s*(?:[\d¼½¾⅓⅔⅛]|an? )))\s*/i)) break;
   }
   const total = sumOverTerms(terms, (term) => term.count).high;

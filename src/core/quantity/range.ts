@@ -39,4 +39,11 @@ export const plus = (a: Range, b: Range): Range => ({
   high: a.high + b.high,
 });
 
+/** The first without the second: as little, and as much, as may be left. */
+export const less = (a: Range, b: Range): Range => ({
+  nominal: a.nominal - b.nominal,
+  low: a.low - b.high,
+  high: a.high - b.low,
+});
+
 export const isExact = (a: Range): boolean => a.low === a.high;

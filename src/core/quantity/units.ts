@@ -11,12 +11,25 @@ export type VolumeUnit =
 export type SmallVolumeUnit = 'pinch' | 'dash' | 'drop' | 'splash' | 'ladle';
 export type SmallMassUnit = 'grind' | 'knob' | 'handful';
 /** What a hand does without measuring; not a kitchen's own to set. */
-export type LooseUnit = 'squeeze' | 'glug' | 'dollop' | 'drizzle' | 'spoonful' | 'bit' | 'cm';
+export type LooseUnit = 'squeeze' | 'glug' | 'dollop' | 'drizzle' | 'spoonful' | 'bit' | 'cm' | 'katori';
 export type CountedUnit =
-  'each' | 'clove' | 'yolk' | 'egg' | 'fillet' | 'sprig' | 'leaf' | 'bunch' | 'piece' | 'juice' | 'zest';
+  | 'each'
+  | 'clove'
+  | 'yolk'
+  | 'egg'
+  | 'fillet'
+  | 'sprig'
+  | 'leaf'
+  | 'stalk'
+  | 'slice'
+  | 'sheet'
+  | 'bunch'
+  | 'piece'
+  | 'juice'
+  | 'zest';
 export type Unit = MassUnit | VolumeUnit | SmallVolumeUnit | SmallMassUnit | LooseUnit | CountedUnit;
 
-/** ml of one; tag: estimate. A bit of what is dry is {@link DRY_BIT_ML}; a centimetre is of a root as thick as a thumb. */
+/** ml of one; tag: estimate. A bit of what is dry is {@link DRY_BIT_ML}; a centimetre is of a root as thick as a thumb, a katori a small bowl. */
 export const LOOSE_ML: Readonly<Record<LooseUnit, Range>> = {
   squeeze: range(6, 3, 12),
   glug: range(20, 10, 40),
@@ -25,6 +38,7 @@ export const LOOSE_ML: Readonly<Record<LooseUnit, Range>> = {
   spoonful: range(11, 5, 18),
   bit: range(5, 2, 10),
   cm: range(5, 3, 8),
+  katori: range(150, 120, 200),
 };
 export const DRY_BIT_ML: Range = range(0.6, 0.3, 1.5);
 

@@ -120,11 +120,13 @@ export function madeIngredient(
     hazards: hazardsOf(portions, unread.length > 0),
     traits: [],
     keepsOpened: false,
+    onceRinsed: null,
     strength: '',
     shelfNote: '',
     isAcidLiquid: false,
     ...tasteOf({ perGram, parts, isCreamy: creamy, mlPerG: mixedVolumeMl / massG }),
     tag: 'estimate',
+    comparedWith: null,
     source: `reckoned from version ${number} of “${formula.name}”`,
     made: {
       formulaId,

@@ -110,7 +110,7 @@ const anyPart: fc.Arbitrary<SafetyPart> = fc
   })
   .map((one) => ({ ...one, pieces: one.pieces && isWet(one.ingredient) }));
 const UNREAD = [
-  '60 g almond butter',
+  '60 g almond spread',
   '5 g moonlight',
   '20 g rye breadcrumbs',
   '1 tbsp honey sauce',

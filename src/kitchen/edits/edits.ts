@@ -11,7 +11,7 @@ import {
   inOrder,
   PHASES,
   rankAt,
-  readLine,
+  readLines,
   usualPhase,
   type Addition,
   type AdditionId,
@@ -39,30 +39,31 @@ export const removeAddition = (formula: Formula, id: AdditionId): Formula => ({
 const ofPhase = (formula: Formula, phase: Phase): readonly Addition[] =>
   inOrder(formula.additions).filter((addition) => addition.phase === phase);
 
-/** Adds what was typed at the end of its phase. Unreadable words are kept as typed. */
+/** Adds what was typed at the end of its phase, as many additions as it says. Unreadable words are kept as typed. */
 export function addTyped(
   formula: Formula,
   text: string,
   context: ReadingContext,
   newId: () => AdditionId,
 ): Formula {
-  const line = readLine(text, context);
-  const phase = usualPhase(line, context.catalogue);
-  const others = ofPhase(formula, phase);
-  const addition: Addition = {
-    id: newId(),
-    amountText: line.amountText,
-    ingredientId: line.ingredientId,
-    ingredientText: line.ingredientText,
-    form: line.form,
-    note: '',
-    phase,
-    optional: false,
-    locked: false,
-    measuredBy: line.measuredBy,
-    rank: rankAt(others, others.length),
-  };
-  return { ...formula, additions: [...formula.additions, addition] };
+  return readLines(text, context).reduce((next, line) => {
+    const phase = usualPhase(line, context.catalogue);
+    const others = ofPhase(next, phase);
+    const addition: Addition = {
+      id: newId(),
+      amountText: line.amountText,
+      ingredientId: line.ingredientId,
+      ingredientText: line.ingredientText,
+      form: line.form,
+      note: '',
+      phase,
+      optional: false,
+      locked: false,
+      measuredBy: line.measuredBy,
+      rank: rankAt(others, others.length),
+    };
+    return { ...next, additions: [...next.additions, addition] };
+  }, formula);
 }
 
 /** Puts an addition at an index of a phase. */

@@ -46,8 +46,8 @@ describe('a jar as it stands', () => {
   it('says of itself what its formula says: unread lines and what goes in to taste may be in it', () => {
     const plain = judged(VINAIGRETTE, version('30 g white vinegar', '60 g olive oil'));
     expect(plain.keeping).toMatchObject({ days: 14, cold: false });
-    const open = judged(VINAIGRETTE, version('30 g white vinegar', '60 g olive oil', '60 g almond butter'));
-    expect(open.allergens.missing).toEqual(['60 g almond butter']);
+    const open = judged(VINAIGRETTE, version('30 g white vinegar', '60 g olive oil', '60 g almond spread'));
+    expect(open.allergens.missing).toEqual(['60 g almond spread']);
     expect(open.keeping).toMatchObject({ days: 3, cold: true });
     const tasted = judged(VINAIGRETTE, version('30 g white vinegar', '60 g olive oil', 'honey to taste'));
     expect(tasted.cautions.map(({ code }) => code)).toContain('infants_honey');

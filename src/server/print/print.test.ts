@@ -146,12 +146,12 @@ describe('labels on paper', () => {
       ...WORDS,
       name: 'Lean herb and white-bean dressing of the terrace',
       allergens:
-        'not complete (“60 g almond butter”), cereals containing gluten (barley), eggs, mustard, probably nuts (almond)',
+        'not complete (“60 g almond spread”), cereals containing gluten (barley), eggs, mustard, probably nuts (almond)',
     };
     const pdf = await printLabels(full, labelSizeOf('roll-60')!, 1, 0, AT);
     const text = await textOf(pdf);
     expect(text).not.toContain('More on the batch sheet');
-    for (const said of ['almond butter', 'Raw egg', 'Honey', 'Tarn House']) expect(text).toContain(said);
+    for (const said of ['almond spread', 'Raw egg', 'Honey', 'Tarn House']) expect(text).toContain(said);
     expect(text.match(/Contains/)).toBeNull();
     const font = openSync(partsOf('text')[0]!.file) as Font;
     expect((font.xHeight / font.unitsPerEm) * SIZES_PT.at(-1)! * MM_PER_PT).toBeGreaterThanOrEqual(0.9);

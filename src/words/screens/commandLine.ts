@@ -1,5 +1,6 @@
 /** What the command line prints for people. */
 export const commandLineWords = {
+  lineSetAside: (line: number, text: string, why: string) => `line ${line}, set aside (${why}): ${text}`,
   oilToAcidByVolume: 'oil to acid by volume',
   oilToAcidByWeight: 'oil to acid by weight',
   pouredOil: 'poured oil',

@@ -45,6 +45,7 @@ export const pantryWords = {
   lacticAcid: 'Lactic acid',
   malicAcid: 'Malic acid',
   tartaricAcid: 'Tartaric acid',
+  alcohol: 'Alcohol',
   everything: 'Everything',
   onHand: 'On hand',
   ourOwn: 'Our own',

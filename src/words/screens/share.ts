@@ -1,5 +1,7 @@
 /** In and out: documents, tables, paper. */
 export const shareWords = {
+  ofTheDish: 'Of the dish: not put into the jar',
+  putItIntoTheJar: 'Put it into the jar',
   theFormula: 'the formula',
   plainText: 'Plain text',
   forAMessage: 'for a message',

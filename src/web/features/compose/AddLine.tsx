@@ -1,6 +1,6 @@
 import { composeWords } from '#words/screens/compose';
 import { useId, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent, type Ref } from 'react';
-import { readLine, type AdditionLine, type ReadingContext } from '#core/formula';
+import { readLines, type AdditionLine, type ReadingContext } from '#core/formula';
 import { searchIngredients, type Ingredient } from '#core/ingredient';
 import { parseAmount } from '#core/quantity';
 import { sayDoubt, sayProblem } from '#words/reading';
@@ -26,14 +26,15 @@ export function AddLine({ context, inputRef, onAdd, foretell, refuse }: AddLineP
   const [open, setOpen] = useState(false);
   const listId = useId();
   const field = useRef<HTMLDivElement>(null);
-  const line = useMemo(() => (text.trim() ? readLine(text, context) : null), [text, context]);
+  const said = useMemo(() => (text.trim() ? readLines(text, context) : []), [text, context]);
+  const line = said[0] ?? null;
   const { amount, options } = useMemo(() => complete(text, line, context), [text, line, context]);
   useMadeNamed(line?.reading.status === 'read' ? '' : madeWordsIn(text, context));
   const showing = open && options.length > 0;
-  const refusal = line && refuse(line);
+  const refusal = refusalOf(said, refuse);
 
   const take = (value: string): void => {
-    if (!value.trim() || refuse(readLine(value, context))) return;
+    if (!value.trim() || refusalOf(readLines(value, context), refuse)) return;
     onAdd([value]);
     setText('');
     setChosen(-1);
@@ -75,7 +76,7 @@ export function AddLine({ context, inputRef, onAdd, foretell, refuse }: AddLineP
       .filter((entry) => entry.trim());
     if (lines.length < 2) return;
     event.preventDefault();
-    onAdd(lines.filter((entry) => !refuse(readLine(entry, context))));
+    onAdd(lines.filter((entry) => !refusalOf(readLines(entry, context), refuse)));
   };
   return (
     <div ref={field} className="relative">
@@ -137,35 +138,42 @@ export function AddLine({ context, inputRef, onAdd, foretell, refuse }: AddLineP
           (refusal ? (
             <span className="text-acid-ink">{refusal}</span>
           ) : (
-            <Understood line={line} text={text} context={context} foretell={foretell} />
+            <Understood lines={said} text={text} context={context} foretell={foretell} />
           ))}
       </p>
     </div>
   );
 }
 
+const refusalOf = (
+  lines: readonly AdditionLine[],
+  refuse: (line: AdditionLine) => string | null,
+): string | null => lines.map(refuse).find((why) => why !== null) ?? null;
+
 function Understood({
-  line,
+  lines,
   text,
   context,
   foretell,
 }: {
-  line: AdditionLine;
+  lines: readonly AdditionLine[];
   text: string;
   context: ReadingContext;
   foretell: (text: string) => string;
 }) {
-  const { reading } = line;
-  if (reading.status === 'unread') return <>{sayProblem(reading.problem)}</>;
-  const mass = formatAmount(reading.massG.nominal, 'g', { decimalSign: context.decimalSign });
+  const unread = lines.flatMap(({ reading }) => (reading.status === 'unread' ? [reading.problem] : []))[0];
+  if (unread) return <>{sayProblem(unread)}</>;
+  const understood = lines.map(({ reading, measuredBy }) => {
+    if (reading.status === 'unread') return '';
+    const mass = formatAmount(reading.massG.nominal, 'g', { decimalSign: context.decimalSign });
+    const said = reading.amount.kind === 'to-taste' ? composeWords.toTaste : mass;
+    return `${composeWords.formOfName(said, reading.ingredient.name)}${measuredBy === null ? '' : composeWords.asYouWeighIt}`;
+  });
+  const doubts = lines.flatMap(({ reading }) => (reading.status === 'read' ? reading.doubts : []));
   return (
     <>
-      {composeWords.formOfName(
-        reading.amount.kind === 'to-taste' ? composeWords.toTaste : mass,
-        reading.ingredient.name,
-      )}
-      {line.measuredBy !== null && composeWords.asYouWeighIt}: {foretell(text)}
-      {reading.doubts.map((doubt) => ` ${sayDoubt(doubt)}`)}
+      {understood.join(' + ')}: {foretell(text)}
+      {doubts.map((doubt) => ` ${sayDoubt(doubt)}`)}
     </>
   );
 }

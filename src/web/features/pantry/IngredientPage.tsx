@@ -1,9 +1,9 @@
 import { useSaveShared } from '../../sync/useSaveShared';
-import { TAG_WORDS } from '#words/tags';
+import { FIGURE_WORDS, sayCompared, TAG_WORDS } from '#words/tags';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { OwnIngredient } from '#contract';
-import { COMPONENTS, GROUP_TAGS, type Ingredient, type IngredientId } from '#core/ingredient';
+import { COMPONENTS, FIGURES, provenanceOf, type Ingredient, type IngredientId } from '#core/ingredient';
 import { pantryWords } from '#words/screens/pantry';
 import { Alert } from '../../ui/Alert';
 import { sayError } from '../../data/kitchenApi';
@@ -149,7 +149,7 @@ function Facts({ ingredient, settings }: { ingredient: Ingredient; settings: Kit
             ? pantryWords.tooDryToHaveOne
             : pantryWords.aboutTypicalphAcidsandph(
                 formatNumber(ingredient.typicalPh, 1, settings),
-                GROUP_TAGS.acidsAndPh,
+                provenanceOf(ingredient).acidsAndPh ?? 'estimate',
               )}
         </dd>
         <dt className="text-quiet">{pantryWords.energy}</dt>
@@ -198,8 +198,22 @@ function Facts({ ingredient, settings }: { ingredient: Ingredient; settings: Kit
         )}
         <dt className="text-quiet">{pantryWords.knownFrom}</dt>
         <dd>
-          {TAG_WORDS[ingredient.tag]}
-          <span className="block text-sm text-quiet">{ingredient.source}</span>
+          <ul className="text-sm" data-testid="provenance">
+            {FIGURES.flatMap((figure) => {
+              const tag = provenanceOf(ingredient)[figure];
+              return tag
+                ? [
+                    <li key={figure}>
+                      {FIGURE_WORDS[figure]}: <strong>{TAG_WORDS[tag]}</strong>
+                    </li>,
+                  ]
+                : [];
+            })}
+          </ul>
+          <span className="block text-sm text-quiet">
+            {ingredient.source}
+            {ingredient.comparedWith !== null && `. ${sayCompared(ingredient.comparedWith)}`}
+          </span>
         </dd>
       </dl>
     </section>

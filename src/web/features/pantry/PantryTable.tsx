@@ -2,7 +2,7 @@ import { createColumnHelper, flexRender, type Table } from '@tanstack/react-tabl
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { Link } from 'react-router';
 import type { PantryEntry, Settings } from '#contract';
-import { componentOf, type Ingredient } from '#core/ingredient';
+import { componentOf, weakestOf, type Ingredient } from '#core/ingredient';
 import { pantryWords } from '#words/screens/pantry';
 import { ComponentMark } from '../../parts/drawing/ComponentMark';
 import { formatAmount, formatMoney, formatNumber } from '#words/numbers';
@@ -129,7 +129,7 @@ export const columnsFor = (settings: Settings) => [
     ({ ingredient }) => ingredient.spoonDensityGPerMl,
     (density) => formatNumber(density, 2, settings),
   ),
-  column.accessor((row) => row.ingredient.tag, {
+  column.accessor((row) => weakestOf(row.ingredient), {
     id: 'tag',
     header: pantryWords.knownFrom,
     cell: ({ getValue }) => <span className="text-sm text-quiet">{getValue()}</span>,

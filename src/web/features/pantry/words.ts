@@ -59,6 +59,7 @@ export const COMPONENT_WORDS: Record<keyof Composition, string> = {
   lactic: pantryWords.lacticAcid,
   malic: pantryWords.malicAcid,
   tartaric: pantryWords.tartaricAcid,
+  ethanol: pantryWords.alcohol,
 };
 
 /** The EU's list of 14 (Regulation (EU) 1169/2011, Annex II), in short words. */

@@ -4,6 +4,7 @@ import { z } from 'zod';
 import {
   emptyFormula,
   readLine,
+  readLines,
   usualPhase,
   type Addition,
   type AdditionId,
@@ -20,6 +21,7 @@ import { TextField } from '../../form/fields';
 import { useDraft } from '../../form/useDraft';
 import { newId } from '../../sync/device';
 import { Alert } from '../../ui/Alert';
+import { KeptBeside, SetAside } from './PastedBeside';
 import { Button } from '../../ui/Button';
 
 const MOST_NOTE = 1900;
@@ -37,7 +39,9 @@ export function PastedPart({ text, kitchen, onMade }: PastedPartProps) {
   const navigate = useNavigate();
   const [create] = useCreateFormulaMutation();
   /** Lines as they were put right here, by their place. */
-  const [mended, setMended] = useState<Readonly<Record<number, string>>>({});
+  const [mended, setMended] = useState<Readonly<Record<string, string>>>({});
+  /** Lines set aside that the cook wants in the jar after all. */
+  const [taken, setTaken] = useState<ReadonlySet<number>>(new Set());
   const empty = useMemo(
     () => ({
       ...emptyFormula(shareWords.newDressing, DEFAULT_VESSEL_ID, settings.spoons),
@@ -49,16 +53,22 @@ export function PastedPart({ text, kitchen, onMade }: PastedPartProps) {
   const pasted = useMemo(() => readPasted(text, context), [text, context]);
   const lines = useMemo(
     () =>
-      pasted.lines.map((line): PastedLine => {
-        const words = mended[line.at];
-        if (words === undefined) return line;
-        const read = readLine(words, context);
-        const status =
-          read.reading.status === 'read' ? (read.reading.doubts.length > 0 ? 'check' : 'sure') : 'ask';
-        return { ...line, line: read, confidence: status };
-      }),
-    [pasted, mended, context],
+      [
+        ...pasted.lines,
+        ...pasted.dish
+          .filter(({ at }) => taken.has(at))
+          .flatMap(({ at, text: source }) =>
+            readLines(source, context).map((line, part) => asPasted({ source, at, part, near: [] }, line)),
+          ),
+      ]
+        .sort((a, b) => a.at - b.at || a.part - b.part)
+        .map((line): PastedLine => {
+          const words = mended[keyOf(line)];
+          return words === undefined ? line : asPasted(line, readLine(words, context));
+        }),
+    [pasted, mended, taken, context],
   );
+  const dish = pasted.dish.filter(({ at }) => !taken.has(at));
   const notes = noteParts(pasted.notes.map((note) => note.text));
   const draft = useDraft({
     schema: nameSchema,
@@ -108,16 +118,24 @@ export function PastedPart({ text, kitchen, onMade }: PastedPartProps) {
       <ol data-testid="import-lines">
         {lines.map((line) => (
           <LineRow
-            key={line.at}
+            key={keyOf(line)}
             line={line}
-            text={mended[line.at] ?? line.source}
+            text={mended[keyOf(line)] ?? sayLine(line, lines)}
             grams={(g) => formatAmount(g, 'g', settings)}
             onText={(words) => {
-              setMended({ ...mended, [line.at]: words });
+              setMended({ ...mended, [keyOf(line)]: words });
             }}
           />
         ))}
       </ol>
+      {dish.length > 0 && (
+        <SetAside
+          dish={dish}
+          onTake={(at) => {
+            setTaken(new Set([...taken, at]));
+          }}
+        />
+      )}
       <KeptBeside notes={pasted.notes} headings={pasted.headings} />
       {
         // Each addition holds one note: nothing of the method is dropped in silence.
@@ -138,31 +156,21 @@ export function PastedPart({ text, kitchen, onMade }: PastedPartProps) {
   );
 }
 
-interface Beside {
-  readonly at: number;
-  readonly text: string;
+const keyOf = ({ at, part }: Pick<PastedLine, 'at' | 'part'>): string => `${at}.${part}`;
+
+/** One of several things that a line says is said by itself. */
+function sayLine({ source, at, line }: PastedLine, all: readonly PastedLine[]): string {
+  if (all.filter((other) => other.at === at).length < 2) return source;
+  return [`${line.amountText} ${line.ingredientText}`.trim(), line.form].filter(Boolean).join(', ');
 }
-/** What is no addition: the method as notes, headings left out. */
-function KeptBeside({ notes, headings }: { notes: readonly Beside[]; headings: readonly Beside[] }) {
-  return (
-    <>
-      {notes.length > 0 && (
-        <details>
-          <summary className="min-h-8 cursor-pointer font-semibold">{shareWords.keptAsNotes}</summary>
-          <ol className="list-decimal pl-6 text-sm" data-testid="import-notes">
-            {notes.map(({ at, text }) => (
-              <li key={at}>{text}</li>
-            ))}
-          </ol>
-        </details>
-      )}
-      {headings.length > 0 && (
-        <p className="text-sm text-quiet" data-testid="import-headings">
-          {shareWords.leftOutAsHeadingsHeadings(headings.map(({ text }) => text).join('; '))}
-        </p>
-      )}
-    </>
-  );
+
+function asPasted(
+  about: Pick<PastedLine, 'source' | 'at' | 'part' | 'near'>,
+  line: PastedLine['line'],
+): PastedLine {
+  const { reading } = line;
+  const confidence = reading.status === 'unread' ? 'ask' : reading.doubts.length > 0 ? 'check' : 'sure';
+  return { ...about, line, confidence };
 }
 
 const CONFIDENCE_WORDS = {
@@ -225,7 +233,7 @@ function LineRow({
                 key={ingredient.id}
                 className="text-sm"
                 onClick={() => {
-                  onText(`${read.amountText} ${ingredient.name}`.trim());
+                  onText(`${read.amountText} ${ingredient.name}${read.form ? `, ${read.form}` : ''}`.trim());
                 }}
               >
                 {ingredient.name}

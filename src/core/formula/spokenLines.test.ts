@@ -1,0 +1,253 @@
+/** Lines as cooks say them, what they are and about how much. Weights: spoon and cup volumes by the rows' densities; the rest is common practice. */
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
+import { readLines } from './readAddition';
+
+const context = {
+  catalogue: REFERENCE_CATALOGUE,
+  measuring: measuringWith('metric'),
+  decimalSign: 'point',
+} as const;
+
+/** "id grams" for each addition; unread lines say so. */
+function said(text: string): readonly (readonly [string, number])[] {
+  return readLines(text, context).map(({ reading }) =>
+    reading.status === 'read'
+      ? ([reading.ingredient.id as string, reading.massG.nominal] as const)
+      : ([`unread: ${reading.problem.code}`, 0] as const),
+  );
+}
+
+type Row = readonly [text: string, ...expected: (string | number)[]];
+
+/** A line, then for each addition its id and the least and most grams. */
+const LINES: readonly Row[] = [
+  // nuts, seeds, fruit are what they are
+  ['½ cup chopped walnuts', 'walnuts', 50, 70],
+  ['a handful of toasted hazelnuts', 'hazelnuts', 8, 30],
+  ['2 tbsp pumpkin seeds, toasted', 'pumpkin_seed', 14, 20],
+  ['30 g pine nuts', 'pine_nuts', 29, 31],
+  ['1 tbsp sesame seeds', 'sesame_seed', 8, 12],
+  ['1 tsp nigella seeds', 'nigella_seed', 2, 4],
+  ['1 tbsp chia seeds', 'chia_seed', 9, 13],
+  ['40 g flaked almonds', 'almonds', 39, 41],
+  ['a cup of pecans', 'pecans', 95, 125],
+  ['2 tbsp roasted peanuts', 'peanuts', 15, 22],
+  ['8 strawberries', 'strawberry', 70, 140],
+  ['1 cup fresh raspberries', 'raspberry', 110, 140],
+  ['100 g blueberries', 'blueberry', 99, 101],
+  ['6 cherries, pitted', 'cherry', 28, 60],
+  ['a few blackberries', 'blackberry', 12, 40],
+  ['half an apple, grated', 'apple', 60, 100],
+  ['1 ripe pear', 'pear', 120, 200],
+  ['2 tbsp raisins', 'raisins', 15, 22],
+  ['50 g dried cranberries', 'cranberries_dried', 49, 51],
+  ['pulp of 3 passion fruit', 'passion_fruit', 36, 90],
+  ['3 tbsp pomegranate seeds', 'pomegranate_seeds', 28, 40],
+  // wines and juices are no vinegar
+  ['¼ cup red wine', 'wine_red', 55, 66],
+  ['30 ml dry white wine', 'wine_white', 28, 31],
+  ['a glug of dry sherry', 'sherry_dry', 9, 42],
+  ['2 tbsp mirin', 'mirin', 30, 38],
+  ['1 tbsp sake', 'sake', 14, 16],
+  ['100 ml apple juice', 'apple_juice', 100, 110],
+  ['3 tbsp pomegranate juice', 'pomegranate_juice', 43, 50],
+  ['juice of 1 blood orange', 'blood_orange_juice', 40, 85],
+  ['2 tbsp cranberry juice', 'cranberry_juice', 29, 33],
+  // salty and fermented things
+  ['1 tbsp white miso', 'miso_white', 15, 20],
+  ['2 tsp red miso', 'miso_red', 10, 14],
+  ['1 tbsp oyster sauce', 'oyster_sauce', 16, 20],
+  ['2 tsp hoisin sauce', 'hoisin', 11, 14],
+  ['1 tsp gochujang', 'gochujang', 5, 7],
+  ['a teaspoon of harissa', 'harissa', 4.5, 6],
+  ['1 tbsp salt-packed capers, rinsed', 'capers', 7, 14],
+  ['1 tsp capers in salt', 'capers_salted', 2.5, 5],
+  ['2 tbsp olive brine', 'olive_brine', 29, 34],
+  ['1 tbsp pickle juice', 'pickle_brine', 14, 17],
+  ['4 cornichons, chopped', 'gherkin', 15, 38],
+  ['2 gherkins', 'gherkin', 40, 80],
+  ['10 kalamata olives', 'olive_kalamata', 28, 62],
+  ['1 tbsp tapenade', 'tapenade', 13, 17],
+  ['2 tbsp sweet relish', 'relish', 28, 35],
+  ['1 cup kimchi', 'kimchi', 130, 170],
+  ['2 sheets of nori', 'nori', 5, 7],
+  ['½ cup dashi', 'dashi', 110, 132],
+  ['60 ml vegetable stock', 'stock', 58, 62],
+  ['1 tsp bouillon powder', 'stock_powder', 3.8, 5],
+  ['a splash of Worcestershire sauce', 'anchovy_malt_sauce', 3, 12],
+  // dairy and plant creams
+  ['3 tbsp labneh', 'labneh', 42, 52],
+  ['100 g quark', 'quark', 99, 101],
+  ['2 tbsp cream cheese, softened', 'cream_cheese', 26, 33],
+  ['60 ml single cream', 'cream_single', 58, 63],
+  ['½ cup half-and-half', 'half_and_half', 115, 132],
+  ['200 ml kefir', 'kefir', 200, 212],
+  ['50 g ricotta', 'ricotta', 49, 51],
+  ['40 g soft goat cheese', 'goat_cheese', 39, 41],
+  ['2 tbsp grated pecorino', 'pecorino', 10, 15],
+  ['½ cup coconut cream', 'coconut_cream', 115, 132],
+  ['100 g soya yoghurt', 'soy_yoghurt', 99, 101],
+  ['60 ml oat cream', 'oat_cream', 58, 63],
+  ['a dollop of mascarpone', 'mascarpone', 12, 42],
+  ['1 tbsp almond butter', 'almond_butter', 14, 18],
+  ['1 katori hung curd', 'yoghurt_greek', 110, 210],
+  ['2 tbsp milk powder', 'milk_powder', 13, 17],
+  // oils and fats
+  ['90 ml vegetable oil', 'vegetable_oil', 80, 85],
+  ['1 tbsp corn oil', 'corn_oil', 13, 15],
+  ['2 tsp chilli oil', 'chilli_oil', 8.5, 10],
+  ['1 tbsp oil from the anchovies', 'anchovy_oil', 13, 15],
+  ['2 tbsp melted butter', 'butter', 26, 31],
+  ['1 tbsp bacon fat', 'bacon_fat', 12.5, 15],
+  // sweet
+  ['1 tbsp golden syrup', 'golden_syrup', 19, 23],
+  ['2 tsp black treacle', 'treacle', 13, 15.5],
+  ['1 tsp jaggery', 'jaggery', 3, 5],
+  ['1 tbsp hot honey', 'honey_hot', 19, 23],
+  ['1 heaped tsp marmalade', 'marmalade', 7, 14],
+  ['2 tsp apricot jam', 'jam_apricot', 11, 15],
+  ['1 tbsp stem ginger syrup', 'ginger_syrup', 18, 22],
+  ['1 tsp demerara sugar', 'sugar_demerara', 4, 5],
+  // heat, herbs, spices
+  ['1 serrano chile, minced', 'serrano', 4, 9],
+  ['2 green chillies', 'jalapeno', 18, 36],
+  ['1 tsp za’atar', 'zaatar', 1.7, 2.6],
+  ['a pinch of chaat masala', 'chaat_masala', 0.08, 0.4],
+  ['½ tsp smoked paprika', 'paprika_smoked', 0.9, 1.5],
+  ['1 tsp dried mint', 'mint_dry', 0.6, 1.3],
+  ['1 tsp Italian seasoning', 'italian_herbs', 0.7, 1.4],
+  ['a pinch of saffron', 'saffron', 0.01, 0.3],
+  ['10 g chervil', 'chervil', 9.9, 10.1],
+  ['a handful of sorrel', 'sorrel', 8, 30],
+  ['30 g watercress', 'watercress', 29, 31],
+  ['a handful of arugula', 'rocket', 8, 30],
+  ['20 g ramps', 'garlic_wild', 19, 21],
+  ['1 stalk lemongrass', 'lemongrass', 5, 20],
+  ['6 sage leaves', 'sage', 1.5, 3.5],
+  ['1 stick of celery', 'celery', 28, 60],
+  ['4 cloves roasted garlic', 'garlic_roasted', 11, 24],
+  ['1 tbsp freshly grated horseradish root', 'horseradish_fresh', 5, 9],
+  ['2 tbsp creamed horseradish', 'horseradish_cream', 27, 35],
+  // thickeners and other helpers
+  ['1 tsp cornstarch', 'cornflour', 2.2, 3.2],
+  ['1 tbsp cornflour', 'cornflour', 7, 9],
+  ['¼ tsp xanthan gum', 'xanthan', 0.4, 1.2],
+  ['1 tsp citric acid', 'citric_acid', 4, 5.5],
+  ['2 hard-boiled egg yolks, sieved', 'egg_yolk_boiled', 28, 40],
+  ['1 hard-boiled egg, chopped', 'egg_boiled', 44, 60],
+  ['2 egg whites', 'egg_white', 54, 78],
+  // sums and differences
+  ['1 cup minus 2 tbsp yoghurt', 'yoghurt_whole', 215, 235],
+  ['½ cup less 1 tbsp olive oil', 'olive_ev', 96, 106],
+  ['2 tbsp plus 1 tsp tahini', 'tahini', 34, 39],
+  ['100 g plus 1 tbsp honey', 'honey', 119, 123],
+  // two in one
+  ['zest and juice of 2 limes', 'lime_zest', 2, 8, 'lime_juice', 44, 80],
+  ['the finely grated zest and juice of half a lemon', 'lemon_zest', 1, 5, 'lemon_juice', 14, 32],
+  ['1 grapefruit, juice and zest', 'unread', 0, 0],
+  ['2 limes (zest and juice)', 'lime_zest', 2, 8, 'lime_juice', 44, 80],
+  ['1 lemon, juiced and zested', 'lemon_zest', 2, 9, 'lemon_juice', 28, 60],
+  ['1 tbsp each chopped parsley and chives', 'parsley', 2, 6, 'chives', 2, 6],
+  ['½ tsp each of cumin, paprika and sumac', 'cumin', 0.8, 1.4, 'paprika', 0.9, 1.6, 'sumac', 0.8, 2],
+  ['a pinch each of salt and sugar', 'salt_table', 0.2, 0.8, 'sugar_white', 0.15, 0.6],
+  ['1 tsp salt and black pepper', 'salt_table', 5, 7, 'black_pepper', 1.7, 3],
+  ['sea salt and freshly ground black pepper, to taste', 'salt_sea_fine', 0, 0, 'black_pepper', 0, 0],
+];
+
+describe('lines as they are said', () => {
+  it.each(LINES.map((row) => [row] as const))('“%s”', ([text, ...expected]) => {
+    const found = said(text);
+    if (expected[0] === 'unread') {
+      expect(found[0]![0]).toMatch(/^unread/);
+      return;
+    }
+    expect(found.map(([id]) => id)).toEqual(expected.filter((one) => typeof one === 'string'));
+    found.forEach(([id, massG], n) => {
+      const [low, high] = [expected[3 * n + 1] as number, expected[3 * n + 2] as number];
+      expect(massG, id).toBeGreaterThanOrEqual(low);
+      expect(massG, id).toBeLessThanOrEqual(high);
+    });
+  });
+});
+
+const AMOUNTS = [
+  ['two tablespoons', 30],
+  ['2 tbsp', 30],
+  ['two and a half tablespoons', 37.5],
+  ['half a cup', 125],
+  ['1/4 cup', 62.5],
+  ['three quarters of a cup', 187.5],
+  ['a teaspoon', 5],
+  ['1½ tsp', 7.5],
+  ['40 ml', 40],
+  ['0.5 dl', 50],
+  ['one dessertspoon', 10],
+  ['a cup and a half', 375],
+] as const;
+const POURED = [
+  'olive oil',
+  'rapeseed oil',
+  'cider vinegar',
+  'sherry vinegar',
+  'soy sauce',
+  'buttermilk',
+  'maple syrup',
+] as const;
+const WRAPPED = [
+  (amount: string, name: string) => `${amount} ${name}`,
+  (amount: string, name: string) => `${amount} of ${name}`,
+  (amount: string, name: string) => `${amount} of really good ${name}`,
+  (amount: string, name: string) => `- ${amount} ${name}, if you like`,
+  (amount: string, name: string) => `another ${amount.replace(/^an? |^one /, '')} of ${name}`,
+] as const;
+
+describe('any amount of anything poured', () => {
+  it('weighs its volume, however it is wrapped in words', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...AMOUNTS),
+        fc.constantFrom(...POURED),
+        fc.constantFrom(...WRAPPED.slice(0, 4)),
+        ([amount, ml], name, wrap) => {
+          const [plain] = said(`${ml} ml ${name}`);
+          const [found] = said(wrap(amount, name));
+          expect(found![0]).toBe(plain![0]);
+          // Cups and spoons of some things were weighed: they need not agree with their density to the gram.
+          expect(Math.abs(found![1] / plain![1] - 1)).toBeLessThan(0.04);
+        },
+      ),
+      { numRuns: 150 },
+    );
+  });
+
+  it('twice the number is twice the weight', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 60 }),
+        fc.constantFrom('g', 'ml', 'tbsp', 'tsp', 'cup'),
+        fc.constantFrom(...POURED),
+        (count, unit, name) => {
+          const [[, once], [, twice]] = [
+            said(`${count} ${unit} ${name}`)[0]!,
+            said(`${count * 2} ${unit} ${name}`)[0]!,
+          ];
+          expect(twice).toBeCloseTo(2 * once, 6);
+        },
+      ),
+    );
+  });
+});
+
+describe('two in one', () => {
+  it('is never fewer words than were said: what cannot be parted is kept as one line', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 60 }), (text) => {
+        expect(readLines(text, context).length).toBeGreaterThan(0);
+      }),
+    );
+    expect(said('salt and vinegar crisps')).toHaveLength(1);
+    expect(said('1 tbsp each of moonlight and sand')).toHaveLength(1);
+  });
+});
