@@ -67,23 +67,7 @@ const VIEWS = [
     size: WIDE,
     before: (page) => page.getByRole('img', { name: /over the makings/ }).waitFor(),
   },
-  {
-    name: 'measures',
-    path: '/measures',
-    size: WIDE,
-    before: async (page) => {
-      for (const grams of ['0.38', '0.44', '0.41']) {
-        await page.getByLabel('Or type one, g').fill(grams);
-        await page.getByRole('button', { name: 'Add it', exact: true }).click();
-      }
-      await page.getByRole('button', { name: /^Keep a pinch/ }).click();
-      await page.getByTestId('measure').waitFor();
-      for (const grams of ['0.06', '0.09']) {
-        await page.getByLabel('Or type one, g').fill(grams);
-        await page.getByRole('button', { name: 'Add it', exact: true }).click();
-      }
-    },
-  },
+  { name: 'ingredient', path: '/pantry/walnuts', size: WIDE },
   {
     name: 'side-by-side',
     path: '/side-by-side?formula=walnut-cider',
@@ -134,10 +118,18 @@ const VIEWS = [
     paper: (page) => page.getByRole('button', { name: /^Print \d+ labels/ }).click(),
   },
   {
-    name: 'jar-strip',
-    path: '/formulas/walnut-cider/batch',
+    name: 'question',
+    path: '/formulas/plum-thyme/compose',
     size: WIDE,
-    paper: (page) => page.getByRole('button', { name: 'Print the strip' }).click(),
+    before: async (page) => {
+      const add = page.getByRole('combobox', { name: /^Add/ });
+      for (const line of ['60 ml vegetable or sunflower oil', '2 oz walnut oil', '1 tbsp vinegar']) {
+        await add.fill(line);
+        await add.press('Enter');
+      }
+      await add.fill('zest and juice of half a lemon');
+      await page.getByTestId('foretold').getByText('Lemon zest').waitFor();
+    },
   },
   {
     name: 'serve',
@@ -174,7 +166,7 @@ const VIEWS = [
     size: WIDE,
     before: async (page) => {
       const text =
-        'Fell-side dressing\nServes 6\n\nIngredients\n90 ml rapeseed oil\n30 ml cider vinegar\n1,500 mg salt\n2 tbsp cloudberry vinegar\n1 fat clove garlic, grated\nHoney – 1 tsp\n\nMethod\nStir the salt into the vinegar.\nAdd the rest and shake.';
+        'Fell-side bean salad\n\nFor the salad:\n200 g green beans\n2 romaine hearts, torn\n\nFor the dressing:\na third of a cup of rapeseed oil\n2 tbsp cloudberry vinegar\nzest and juice of half a lemon\n1 fat clove garlic, grated\nsalt and pepper\n\nMethod:\nStir the salt into the vinegar, add the rest and shake.';
       await page.getByLabel(/^Paste it/).fill(text);
       await page.getByTestId('import-lines').waitFor();
     },

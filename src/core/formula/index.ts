@@ -1,3 +1,4 @@
+export { swappedForm } from './nameWords';
 export {
   ADDITION_FIELDS,
   applyDiff,

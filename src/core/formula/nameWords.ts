@@ -71,6 +71,21 @@ function leafOf(list: readonly string[], catalogue: Catalogue): Omit<NamedIngred
   return plant && { found: certainly(plant), formWords: last };
 }
 
+const OR = /^(.*?)\bor (.+)$/i;
+
+/** The other of two, as it was kept with the form: "or sunflower oil". */
+export function otherOfTwo(form: string, taken: Ingredient, catalogue: Catalogue): Doubt | null {
+  const words = OR.exec(form)?.[2]?.split(',')[0]?.trim();
+  const other = words ? exactIngredient(words, catalogue) : null;
+  return other && other.id !== taken.id
+    ? { code: 'first-of-two', taken: taken.name, other: other.name, otherId: other.id }
+    : null;
+}
+
+/** The form once the other is taken: the first is now the other. */
+export const swappedForm = (form: string, taken: string): string =>
+  form.replace(OR, (_all, before: string) => `${before}or ${taken}`);
+
 /** "vegetable or sunflower oil", "Dijon or wholegrain mustard": the first may borrow the noun of the second. */
 function firstOfTwo(words: string, catalogue: Catalogue): NamedIngredient | null {
   const match = /^(.+?)\s+(?:or|\/)\s+(?:else\s+)?(.+)$/i.exec(words);

@@ -15,7 +15,7 @@ import {
   type Unit,
 } from '#core/quantity';
 import type { Addition, Formula, Phase } from './formula';
-import { nameIngredient, type NamedIngredient } from './nameWords';
+import { nameIngredient, otherOfTwo, type NamedIngredient } from './nameWords';
 import { tidyLine } from './tidyLine';
 import { apart } from './twoInOne';
 import type { AdditionReading, ReadingContext } from './reading';
@@ -149,12 +149,13 @@ export function readAddition(addition: Addition, context: ReadingContext): Addit
     return { status: 'unread', problem: { code: 'leftover', text: addition.amountText } };
   }
   const own = addition.measuredBy === null ? null : context.measuring.own?.byId.get(addition.measuredBy);
+  const other = otherOfTwo(addition.form, ingredient, context.catalogue);
   return weigh(
     parsed,
     ingredient,
     `${addition.form} ${form}`,
     context,
-    [],
+    other ? [other] : [],
     own ?? null,
     addition.ingredientText,
   );

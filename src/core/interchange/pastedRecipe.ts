@@ -2,7 +2,8 @@
  * Free text to a draft: which lines are ingredients, which are headings, which are method. Every line that
  * is not blank comes out in exactly one place; what is doubtful says so and is asked for.
  */
-import { readLines, type AdditionLine, type ReadingContext } from '#core/formula';
+import { readLines, type AdditionLine, type ReadingContext, type Tool } from '#core/formula';
+import { readTelling, toldTool, type Told } from './telling';
 import { asideOf, headingOf, VERB, type Section } from './sections';
 import { searchIngredients, type Ingredient } from '#core/ingredient';
 
@@ -29,6 +30,8 @@ export interface PastedRecipe {
   readonly notes: readonly { readonly at: number; readonly text: string }[];
   /** Things of the dish, not of the jar: under a heading that says so, or salad leaves. */
   readonly dish: readonly { readonly at: number; readonly text: string }[];
+  /** What it is said to be mixed with; null: nobody said. */
+  readonly tool: Tool | null;
   /** Headings that only part the text. */
   readonly headings: readonly { readonly at: number; readonly text: string }[];
 }
@@ -109,9 +112,16 @@ export function readPasted(text: string, context: ReadingContext): PastedRecipe 
       title = bare;
       return;
     }
+    const telling = lines.length === 0 && section === 'jar' ? readTelling(item, context) : null;
+    if (telling) {
+      lines.push(...toldLines(telling, at));
+      const only = telling.filter((piece) => piece.lines.length === 0).map((piece) => piece.source);
+      if (only.length > 0) notes.push({ at, text: only.join('; ') });
+      return;
+    }
     notes.push({ at, text: source });
   });
-  return { title, lines, notes, dish, headings };
+  return { title, lines, notes, dish, tool: toldTool(text), headings };
 }
 
 function whereOf(bare: string): Where | null {
@@ -152,6 +162,15 @@ function ingredientLines(
   const near = isUnknown(line) ? searchIngredients(line.ingredientText, context.catalogue, 4) : [];
   return [{ source, at, part: 0, line, confidence: 'ask', near }];
 }
+
+/** What goes in, in the order in which it is told. */
+const toldLines = (telling: readonly Told[], at: number): readonly PastedLine[] =>
+  telling
+    .flatMap(({ source, lines }) => lines.map((line) => ({ source, line })))
+    .map(({ source, line }, part): PastedLine => {
+      const doubts = line.reading.status === 'read' ? line.reading.doubts : [];
+      return { source, at, part, line, confidence: doubts.length === 0 ? 'sure' : 'check', near: [] };
+    });
 
 /** Its name was not understood; where the amount was not, another name mends nothing. */
 const isUnknown = ({ reading }: AdditionLine): boolean =>

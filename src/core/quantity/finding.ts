@@ -9,7 +9,13 @@ export type Doubt =
   | { readonly code: 'part-size'; readonly partVolumeMl: number }
   | { readonly code: 'counted-as'; readonly unit: string; readonly ingredient: string }
   | { readonly code: 'no-amount-said'; readonly ingredient: string }
-  | { readonly code: 'first-of-two'; readonly taken: string; readonly other: string }
+  | {
+      readonly code: 'first-of-two';
+      readonly taken: string;
+      readonly other: string;
+      /** Where the other is in the pantry: it is one key away. */
+      readonly otherId?: string;
+    }
   | {
       readonly code: 'amounts-differ';
       readonly kept: string;

@@ -1,5 +1,7 @@
 /** The bench: lines, amounts, jar and vessel. */
 export const composeWords = {
+  takenAs: (taken: string) => `Taken as ${taken}.`,
+  insteadOther: (other: string) => `${other} instead`,
   toTheAmountAboveOr: 'to the amount above or below',
   nextKitchenStepMoreOr: 'next kitchen step more or less',
   moveTheAdditionUpOr: 'move the addition up or down',

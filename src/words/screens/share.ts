@@ -69,7 +69,8 @@ export const shareWords = {
   addition: 'addition',
   additions: 'additions',
   askedToPutRight: (asked: number) => `, ${asked} to put right`,
-  lengthLinesOfMethodKept: (length: number) => `; ${length} lines of method kept as notes`,
+  lengthLinesOfMethodKept: (length: number) =>
+    length === 1 ? '; one line of method kept as a note' : `; ${length} lines of method kept as notes`,
   keptAsNotes: 'Kept as notes',
   leftOutAsHeadingsHeadings: (headings: string) => `Left out, as headings: ${headings}.`,
   thereIsMoreMethodThan: (length: number) =>

@@ -2,8 +2,8 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { Check, GripVertical, Lock, Minus, Plus } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
-import type { Addition } from '#core/formula';
-import { componentOf, isPoured, madeId, renamedTo, spoonVolumeMl } from '#core/ingredient';
+import { swappedForm, type Addition } from '#core/formula';
+import { componentOf, isPoured, madeId, renamedTo, spoonVolumeMl, type IngredientId } from '#core/ingredient';
 import { isExact, nearestSpoons, nudgeAmount } from '#core/quantity';
 import type { ReckonedAddition } from '#core/reckoning';
 import type { Settings } from '#contract';
@@ -209,6 +209,13 @@ function RowHint({ id: hintId, reckoned, newer, actions }: RowHintProps) {
             doubt={doubt}
             onChoose={(amountText) => {
               actions.patch(id, { amountText });
+            }}
+            onOther={(otherId, other, taken) => {
+              actions.patch(id, {
+                ingredientId: otherId as IngredientId,
+                ingredientText: other,
+                form: swappedForm(addition.form, taken),
+              });
             }}
           />
         ))

@@ -3,7 +3,33 @@ import type { Doubt, Problem } from '#core/quantity';
 import { sayDoubt, sayProblem } from '#words/reading';
 
 /** What a reading leaves open; where the cook can settle it, with the choices. */
-export function DoubtLine({ doubt, onChoose }: { doubt: Doubt; onChoose: (text: string) => void }) {
+export function DoubtLine({
+  doubt,
+  onChoose,
+  onOther,
+}: {
+  doubt: Doubt;
+  onChoose: (text: string) => void;
+  /** The other of two things that were named. */
+  onOther: (id: string, name: string, taken: string) => void;
+}) {
+  if (doubt.code === 'first-of-two' && doubt.otherId !== undefined) {
+    const { otherId, other, taken } = doubt;
+    return (
+      <span className="flex flex-wrap items-center gap-2 text-quiet">
+        {composeWords.takenAs(taken)}
+        <button
+          type="button"
+          className="min-h-8 rounded-md border border-edge bg-paper px-2 font-semibold text-ink"
+          onClick={() => {
+            onOther(otherId, other, taken);
+          }}
+        >
+          {composeWords.insteadOther(other)}
+        </button>
+      </span>
+    );
+  }
   if (doubt.code !== 'ounce-weight-or-volume') {
     return <span className="block text-quiet">{sayDoubt(doubt)}</span>;
   }

@@ -45,7 +45,9 @@ export function KeptBeside({ notes, headings }: { notes: readonly Beside[]; head
       )}
       {headings.length > 0 && (
         <p className="text-sm text-quiet" data-testid="import-headings">
-          {shareWords.leftOutAsHeadingsHeadings(headings.map(({ text }) => text).join('; '))}
+          {shareWords.leftOutAsHeadingsHeadings(
+            headings.map(({ text }) => text.replace(/:$/, '')).join('; '),
+          )}
         </p>
       )}
     </>

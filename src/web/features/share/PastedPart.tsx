@@ -88,7 +88,10 @@ export function PastedPart({ text, kitchen, onMade }: PastedPartProps) {
         locked: false,
         rank,
       }));
-      await create({ id, formula: { ...empty, name: name.trim() || empty.name, additions } }).unwrap();
+      await create({
+        id,
+        formula: { ...empty, name: name.trim() || empty.name, tool: pasted.tool, additions },
+      }).unwrap();
       onMade();
       void navigate(`/formulas/${id}/compose`);
     },
@@ -161,7 +164,10 @@ const keyOf = ({ at, part }: Pick<PastedLine, 'at' | 'part'>): string => `${at}.
 /** One of several things that a line says is said by itself. */
 function sayLine({ source, at, line }: PastedLine, all: readonly PastedLine[]): string {
   if (all.filter((other) => other.at === at).length < 2) return source;
-  return [`${line.amountText} ${line.ingredientText}`.trim(), line.form].filter(Boolean).join(', ');
+  const { amountText, ingredientText, form } = line;
+  // "zest of 1 lemon" has its fruit in it.
+  const said = amountText.endsWith(ingredientText) ? amountText : `${amountText} ${ingredientText}`.trim();
+  return [said, form].filter(Boolean).join(', ');
 }
 
 function asPasted(
