@@ -130,6 +130,12 @@ const LINES: readonly Row[] = [
   ['4 cloves roasted garlic', 'garlic_roasted', 11, 24],
   ['1 tbsp freshly grated horseradish root', 'horseradish_fresh', 5, 9],
   ['2 tbsp creamed horseradish', 'horseradish_cream', 27, 35],
+  // care changes what is left of a piece, not what was weighed
+  ['1 shallot, sweated', 'shallot', 12, 24],
+  ['30 g shallot, sweated', 'shallot', 30, 30],
+  ['1 jalapeño, deseeded', 'jalapeno', 10, 13],
+  ['2 roasted peppers', 'pepper_roasted', 100, 300],
+  ['4 cloves garlic, roasted', 'garlic', 8, 10],
   // thickeners and other helpers
   ['1 tsp cornstarch', 'cornflour', 2.2, 3.2],
   ['1 tbsp cornflour', 'cornflour', 7, 9],

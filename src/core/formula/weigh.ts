@@ -1,11 +1,47 @@
 /** From an amount and what it is of to grams, with what the words of the line say about it. */
-import { normaliseName, toMass, type Ingredient, type OwnMeasure } from '#core/ingredient';
-import { range, times, type Doubt, type ParsedAmount } from '#core/quantity';
+import { normaliseName, toMass, type Category, type Ingredient, type OwnMeasure } from '#core/ingredient';
+import {
+  exactly,
+  isMassUnit,
+  isVolumeUnit,
+  range,
+  times,
+  type Amount,
+  type Doubt,
+  type ParsedAmount,
+  type Range,
+} from '#core/quantity';
 import type { AdditionReading, ReadingContext } from './reading';
 
 /** A tin says what is in it with its liquid; common practice: three fifths stay in the sieve. */
 const TIN_DRAINED = /\bdrained\b.*\b(?:tins?|cans?|jars?)\b/i;
 const DRAINED_SHARE = range(0.6, 0.53, 0.68);
+
+/**
+ * What the pan or the knife takes of what was said raw. Never of a hazard: see core/safety. Tag: common practice for
+ * the low and high, the middle an estimate.
+ */
+const CARE: readonly { readonly form: RegExp; readonly of: ReadonlySet<Category>; readonly left: Range }[] = [
+  {
+    form: /\b(?:sweated|fried|saut[ée]ed|caramelised|caramelized|confit)\b/i,
+    of: new Set<Category>(['aromatic', 'veg']),
+    left: range(0.65, 0.4, 0.85),
+  },
+  { form: /\broasted\b/i, of: new Set<Category>(['aromatic', 'veg']), left: range(0.75, 0.55, 0.9) },
+];
+/** What is counted is counted whole: without its seeds or stalks less of it goes in. */
+const SEEDED = /\b(?:deseeded|de-seeded|seeded|seeds? (?:out|removed)|without (?:its |the |their )?seeds)\b/i;
+const LEFT_WITHOUT_SEEDS = range(0.85, 0.75, 0.92);
+
+/** By weight it was weighed as it goes in; by the piece, before anything was done to it. */
+function leftOf(amount: Amount, ingredient: Ingredient, form: string): Range {
+  const isCounted =
+    amount.kind === 'measured' && amount.terms.every(({ unit }) => !isMassUnit(unit) && !isVolumeUnit(unit));
+  if (!isCounted || ingredient.made) return exactly(1);
+  const care = CARE.find((rule) => rule.of.has(ingredient.category) && rule.form.test(form));
+  const seeds = SEEDED.test(form) ? LEFT_WITHOUT_SEEDS : exactly(1);
+  return care && !care.form.test(ingredient.name) ? times(care.left, seeds) : seeds;
+}
 
 export function weigh(
   parsed: ParsedAmount,
@@ -23,7 +59,10 @@ export function weigh(
     status: 'read',
     ingredient,
     amount: parsed.amount,
-    massG: TIN_DRAINED.test(form) ? times(mass.massG, DRAINED_SHARE) : mass.massG,
+    massG: times(
+      TIN_DRAINED.test(form) ? times(mass.massG, DRAINED_SHARE) : mass.massG,
+      leftOf(parsed.amount, ingredient, form),
+    ),
     doubts: [...parsed.doubts, ...doubts, ...mass.doubts],
   };
 }
