@@ -10,9 +10,11 @@ import { benchPh } from './phBalance';
 import { benchPlan } from './plan';
 import { benchScrub } from './scrub';
 import { benchSeparation } from './separation';
+import { benchReading } from './reading';
 import { benchRecalculation } from './recalculation';
 
 benchRecalculation();
+benchReading();
 benchPh();
 benchBalance();
 benchBatch();

@@ -19,7 +19,7 @@ const DESCRIBES = new Set(
   softened melted cold warm hot boiling boiled lukewarm tepid iced chilled cool whole plain natural unflavored unflavoured
   unsweetened unfiltered filtered raw smooth runny creamy thick strong mild stirred salted rinsed drained washed pitted
   medjool free-range tender young baby large big small medium little extra pure refined our own all-purpose everyday
-  some more grey`
+  some more grey loosely firmly tightly`
     .split(/\s+/)
     .filter(Boolean),
 );
@@ -92,7 +92,7 @@ function firstOfTwo(words: string, catalogue: Catalogue): NamedIngredient | null
   if (!match) return null;
   const [, one, two] = match as unknown as [string, string, string];
   const nouns = two.split(/\s+/);
-  const borrowed = [1, 2].flatMap((n) => (nouns.length > n ? [`${one} ${nouns.slice(-n).join(' ')}`] : []));
+  const borrowed = [2, 1].flatMap((n) => (nouns.length > n ? [`${one} ${nouns.slice(-n).join(' ')}`] : []));
   for (const candidate of [...borrowed, one, two]) {
     const exact = exactIngredient(candidate, catalogue);
     const named = exact
