@@ -17,11 +17,11 @@ interface FormulaChoiceProps {
   readonly className?: string;
 }
 
+export const useChoicesQuery = (q: string, frozen: boolean) =>
+  useFormulasQuery({ q, frozen: frozen ? '1' : '0', limit: LISTED });
+
 /** What there is to choose from; undefined while it is fetched. */
-export function useChoices(q: string, frozen: boolean) {
-  const { data } = useFormulasQuery({ q, frozen: frozen ? '1' : '0', limit: LISTED });
-  return data;
-}
+export const useChoices = (q: string, frozen: boolean) => useChoicesQuery(q, frozen).data;
 
 /** A formula of the shelf. On a long shelf a part of its name is typed first. */
 export function FormulaChoice({ label, chosen, onChoose, frozen = false, className }: FormulaChoiceProps) {

@@ -57,7 +57,7 @@ export class SharedStore {
 
   /**
    * Puts the whole in place, whatever stands there: for who has just read it, or sets up a kitchen.
-   * @param revision the one that was seen; left out: any
+   * @param revision the one that was seen; without it whatever stands there is replaced
    */
   replace(kind: SharedKind, id: string, doc: unknown, revision?: number): Promise<SharedOutcome> {
     return this.alone(kind, id, async (tx) => {

@@ -93,7 +93,8 @@ export class ShelfBoard {
         }),
       ),
       offset: query.ids !== undefined ? 0 : query.offset,
-      total: ids.length,
+      // Of ids that are asked for, those that are there.
+      total: query.ids === undefined ? ids.length : ids.filter((id) => this.known.has(id)).length,
       here: this.marked.filter(({ shelf }) => shelf === query.place).length,
       everywhere: this.marked.length,
       pending,

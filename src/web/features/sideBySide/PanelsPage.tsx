@@ -14,7 +14,7 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Loading, Trouble } from '../../parts/PageState';
 import { useFormulasById } from '../../data/shelf';
-import { FormulaChoice, useChoices } from '../../parts/FormulaChoice';
+import { FormulaChoice, useChoicesQuery } from '../../parts/FormulaChoice';
 import { nameOf } from './samples';
 
 const KINDS = [
@@ -27,11 +27,23 @@ export function PanelsPage() {
   const panels = usePanelsQuery();
   const [search] = useSearchParams();
   const asked = useFormulasById([search.get('formula') ?? ''].filter(Boolean))[0];
-  const choices = useChoices('', true);
+  const choosing = useChoicesQuery('', true);
+  const choices = choosing.data;
   const formulas = useFormulasById((panels.data ?? []).flatMap(({ a, b }) => [a.formulaId, b.formulaId]));
   if (panels.data && choices)
     return <Panels panels={panels.data} formulas={formulas} first={asked ?? choices.records[0] ?? null} />;
-  if (panels.error) return <Trouble error={panels.error} retry={() => void panels.refetch()} />;
+  const trouble = panels.error ?? choosing.error;
+  if (trouble) {
+    return (
+      <Trouble
+        error={trouble}
+        retry={() => {
+          void panels.refetch();
+          void choosing.refetch();
+        }}
+      />
+    );
+  }
   return <Loading what={sideBySideWords.theTastings} />;
 }
 
