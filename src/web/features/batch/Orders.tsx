@@ -6,7 +6,9 @@ import { ordersByVersion } from '#core/batch';
 import { batchPlanWords } from '#words/screens/batchPlan';
 import { useFormulasById } from '../../data/shelf';
 import { useStandingsOf } from '../../data/standings';
-import { FormulaChoice, useChoices } from '../../parts/FormulaChoice';
+import { Alert } from '../../ui/Alert';
+import { sayError } from '../../data/kitchenApi';
+import { FormulaChoice, useChoicesQuery } from '../../parts/FormulaChoice';
 import { formatVolume } from '#words/numbers';
 import { typedNumber } from '../../form/typed';
 import { usualVersion } from '#kitchen/batch';
@@ -25,7 +27,7 @@ interface OrderLine {
 /** A shelf of orders: several formulas in several sizes become one batch each. */
 export function Orders({ day }: { day: string }) {
   const { settings } = useKitchen();
-  const choices = useChoices('', true);
+  const { data: choices, error } = useChoicesQuery('', true);
   const [lines, setLines] = useKept<readonly OrderLine[]>(`orders-${day}`, []);
   const formulas = useFormulasById(lines.map(({ formulaId }) => formulaId));
   const standings = useStandingsOf(lines.map(({ formulaId }) => formulaId as FormulaId));
@@ -50,6 +52,7 @@ export function Orders({ day }: { day: string }) {
   return (
     <section aria-label={batchPlanWords.orders} className="card grid content-start gap-3 p-4 print:hidden">
       <h2 className="font-name text-lg font-bold">{batchPlanWords.orders}</h2>
+      {error !== undefined && !choices && <Alert>{sayError(error)}</Alert>}
       {choices?.total === 0 ? (
         <p className="text-quiet">{batchPlanWords.freezeAVersionOfA}</p>
       ) : (

@@ -11,7 +11,9 @@ import { DISH_KINDS, DISHES, DRESSED, MOMENTS, TIMING } from '#core/service';
 import { planWords } from '#words/screens/plan';
 import { newId } from '../../sync/device';
 import { Button, IconButton } from '../../ui/Button';
-import { FormulaChoice, useChoices } from '../../parts/FormulaChoice';
+import { Alert } from '../../ui/Alert';
+import { sayError } from '../../data/kitchenApi';
+import { FormulaChoice, useChoicesQuery } from '../../parts/FormulaChoice';
 import { Choice } from '../../ui/Choice';
 import { ReadField, TextField } from '../../form/fields';
 import { useDraft } from '../../form/useDraft';
@@ -154,12 +156,12 @@ function DishRow({
 }
 
 function AddDish({ onAdd }: { onAdd: (dish: PlanDish) => void }) {
-  const choices = useChoices('', false);
+  const { data: choices, error } = useChoicesQuery('', false);
   const [picked, setPicked] = useState<ShelfRecord | null>(null);
   const [kind, setKind] = useState<PlanDish['kind']>('tender-leaves');
   const [dressed, setDressed] = useState<PlanDish['dressed']>('normally');
   const chosen = picked ?? choices?.records[0];
-  if (!choices) return null;
+  if (!choices) return error ? <Alert>{sayError(error)}</Alert> : null;
   if (!chosen) return <p className="text-quiet">{planWords.thereIsNoDressingOn}</p>;
   return (
     <div className="flex flex-wrap gap-2">
