@@ -40,6 +40,17 @@ test(
     await byVolume.focus();
     await byVolume.press('Enter');
     await expect(oil.getByRole('textbox')).toHaveValue(/fl oz/);
+    // How much is in a jar nobody can know: one key answers, and one undo takes it back.
+    await compose.add('a jar of tahini');
+    const jar = compose.rows.filter({ hasText: 'How much' });
+    await jar.getByRole('button', { name: '190 g', exact: true }).press('Enter');
+    await expect(jar).toHaveCount(0);
+    await expect(
+      compose.rows
+        .filter({ hasText: /Tahini/ })
+        .last()
+        .getByRole('textbox'),
+    ).toHaveValue('190 g');
     // A chip puts a name where none was understood, and leaves the amount alone.
     await compose.add('2 tbsp vinegar');
     const asked = compose.rows.filter({ hasText: 'is not clear' });

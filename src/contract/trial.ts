@@ -83,6 +83,7 @@ const words = z.string().max(1000);
 const stepNoteSchema = z
   .discriminatedUnion('code', [
     z.strictObject({ code: z.literal('steep'), ingredientIds: z.array(ingredientIdSchema).min(1).max(40) }),
+    z.strictObject({ code: z.literal('rest'), ingredientIds: z.array(ingredientIdSchema).min(1).max(40) }),
     z.strictObject({ code: z.literal('pour'), pour: z.int().min(1).max(1000), of: z.int().min(1).max(1000) }),
     z.strictObject({ code: z.literal('dilution'), carrierId: ingredientIdSchema, takeG: grams }),
     z.strictObject({ code: z.literal('rescue'), step: rescueStepSchema }),

@@ -2,6 +2,7 @@
 import type { LabelProblem } from '#core/ingredient';
 import type { AsideReason } from '#core/interchange';
 import type { Doubt, Problem } from '#core/quantity';
+import { inSentence } from './numbers';
 
 const quoted = (items: readonly string[]): string => items.map((item) => `“${item}”`).join(', ');
 const meant = (near: readonly string[]): string => (near.length ? ` Near it: ${near.join('; ')}.` : '');
@@ -53,6 +54,8 @@ export function sayProblem(problem: Problem): string {
         : `${problem.ingredient} needs a unit, such as g, ml, tsp or tbsp.`;
     case 'no-unit-weight':
       return `How much one ${problem.unit} of ${problem.ingredient} weighs is not known. Use ${problem.units.join(', ')}.`;
+    case 'pack-size':
+      return `How much ${inSentence(problem.ingredient)} does a ${problem.pack} hold? Say it as “${problem.amounts[0]!}”.`;
     case 'bad-number':
       return `“${problem.text}” is not a number. Try “1½”, “1.5”, “1,5” or “1/2”.`;
     case 'negative':

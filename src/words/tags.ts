@@ -1,5 +1,5 @@
 /** Where a figure comes from, as it is shown beside it. */
-import type { Figure, Tag } from '#core/ingredient';
+import type { Figure, Spread, Tag } from '#core/ingredient';
 
 export const TAG_WORDS: Readonly<Record<Tag, string>> = {
   published: 'published, and compared',
@@ -18,6 +18,12 @@ export const FIGURE_WORDS: Readonly<Record<Figure, string>> = {
   pungencyAndBody: 'Bite and body',
   emulsion: 'How it binds',
 };
+
+/** "± 15 %", "± 0.2". */
+export function saySpread(spread: Spread, say: (value: number) => string): string {
+  if (spread.kind === 'definition') return 'by definition';
+  return spread.kind === 'ph' ? `± ${say(spread.units)}` : `± ${Math.round(spread.fraction * 100)} %`;
+}
 
 export const sayCompared = (row: string): string =>
   `Compared with the Indian Food Composition Tables 2017, ${row}.`;

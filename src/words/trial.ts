@@ -62,6 +62,8 @@ export function sayStepNote(note: StepNote, { nameOf, amount }: StepWords): stri
   switch (note.code) {
     case 'steep':
       return `Leave the ${[...new Set(note.ingredientIds.map(plain))].join(' and ')} in the acid`;
+    case 'rest':
+      return `Let the ${[...new Set(note.ingredientIds.map(plain))].join(' and ')} rest`;
     case 'pour':
       return `pour ${note.pour} of ${note.of}`;
     case 'dilution':

@@ -15,7 +15,7 @@
  * What a table's pH is worth: ± 0.2 (estimate). A reading of a bottle never counts below the table.
  */
 import type { Portion } from '#core/composition';
-import type { Ingredient } from '#core/ingredient';
+import { OWN_PH_SPREAD, type Ingredient } from '#core/ingredient';
 import { ACID_KEYS, G_ACETIC_PER_MEQ, type AcidKey } from './acids';
 import { solvePh, strongIonDifferenceAt } from './chargeBalance';
 import { calculatedPhInterval } from './ph';
@@ -40,7 +40,6 @@ export interface BoundPart extends Portion {
 }
 
 const NEUTRAL = 7;
-const OWN_PH_SPREAD = 0.2;
 /** g protein per g organic acid as acetic; estimate. */
 const MOST_PROTEIN_PER_ACID = 6;
 const MOST_PH_OF_A_PIECE = 4.2;

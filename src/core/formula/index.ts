@@ -35,4 +35,5 @@ export {
   type AdditionLine,
 } from './readAddition';
 export { type AdditionReading, type ReadAddition, type ReadingContext } from './reading';
+export { restOf } from './rest';
 export { contentDiff, restoredFrom, sameContent, type FrozenVersion } from './version';

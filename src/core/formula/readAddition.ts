@@ -15,6 +15,7 @@ import {
   type Unit,
 } from '#core/quantity';
 import type { Addition, Formula, Phase } from './formula';
+import { packIn } from './likely';
 import { nameIngredient, otherOfTwo, type NamedIngredient } from './nameWords';
 import { tidyLine } from './tidyLine';
 import { apart } from './twoInOne';
@@ -75,6 +76,8 @@ function readTidy(
   const { name, form } = splitForm(parsed.rest);
   const wanted = ingredientWords(parsed, name);
   if (!wanted) return asTyped(parsed.amountText, '', { code: 'no-ingredient' }, form);
+  const pack = packed(parsed, wanted, form, context.catalogue);
+  if (pack) return pack;
   const { found, formWords, doubts } = named(wanted, form, context.catalogue);
   if (found.status !== 'found') {
     const near = found.near.map((ingredient) => ingredient.name);
@@ -100,6 +103,28 @@ function readTidy(
     reading: check ? checked(reading, check, parsed.amountText, context) : reading,
   };
 }
+
+/** "a jar of pesto": how much is in one is asked, and nothing is guessed from the name of the pack. */
+function packed(
+  parsed: ParsedAmount,
+  wanted: string,
+  form: string,
+  catalogue: Catalogue,
+): AdditionLine | null {
+  const pack = soleUnit(parsed) === 'each' ? packIn(wanted, countOf(parsed.amount)) : null;
+  if (!pack) return null;
+  const { found } = nameIngredient(pack.name, catalogue);
+  if (found.status !== 'found' || found.guessed) return null;
+  return asTyped(
+    parsed.amountText,
+    wanted,
+    { code: 'pack-size', pack: pack.pack, ingredient: found.ingredient.name, amounts: pack.amounts },
+    form,
+  );
+}
+
+const countOf = (amount: Amount): number =>
+  amount.kind === 'measured' ? amount.terms.reduce((sum, { count }) => sum + count.nominal, 0) : 0;
 
 const RINSED = /\b(?:rinsed|soaked|desalted|washed)\b/i;
 

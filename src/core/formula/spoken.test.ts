@@ -107,6 +107,29 @@ describe('what cooks say', () => {
     expect(grams('400 g tin of coconut milk')).toBeCloseTo(400, 6);
   });
 
+  it('what cannot be weighed is asked for, with answers that are read', () => {
+    const asked = (text: string): readonly string[] => {
+      const { reading } = read(text);
+      return reading.status === 'unread' && 'amounts' in reading.problem
+        ? (reading.problem.amounts ?? [])
+        : [];
+    };
+    for (const [text, name, first] of [
+      ['a jar of pesto', 'pesto', '190 g'],
+      ['2 tins of anchovies', 'anchovies', '800 g'],
+      ['a tub of yoghurt', 'yoghurt', '150 g'],
+      ['90 olive oil', 'olive oil', '90 ml'],
+      ['2 honey', 'honey', '2 tsp'],
+      ['3 fillets of paprika', 'paprika', '3 tsp'],
+    ] as const) {
+      expect(asked(text)[0], text).toBe(first);
+      for (const amount of asked(text)) expect(grams(`${amount} ${name}`), amount).toBeGreaterThan(0);
+    }
+    // Nothing is asked where the name itself is not known, or a pack's size was said.
+    expect(asked('a jar of moonlight')).toEqual([]);
+    expect(asked('1 (190 g) jar pesto')).toEqual([]);
+  });
+
   it('two amounts that differ by more than a sixth are asked about, others are not', () => {
     const doubts = (text: string): readonly string[] => {
       const { reading } = read(text);

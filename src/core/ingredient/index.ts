@@ -27,10 +27,19 @@ export {
   type LabelValues,
 } from './fromLabel';
 export { componentOf, isPoured, type KitchenComponent } from './category';
-export { FIGURES, provenanceOf, weakestOf, type Figure } from './provenance';
+export {
+  FIGURES,
+  OWN_PH_SPREAD,
+  provenanceOf,
+  spreadOfFigure,
+  weakestOf,
+  type Figure,
+  type Spread,
+} from './provenance';
 export { exactIngredient, findIngredient, normaliseName, searchIngredients } from './findIngredient';
 export { catalogueOf, REFERENCE_CATALOGUE, REFERENCE_INGREDIENTS } from './reference';
 export { ingredientFromRow, ownIngredientFromRow, spreadOf, type IngredientRow } from './row';
+export { soakedAs, soakedMass } from './soaked';
 export { measuringWith, spoonVolumeMl, toMass, type Measuring } from './toMass';
 export { acidLiquidOf, isMadeWith, madeId, madeName, renamedTo, pouredOilOf, readMadeId } from './made';
 export {

@@ -115,7 +115,9 @@ export function readPasted(text: string, context: ReadingContext): PastedRecipe 
     const telling = lines.length === 0 && section === 'jar' ? readTelling(item, context) : null;
     if (telling) {
       lines.push(...toldLines(telling, at));
-      const only = telling.filter((piece) => piece.lines.length === 0).map((piece) => piece.source);
+      const only = telling
+        .filter((piece) => piece.lines.length === 0 && !piece.rests)
+        .map((piece) => piece.source);
       if (only.length > 0) notes.push({ at, text: only.join('; ') });
       return;
     }

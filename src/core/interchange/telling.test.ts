@@ -1,5 +1,6 @@
 /** Dressings as they are told; invented, in the words that cooks use. */
 import { describe, expect, it } from 'vitest';
+import { restOf } from '#core/formula';
 import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
 import { readTelling, toldTool } from './telling';
 
@@ -118,6 +119,20 @@ describe('a telling', () => {
         /^(?:\s|[.,;!?:]|and|then|next|finally|lastly|last|followed by|after that|plus|with|into|over|onto|afterwards)*$/i,
       );
     }
+  });
+
+  it('a rest is kept with what was told before it, and is no note', () => {
+    const told = readTelling(
+      'Chop 1 shallot and add 2 tablespoons of cider vinegar. Leave it ten minutes. Then 6 tablespoons of rapeseed oil.',
+      context,
+    )!;
+    const lines = told.flatMap((piece) => piece.lines);
+    expect(lines.map(({ ingredientId, form }) => [ingredientId, restOf(form)?.seconds ?? 0])).toEqual([
+      ['shallot', 0],
+      ['vin_cider5', 600],
+      ['rapeseed', 0],
+    ]);
+    expect(told.filter(({ rests }) => rests).map(({ source }) => source)).toEqual(['Leave it ten minutes']);
   });
 
   it('“six of oil” is six of the spoons before', () => {

@@ -2,13 +2,15 @@
  * A dressing as it is told, in whole sentences: "first goes in a spoon of mustard, then two tablespoons of vinegar, and
  * last, slowly, six of oil". Taken apart into what goes in, in its order, and what is only told.
  */
-import { readLines, type AdditionLine, type ReadingContext, type Tool } from '#core/formula';
+import { readLines, restOf, type AdditionLine, type ReadingContext, type Tool } from '#core/formula';
 
 export interface Told {
   /** The words of this piece, as they stood. */
   readonly source: string;
   /** Empty: nothing goes in here. */
   readonly lines: readonly AdditionLine[];
+  /** It is left to stand here: said with the line before. */
+  readonly rests: boolean;
 }
 
 const NUMBER = String.raw`(?:\d|[¼½¾⅓⅔⅛]|an?\b|one\b|two\b|three\b|four\b|five\b|six\b|seven\b|eight\b|nine\b|ten\b|half\b|quarter\b|some\b|the (?:juice|zest|yolks?)\b|juice of\b|zest of\b|another\b|about\b|maybe\b|roughly\b|around\b|nearly\b|just (?:under|over)\b)`;
@@ -38,20 +40,47 @@ const FEWEST = 2;
 
 /** @returns null where it tells of fewer than two additions: then it is method, or a list */
 export function readTelling(text: string, context: ReadingContext): readonly Told[] | null {
-  const told: Told[] = [];
+  const told: { source: string; lines: readonly AdditionLine[]; rests: boolean }[] = [];
   let unit: string | null = null;
   for (const source of pieces(text)) {
-    let words = stripped(source);
+    let words = prepared(stripped(source));
     const same: RegExpExecArray | null = OF_THE_SAME.exec(words);
     if (same && unit && !SPOKEN_UNIT.test(same[2]!.split(' ')[0]!))
       words = `${same[1]!} ${unit} of ${same[2]!}`;
     unit = SPOKEN_UNIT.exec(words)?.[1] ?? unit;
     const lines = HAS_NUMBER.test(words) ? readLines(words, context) : named(words, context);
     const isIn = lines.every(({ reading }) => reading.status === 'read');
-    told.push({ source, lines: isIn ? lines : [] });
+    const rest = isIn && lines.length > 0 ? null : restOf(source);
+    const before = told.findLast((piece) => piece.lines.length > 0);
+    if (rest && before) before.lines = withRest(before.lines, rest.said);
+    told.push({ source, lines: isIn ? lines : [], rests: rest !== null && before !== undefined });
   }
   return told.filter(({ lines }) => lines.length > 0).length >= FEWEST ? told : null;
 }
+
+/** "chop a shallot" is a shallot, chopped. */
+const PREPARE = /^(chop|mince|grate|crush|mash|slice|dice|pound|peel|toast)\s+(?:up\s+)?(.+)$/i;
+const DONE: Readonly<Record<string, string>> = {
+  mince: 'minced',
+  grate: 'grated',
+  slice: 'sliced',
+  dice: 'diced',
+  chop: 'chopped',
+};
+function prepared(words: string): string {
+  const found = PREPARE.exec(words);
+  if (!found) return words;
+  const verb = found[1]!.toLowerCase();
+  return `${found[2]!}, ${DONE[verb] ?? `${verb}ed`}`;
+}
+
+/** Kept in the words of the line after which it is left to stand; the making reads it there. */
+const withRest = (lines: readonly AdditionLine[], said: string): readonly AdditionLine[] =>
+  lines.map((line, index) =>
+    index === lines.length - 1
+      ? { ...line, form: [line.form, `left ${said}`].filter(Boolean).join(', ') }
+      : line,
+  );
 
 /** "salt", "a bit of pepper to taste": known by name, without an amount. */
 function named(words: string, context: ReadingContext): readonly AdditionLine[] {

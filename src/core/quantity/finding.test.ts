@@ -16,6 +16,7 @@ const PROBLEMS: readonly Problem[] = [
   { code: 'no-unit', ingredient: 'Olive oil', units: [] },
   { code: 'no-unit', ingredient: 'Garlic', units: ['clove'] },
   { code: 'no-unit-weight', unit: 'fillet', ingredient: 'Olive oil', units: ['g', 'ml'] },
+  { code: 'pack-size', pack: 'jar', ingredient: 'Basil pesto', amounts: ['190 g', '280 g'] },
   { code: 'bad-number', text: '1.2.3' },
   { code: 'negative', text: '-5 ml' },
   { code: 'too-large', limitKg: 1000 },

@@ -27,12 +27,26 @@ export type Doubt =
 export type Problem =
   | { readonly code: 'empty' }
   | { readonly code: 'no-amount'; readonly text: string }
-  | { readonly code: 'no-unit'; readonly ingredient: string; readonly units: readonly string[] }
+  | {
+      readonly code: 'no-unit';
+      readonly ingredient: string;
+      readonly units: readonly string[];
+      /** Likely answers, as amounts that are read. */
+      readonly amounts?: readonly string[];
+    }
   | {
       readonly code: 'no-unit-weight';
       readonly unit: string;
       readonly ingredient: string;
       readonly units: readonly string[];
+      readonly amounts?: readonly string[];
+    }
+  /** A jar, a packet: how much is in it was not said. */
+  | {
+      readonly code: 'pack-size';
+      readonly pack: string;
+      readonly ingredient: string;
+      readonly amounts: readonly string[];
     }
   | { readonly code: 'bad-number'; readonly text: string }
   | { readonly code: 'negative'; readonly text: string }

@@ -50,7 +50,8 @@ const AND_PARTS = new RegExp(String.raw`^\s*and\s+(${SOME})[\s-]+(${PART_WORDS})
 
 const DIGIT_PARTS = new RegExp(String.raw`^\s*(${PART_WORDS})\b(?:\s+of\s+an?\b|\s+of\b)?\s*`, 'i');
 
-const TO_TASTE = /(?:,\s*)?\b(?:to taste|as needed)\b(?:\s+of\b)?/i;
+const TO_TASTE =
+  /(?:,\s*)?\b(?:to taste|as needed|as (?:much|little) (?:of it )?as (?:you|i|we|they) (?:like|want|please|need|fancy))\b(?:\s+of\b)?/i;
 const JUICE_OR_ZEST = /^(?:the\s+)?(juice|zest)\s+(?:of|from)\s+/i;
 const JUICE_AND_ZEST = /\b(?:juice\s+(?:and|&|\+)\s+zest|zest\s+(?:and|&|\+)\s+juice)\b/i;
 

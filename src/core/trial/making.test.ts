@@ -97,6 +97,19 @@ describe('steps', () => {
     ]);
     expect(made.steps.at(-1)).toMatchObject({ kind: 'weigh', paced: true });
   });
+  it('what a line says is left to stand, is: in the acid once, elsewhere after itself', () => {
+    const deeds = (...lines: readonly string[]): readonly (string | number | null)[] =>
+      plan(lines).steps.flatMap((step) =>
+        step.kind === 'do' && step.deed === 'steep' ? [step.id, step.seconds] : [],
+      );
+    expect(deeds('60 ml cider vinegar, left ten minutes', '180 ml rapeseed oil')).toEqual(['do-steep', 600]);
+    expect(
+      deeds('60 ml cider vinegar', '30 g shallot, chopped, left half an hour', '180 ml rapeseed oil'),
+    ).toEqual(['do-steep', 1800]);
+    expect(deeds('200 g yoghurt', '2 g mint, left 5 minutes')).toEqual(['do-rest-a1', 300]);
+    expect(deeds('60 ml cider vinegar', '180 ml rapeseed oil')).toEqual([]);
+  });
+
   it('weigh nothing to taste, keep what could not be read, and scale every amount', () => {
     const made = plan(
       ['60 ml cider vinegar', 'pepper to taste', '7 glorps of moonlight', '90 ml olive oil'],

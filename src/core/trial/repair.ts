@@ -5,7 +5,7 @@
  */
 import { overpour, type FormulateRequest, type OnHand, type Poured } from '#core/balance';
 import { mixedVolumeMlPerG } from '#core/composition';
-import type { Catalogue } from '#core/ingredient';
+import { soakedAs, type Catalogue } from '#core/ingredient';
 import { PALATE, PALATE_KEYS, type Palate, type PalateKey, type Style, type Windows } from '#core/palate';
 import { exactly } from '#core/quantity';
 import { judgePortions, type JudgedPortion } from '#core/reckoning';
@@ -50,7 +50,9 @@ const portionsOf = (
   lines.flatMap((line) => {
     const ingredient = catalogue.get(line.ingredientId);
     const massG = massOf(line);
-    return ingredient && massG > 0 ? [{ ingredient, form: line.form, massG: exactly(massG) }] : [];
+    return ingredient && massG > 0
+      ? [{ ingredient: soakedAs(ingredient, line.form), form: line.form, massG: exactly(massG) }]
+      : [];
   });
 
 /** @param first the lines as they were planned, with the things that were planned */
@@ -61,7 +63,7 @@ export function deviationOf(
 ): Deviation {
   const planned = first.flatMap(({ ingredientId, form, massG }): JudgedPortion[] => {
     const ingredient = catalogue.get(ingredientId);
-    return ingredient ? [{ ingredient, form, massG: exactly(massG) }] : [];
+    return ingredient ? [{ ingredient: soakedAs(ingredient, form), form, massG: exactly(massG) }] : [];
   });
   const expected = portionsOf(lines, catalogue, ({ expectedG }) => expectedG);
   const all = movedMeasures(judgePortions(planned).palate, judgePortions(expected).palate);

@@ -4,7 +4,7 @@
  */
 import type { MakingTip, RescueStep } from '#core/emulsion';
 import { TOOL_VALUES } from '#core/emulsion';
-import type { Tool } from '#core/formula';
+import { restOf, type Tool } from '#core/formula';
 import type { Ingredient, IngredientId } from '#core/ingredient';
 
 /** One thing of a known weight, in a jar or to be put into one. */
@@ -21,6 +21,8 @@ export const DEEDS: readonly Deed[] = ['stir', 'steep', 'whisk-base', 'mix', 'sa
 /** What is to be said at a step beside its name, as a finding: put into words only where it is shown. */
 export type StepNote =
   | { readonly code: 'steep'; readonly ingredientIds: readonly IngredientId[] }
+  /** Left to stand because the line says so; `inAcid`: what is left lies in it. */
+  | { readonly code: 'rest'; readonly ingredientIds: readonly IngredientId[] }
   | { readonly code: 'pour'; readonly pour: number; readonly of: number }
   /** One part in nine parts of the carrier; this much of that is taken. */
   | { readonly code: 'dilution'; readonly carrierId: IngredientId; readonly takeG: number }
@@ -91,22 +93,44 @@ export function makingSteps(
   const rest = lines.filter((line) => !acids.includes(line) && !salts.includes(line) && !oils.includes(line));
   const steep = tips.find((tip) => tip.code === 'steep-in-acid');
   const steeped = rest.filter(({ ingredient }) => steep?.ingredients.includes(ingredient));
+  const longest = Math.max(
+    (steep && steeped.length > 0 ? steep.minutes : 0) * 60,
+    ...[...acids, ...salts, ...steeped].map(({ form }) => restOf(form)?.seconds ?? 0),
+  );
   const others = rest.filter((line) => !steeped.includes(line));
   const add = (line: StepLine): Step => stepFor(line, paced && isOil(line));
   const steps: Step[] = [...acids.map(add), ...salts.map(add)];
   if (salts.length > 0) steps.push(deed('stir', STIR_S));
   steps.push(...steeped.map(add));
-  if (steep && steeped.length > 0) {
-    const ingredientIds = [...new Set(steeped.map(({ ingredient }) => ingredient.id))];
-    steps.push({ ...deed('steep', steep.minutes * 60), note: { code: 'steep', ingredientIds } });
+  if (longest > 0) {
+    const left = steeped.length > 0 ? steeped : acids;
+    const code = steeped.length > 0 ? 'steep' : 'rest';
+    steps.push({ ...deed('steep', longest), note: { code, ingredientIds: idsOf(left) } });
   }
-  steps.push(...others.map(add));
+  for (const line of others) steps.push(add(line), ...restAfter(line));
   if (has('whisk-base') && oils.length > 0) steps.push(deed('whisk-base', WHISK_S));
-  steps.push(...oils.map(add));
+  for (const line of oils) steps.push(add(line), ...restAfter(line));
   // What was whisked while the oil went in is mixed already.
   if (lines.length > 0 && !paced)
     steps.push(deed('mix', TOOL_VALUES[tool].uptakeS === null ? seconds : null));
   return steps;
+}
+
+const idsOf = (lines: readonly StepLine[]): readonly IngredientId[] => [
+  ...new Set(lines.map(({ ingredient }) => ingredient.id)),
+];
+
+/** "soaked, left ten minutes": the words of the line say so. */
+function restAfter(line: StepLine): readonly DoStep[] {
+  const rest = restOf(line.form);
+  if (!rest) return [];
+  return [
+    {
+      ...deed('steep', rest.seconds),
+      id: `do-rest-${line.id}`,
+      note: { code: 'rest', ingredientIds: idsOf([line]) },
+    },
+  ];
 }
 
 function stepFor({ id, ingredient, form, massG, said, note }: StepLine, paced: boolean): Step {

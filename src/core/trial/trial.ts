@@ -2,7 +2,7 @@
  * One jar (trial): what went in, and everything that happened to it since. What the jar is now is a
  * fold over its events. Nothing comes out of a jar but what is tasted.
  */
-import type { Catalogue } from '#core/ingredient';
+import { soakedAs, type Catalogue } from '#core/ingredient';
 import { exactly } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
 import { isKind, standingEvents, type LoggedEvent } from './event';
@@ -29,7 +29,9 @@ export const trialPortions = (
 ): readonly JudgedPortion[] =>
   trialLines(lines, log).flatMap(({ ingredientId, form, massG }) => {
     const ingredient = catalogue.get(ingredientId);
-    return ingredient && massG > 0 ? [{ ingredient, form, massG: exactly(massG) }] : [];
+    return ingredient && massG > 0
+      ? [{ ingredient: soakedAs(ingredient, form), form, massG: exactly(massG) }]
+      : [];
   });
 
 /** A spoonful of a well-shaken jar takes the same share of everything. */

@@ -225,6 +225,10 @@ function RowHint({ id: hintId, reckoned, newer, actions }: RowHintProps) {
           onChoose={(ingredientText) => {
             actions.name(id, ingredientText);
           }}
+          onAmount={(amountText, ingredientText) => {
+            if (addition.ingredientId === null) actions.name(id, ingredientText, amountText);
+            else actions.patch(id, { amountText });
+          }}
         />
       )}
     </span>

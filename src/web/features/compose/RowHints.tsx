@@ -53,8 +53,35 @@ export function DoubtLine({
 }
 
 /** What could not be made out, and what it may have been. */
-export function ProblemLine({ problem, onChoose }: { problem: Problem; onChoose: (name: string) => void }) {
+export function ProblemLine({
+  problem,
+  onChoose,
+  onAmount,
+}: {
+  problem: Problem;
+  onChoose: (name: string) => void;
+  /** An amount that is read, and what it is of where the words did not say it plainly. */
+  onAmount: (amountText: string, ingredientText: string) => void;
+}) {
   const near = 'near' in problem ? problem.near : [];
+  if ('amounts' in problem && problem.amounts && problem.amounts.length > 0)
+    return (
+      <span className="flex flex-wrap items-center gap-1.5">
+        <span className="text-acid-ink">{sayProblem(problem)}</span>
+        {problem.amounts.map((amount) => (
+          <button
+            key={amount}
+            type="button"
+            className="min-h-8 rounded-md border border-edge bg-paper px-2 font-semibold"
+            onClick={() => {
+              onAmount(amount, problem.ingredient);
+            }}
+          >
+            {amount}
+          </button>
+        ))}
+      </span>
+    );
   if (near.length === 0) return <span className="text-acid-ink">{sayProblem(problem)}</span>;
   return (
     <span className="flex flex-wrap items-center gap-1.5">

@@ -9,7 +9,8 @@ export interface RowActions {
   readonly toPhase: (id: AdditionId, phase: Phase) => void;
   readonly remove: (id: AdditionId) => void;
   /** Settles which ingredient an unread line means. */
-  readonly name: (id: AdditionId, ingredientName: string) => void;
+  /** Names what it is of, and how much where that is answered too. */
+  readonly name: (id: AdditionId, ingredientName: string, amountText?: string) => void;
   readonly details: (id: AdditionId) => void;
   readonly swap: (id: AdditionId) => void;
   /** Into the selection, or out of it. */

@@ -97,11 +97,12 @@ export function rowActionsFor(about: RowActionsFor): RowActions {
     remove: (rowId) => {
       edit(removeAddition(formula, rowId));
     },
-    name: (rowId, ingredientName) => {
+    name: (rowId, ingredientName, amountText) => {
       const found = findIngredient(ingredientName, kitchen.catalogue);
       if (found.status !== 'found') return;
       const { id: ingredientId, name } = found.ingredient;
-      edit(patchAddition(formula, rowId, { ingredientId, ingredientText: name }));
+      const amount = amountText === undefined ? {} : { amountText };
+      edit(patchAddition(formula, rowId, { ingredientId, ingredientText: name, ...amount }));
     },
     details: (rowId) => {
       setPanel({ kind: 'details', id: rowId });

@@ -1,9 +1,16 @@
 import { useSaveShared } from '../../sync/useSaveShared';
-import { FIGURE_WORDS, sayCompared, TAG_WORDS } from '#words/tags';
+import { FIGURE_WORDS, sayCompared, saySpread, TAG_WORDS } from '#words/tags';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { OwnIngredient } from '#contract';
-import { COMPONENTS, FIGURES, provenanceOf, type Ingredient, type IngredientId } from '#core/ingredient';
+import {
+  COMPONENTS,
+  FIGURES,
+  provenanceOf,
+  spreadOfFigure,
+  type Ingredient,
+  type IngredientId,
+} from '#core/ingredient';
 import { pantryWords } from '#words/screens/pantry';
 import { Alert } from '../../ui/Alert';
 import { sayError } from '../../data/kitchenApi';
@@ -201,10 +208,12 @@ function Facts({ ingredient, settings }: { ingredient: Ingredient; settings: Kit
           <ul className="text-sm" data-testid="provenance">
             {FIGURES.flatMap((figure) => {
               const tag = provenanceOf(ingredient)[figure];
-              return tag
+              const spread = spreadOfFigure(ingredient, figure);
+              return tag && spread
                 ? [
                     <li key={figure}>
                       {FIGURE_WORDS[figure]}: <strong>{TAG_WORDS[tag]}</strong>
+                      {`, ${saySpread(spread, (units) => formatNumber(units, 1, settings))}`}
                     </li>,
                   ]
                 : [];
