@@ -16,7 +16,11 @@ const RULES: readonly FormRule[] = [
   { pattern: /confit|roast/i, kinds: ['garlic'], factor: 0.15 },
   { pattern: /blanched|boiled|poached/i, kinds: ['garlic'], factor: 0.3 },
   { pattern: /sweated|softened|fried|cooked/i, kinds: ['garlic'], factor: 0.35 },
-  { pattern: /\b(?:soaked|rinsed) (?:in|under) (?:cold |iced? )?water|\bsoaked\b/i, kinds: ['garlic'], factor: 0.6 },
+  {
+    pattern: /\b(?:soaked|rinsed) (?:in|under) (?:cold |iced? )?water|\bsoaked\b/i,
+    kinds: ['garlic'],
+    factor: 0.6,
+  },
   { pattern: /without (?:its |the )?seeds|deseeded|seeded|seeds out/i, kinds: ['heat'], factor: 0.5 },
   { pattern: /\b(?:paste|pounded|puréed|pureed|pressed|crushed)\b/i, kinds: ['garlic'], factor: 1.2 },
   { pattern: /\b(?:whole|bruised|halved)\b/i, kinds: ['garlic', 'heat'], factor: 0.25 },
