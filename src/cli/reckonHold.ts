@@ -34,9 +34,11 @@ export function holdOfText(portions: readonly JudgedPortion[], ask: HoldAsk) {
       coverage: null,
       dispersedVolumeFraction: null,
       outsidePhase: null,
+      drops: [],
       thickness: null,
     };
-  const { state, medianS, lowS, highS, firstLayer, class: holdClass, limitedBy } = found;
+  const { state, medianS, lowS, highS, firstLayer, class: holdClass, limitedBy, bandFactor } = found;
+  const { fresh, bought, phases } = state;
   const inverted = state.outsidePhase === 'oil';
   return {
     hold: {
@@ -47,14 +49,37 @@ export function holdOfText(portions: readonly JudgedPortion[], ask: HoldAsk) {
       class: holdClass,
       limitedBy,
       keepingLimitS: keeping.days * DAY_S,
+      bandFactor,
+      freeOilFraction: state.freeOilFraction,
       split: state.split,
       temperatureC: request.temperatureC,
       message: sayHold(found),
     },
-    sauterMeanDiameterM: inverted ? state.column.sauterMeanDiameterM : state.drops.sauterMeanDiameterM,
-    coverage: state.drops.coverage,
-    dispersedVolumeFraction: inverted ? 1 - state.phases.oilVolumeFraction : state.phases.oilVolumeFraction,
+    // Of the poured oil; of what is in drops already where none was poured.
+    sauterMeanDiameterM: fresh?.diameterM ?? bought?.diameterM ?? null,
+    coverage: fresh?.coverage ?? null,
+    dispersedVolumeFraction: inverted ? 1 - phases.oilVolumeFraction : phases.oilVolumeFraction,
     outsidePhase: state.outsidePhase,
+    drops: [
+      ...(fresh
+        ? [
+            {
+              population: 'fresh',
+              sauterMeanDiameterM: fresh.diameterM,
+              volumeFraction: phases.oilVolumeFraction - (bought?.volumeFraction ?? 0),
+            },
+          ]
+        : []),
+      ...(bought
+        ? [
+            {
+              population: 'bought',
+              sauterMeanDiameterM: bought.diameterM,
+              volumeFraction: bought.volumeFraction,
+            },
+          ]
+        : []),
+    ],
     thickness: state.thickness,
   };
 }

@@ -100,6 +100,7 @@ export const BINDER_WORDS: Readonly<Record<EmulsifierKind, string>> = {
   milk: 'dairy',
   lecithin: 'lecithin',
   mustard: 'mustard',
+  protein: 'protein',
   weak: 'weak binders',
   none: 'nothing',
 };

@@ -4,7 +4,8 @@
  */
 import type { Tool } from '#core/formula';
 import type { Ingredient, IngredientId } from '#core/ingredient';
-import type { Hold, HoldRequest } from './hold';
+import type { Hold } from './hold';
+import type { HoldRequest } from './state';
 import { stepHold } from './hold';
 import { emulsionPartOf } from './part';
 import { TOOL_VALUES } from './tools';

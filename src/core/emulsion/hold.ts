@@ -1,66 +1,22 @@
 /**
- * How long a dressing stays together after mixing: phases, drops, which side is outside, packing, then the
- * column. Hold is appearance, not keeping. The band is log-normal: 80 % within the median × or ÷ b.
+ * How thick a dressing is and how long it stays together, from one finding: phases, fresh drops, which side is outside,
+ * body, then when the first layer shows. Everything in closed form; the separation column only draws what it says (see
+ * `picture.ts`). Hold is appearance, not keeping. The band is log-normal: 80 % within the median × or ÷ its factor.
  */
-import type { EmulsifierKind } from '#core/ingredient';
-import { runColumn, stepColumn, type ColumnFrame, type ColumnInput, type ColumnResult } from './column';
-import {
-  closePacking,
-  dropsOf,
-  mechanicalM,
-  mostOilFraction,
-  packedFraction,
-  type Drops,
-  type Mixing,
-} from './dropSize';
-import type { PartAmount } from './part';
-import { BARE, phasesOf, type Phases } from './phases';
-import { thicknessOf, type Thickness } from './thickness';
-import { TOOL_VALUES } from './tools';
+import type { ColumnFrame } from './column';
+import { BINDERS } from './binders';
+import type { Mixing } from './drops';
+import { stepPicture } from './picture';
+import { emulsionState, SPLITS_FROM, type EmulsionState, type HoldRequest } from './state';
+import { isMachine } from './tools';
 
 export const HOLD_DAYS = 14;
 const DAY_S = 86_400;
-/** Size classes and cells of the column: their spreading is part of the model. */
-export const COLUMN_GRID = { classes: 20, cells: 100 } as const;
-const MOST_RUPTURE_HZ = 0.01;
-/** Drops of water in oil, where nothing holds them (water-in-oil). */
-const INVERTED = { coarser: 2.5, packed: 0.7 };
-/** So much below the limit it is near to splitting. */
-const NEAR_LIMIT = 0.02;
-const NEAR_JAM = 0.05;
+/** A base with less body than this does not decide. */
+const BODY_PA = 0.5;
 
-export interface HoldRequest {
-  readonly amounts: readonly PartAmount[];
-  readonly mixing: Mixing;
-  /** Height of the liquid, m. */
-  readonly heightM: number;
-  /** While it stands, °C. */
-  readonly temperatureC: number;
-  /** Something in it is known only roughly: entered by hand, or not read. */
-  readonly roughly?: boolean;
-}
-
-export type OutsidePhase = 'water' | 'oil';
 export type HoldClass = 'temporary' | 'short' | 'semi-stable' | 'stable';
 export type LimitedBy = 'drops' | 'emulsifier' | 'thickness' | 'oil-share' | 'nothing';
-
-/** Everything about the emulsion but its time course. */
-export interface EmulsionState {
-  readonly phases: Phases;
-  readonly drops: Drops;
-  readonly outsidePhase: OutsidePhase;
-  readonly mostOilFraction: number;
-  /** Oil outside although something could hold it: it has split. */
-  readonly split: boolean;
-  /** Within a hair of splitting. */
-  readonly nearLimit: boolean;
-  readonly packedFraction: number;
-  /** Packed already: nothing rises. */
-  readonly jammed: boolean;
-  readonly thickness: Thickness;
-  readonly column: ColumnInput;
-  readonly mainEmulsifier: EmulsifierKind;
-}
 
 export interface Hold {
   readonly state: EmulsionState;
@@ -75,124 +31,42 @@ export interface Hold {
   readonly limitedBy: LimitedBy;
   /** 80 % lie within the median × or ÷ this. */
   readonly bandFactor: number;
-  readonly result: ColumnResult;
+  readonly heightM: number;
+  /** Layers in time, for drawing; empty until they are drawn. */
+  readonly frames: readonly ColumnFrame[];
 }
 
-/** Null where there is no oil or no water: there is nothing to separate. */
-export function emulsionState({ amounts, mixing, heightM, temperatureC }: HoldRequest): EmulsionState | null {
-  const phases = phasesOf(amounts, temperatureC);
-  if (!phases || phases.continuousM3 <= 1e-9 || phases.oilVolumeFraction < 1e-3) return null;
-  const drops = dropsOf(phases, mixing);
-  const phi = phases.oilVolumeFraction;
-  const most = mostOilFraction(phases);
-  const inverted = phi > most;
-  const difference = Math.abs(phases.continuousDensityKgPerM3 - phases.oilDensityKgPerM3);
-  const packed = packedFraction(drops, difference, phi, heightM);
-  const jammed = !inverted && phi > packed;
-  const thickness = inverted
-    ? thicknessOf(
-        {
-          ...phases,
-          oilVolumeFraction: 1 - phi,
-          pouringViscosityPaS: phases.oilViscosityPaS,
-          continuousYieldPa: 0,
-        },
-        drops,
-      )
-    : thicknessOf(phases, drops);
-  const common = {
-    heightM,
-    classes: COLUMN_GRID.classes,
-    cells: COLUMN_GRID.cells,
-    densityDifferenceKgPerM3: Math.max(difference, 1),
-    bareRuptureHz: BARE.ruptureHz,
-    mostRuptureHz: MOST_RUPTURE_HZ,
-    endS: HOLD_DAYS * DAY_S,
-  };
-  const column: ColumnInput = inverted
-    ? {
-        ...common,
-        dispersedVolumeFraction: 1 - phi,
-        sauterMeanDiameterM: INVERTED.coarser * mechanicalM(phases, mixing, BARE.tensionNPerM),
-        spread: TOOL_VALUES[mixing.tool].spread,
-        continuousDensityKgPerM3: phases.oilDensityKgPerM3,
-        restingViscosityPaS: phases.oilViscosityPaS,
-        yieldStressPa: 0,
-        packedFraction: INVERTED.packed,
-        closePacking: INVERTED.packed,
-        network: 1,
-        coverage: 0,
-        coveredRuptureHz: BARE.ruptureHz,
-      }
-    : {
-        ...common,
-        dispersedVolumeFraction: phi,
-        sauterMeanDiameterM: drops.sauterMeanDiameterM,
-        spread: drops.spread,
-        continuousDensityKgPerM3: phases.continuousDensityKgPerM3,
-        restingViscosityPaS: phases.restingViscosityPaS,
-        yieldStressPa: phases.continuousYieldPa,
-        packedFraction: jammed ? phi : packed,
-        closePacking: closePacking(drops.spread),
-        network: networkAt(phi, phases.emulsifier.network),
-        coverage: drops.coverage,
-        coveredRuptureHz: phases.emulsifier.ruptureHz,
-      };
-  return {
-    phases,
-    drops,
-    outsidePhase: inverted ? 'oil' : 'water',
-    mostOilFraction: most,
-    split: inverted && phases.coverableM2 > 0,
-    nearLimit: !inverted && phi > most - NEAR_LIMIT,
-    packedFraction: packed,
-    jammed,
-    thickness,
-    column,
-    mainEmulsifier: phases.mainEmulsifier,
-  };
-}
-
-/** Full from 30 % on, none in a thin suspension. */
-const networkAt = (phi: number, network: number): number => 1 + (network - 1) * Math.min(1, phi / 0.3);
-
+/** Thickness and hold at once; without the picture. Null where there is nothing in the jar. */
 export function hold(request: HoldRequest): Hold | null {
   const state = emulsionState(request);
-  return state && holdFrom(state, runColumn(state.column), request);
+  return state && holdFrom(state, request);
 }
 
-/** The same, stepwise; yields how far it is. */
+/** With its picture, stepwise; yields how far it is, 0..1. */
 export function* stepHold(request: HoldRequest): Generator<number, Hold | null, void> {
-  const state = emulsionState(request);
-  if (!state) return null;
-  return holdFrom(state, yield* stepColumn(state.column), request);
+  const found = hold(request);
+  if (!found) return null;
+  const frames = yield* stepPicture(found.state, found.medianS, request.heightM);
+  return { ...found, frames };
 }
 
-export function holdFrom(
-  state: EmulsionState,
-  result: ColumnResult,
-  { roughly = false }: Pick<HoldRequest, 'roughly'>,
-): Hold {
-  const medianS = result.firstLayerS;
-  const bandFactor = bandFactorOf(state, roughly);
+function holdFrom(state: EmulsionState, { roughly = false, mixing, heightM }: HoldRequest): Hold {
+  const { seconds, firstLayer } = state.settling;
+  const medianS = seconds > HOLD_DAYS * DAY_S ? null : seconds;
+  const bandFactor = bandFactorOf(state, mixing, roughly);
   const [lowS, highS] = medianS === null ? [null, null] : [medianS / bandFactor, medianS * bandFactor];
-  const firstLayer =
-    result.firstLayer === null
-      ? null
-      : (result.firstLayer === 'serum') === (state.outsidePhase === 'water')
-        ? 'watery'
-        : 'oil';
   return {
     state,
     medianS,
     lowS,
     highS,
-    firstLayer,
+    firstLayer: medianS === null ? null : firstLayer,
     class: classOfHold(medianS),
     classes: [classOfHold(lowS), classOfHold(highS)],
     limitedBy: limitedBy(state, medianS),
     bandFactor,
-    result,
+    heightM,
+    frames: [],
   };
 }
 
@@ -203,26 +77,27 @@ export function classOfHold(seconds: number | null): HoldClass {
   return seconds >= 15 * MINUTE_S ? 'short' : 'temporary';
 }
 
-/** 2.5 by hand with a known binder; 3 for machines, purées, gels and near a limit; 4 where little is known. */
+/** 2.5 fresh drops of a known binder by hand; 3 gels, purées, pastes, machines and bare oil; 4 where little is known. */
 function bandFactorOf(
-  { phases, drops, mostOilFraction: most, packedFraction: packed, outsidePhase, column }: EmulsionState,
+  { phases, fresh, limit, settling }: EmulsionState,
+  { tool }: Mixing,
   roughly: boolean,
 ): number {
-  const phi = phases.oilVolumeFraction;
-  if (roughly || outsidePhase === 'oil' || phases.gumOfWater > 0) return 4;
-  const nearJam = Math.abs(phi - packed) < NEAR_JAM || most - phi < NEAR_JAM;
-  const thick =
-    column.yieldStressPa > 0.5 || phases.particleVolumeFraction > 0.1 || phases.mainEmulsifier === 'weak';
-  return nearJam || thick || drops.sauterMeanDiameterM < 35e-6 ? 3 : 2.5;
+  if (roughly || limit.over > 0 || phases.gumOfWater > 0) return 4;
+  const byBody = settling.ruledBy !== 'fresh' || phases.base.yieldStressPa > BODY_PA;
+  const known =
+    fresh !== null && fresh.covered > SPLITS_FROM && !fresh.shares.every(({ binder }) => binder === 'weak');
+  return byBody || isMachine(tool) || !known ? 3 : 2.5;
 }
 
 /** What stands first in the way of a longer hold. */
-function limitedBy({ outsidePhase, drops, phases }: EmulsionState, medianS: number | null): LimitedBy {
+function limitedBy({ outsidePhase, fresh, split }: EmulsionState, medianS: number | null): LimitedBy {
   if (medianS === null) return 'nothing';
-  if (outsidePhase === 'oil') return phases.coverableM2 > 0 ? 'oil-share' : 'emulsifier';
-  if (drops.coverage < 1.05) return 'emulsifier';
-  if (drops.sauterMeanDiameterM > 20e-6) return 'drops';
-  return 'thickness';
+  if (outsidePhase === 'oil') return split ? 'oil-share' : 'emulsifier';
+  if (!fresh) return 'thickness';
+  if (fresh.covered < 0.95) return 'emulsifier';
+  if (fresh.diameterM > 20e-6) return 'drops';
+  return BINDERS[fresh.shares[0]!.binder].ruptureHz > 1e-6 ? 'emulsifier' : 'thickness';
 }
 
 /** Layers at a time, interpolated on the frames; shares of the height. */
@@ -233,7 +108,9 @@ export interface Layers {
   readonly free: number;
 }
 
+/** Nothing has parted yet where nothing is drawn yet. */
 export function layersAt(frames: readonly ColumnFrame[], timeS: number, heightM: number): Layers {
+  if (frames.length === 0) return { serum: 0, cream: 0, free: 0 };
   const after = frames.findIndex((frame) => frame.timeS >= timeS);
   const b = frames[after < 0 ? frames.length - 1 : after]!;
   const a = after <= 0 ? b : frames[after - 1]!;

@@ -2,7 +2,7 @@
 import type { Tool } from '#core/formula';
 import type { Ingredient } from '#core/ingredient';
 import type { Vessel } from '#core/vessel';
-import type { HoldRequest } from './hold';
+import type { HoldRequest } from './state';
 import { emulsionPartOf } from './part';
 import { TOOL_VALUES } from './tools';
 

@@ -2,19 +2,16 @@ export { byGain, candidateChanges, withChange, type Change } from './changes';
 export { runColumn, type ColumnInput } from './column';
 export { risingVelocityMPerS, sizeClasses } from './columnGrid';
 export {
-  emulsionState,
   hold,
   HOLD_DAYS,
   layersAt,
   stepHold,
-  type EmulsionState,
-  type OutsidePhase,
   type Hold,
   type LimitedBy,
   type HoldClass,
-  type HoldRequest,
   type Layers,
 } from './hold';
+export { emulsionState, type EmulsionState, type OutsidePhase, type HoldRequest } from './state';
 export {
   bandFactorFrom,
   beliefFrom,
@@ -31,7 +28,8 @@ export { paceNow, pourOn, startPouring, type PaceNow, type Pouring, type PourSet
 export { PACES, pourPlan, type Pace, type PourPlan } from './pour';
 export { remixOf, type Remix } from './remix';
 export { rescue, TROUBLES, type Rescue, type RescueStep, type Trouble } from './rescue';
-export { THICKNESS_CLASSES, type ThicknessClass } from './thickness';
+export { THICKNESS_CLASSES, type Thickness, type ThicknessClass } from './thickness';
+export { structureOf } from './structure';
 export { TOOL_VALUES } from './tools';
 export {
   COLD_C,

@@ -2,7 +2,7 @@
 import type { Tool } from '#core/formula';
 import { ROOM_C } from './holdOf';
 import type { Ingredient } from '#core/ingredient';
-import type { EmulsionState } from './hold';
+import type { EmulsionState } from './state';
 import { cloudPointC, oilValuesOf, solidFraction, timeToReachS } from './oils';
 import { emulsionPartOf } from './part';
 import { pourPlan, type PourPlan } from './pour';

@@ -34,7 +34,7 @@ const OILS: Readonly<Record<string, OilValues>> = {
   walnut_oil: oil(922, 57, 3300, -12, -20, 0.5),
   hazelnut_oil: oil(914, 77, 3600, -5, -15, 0.6),
   sesame_toasted: SESAME,
-  pumpkin_oil: SESAME,
+  pumpkin_oil: oil(919, 65, 3400, -5, -15, 0.5),
   avocado_oil: oil(913, 78, 3600, 8, 1, 0.6),
   soybean: oil(920, 60, 3350, -8, -15, 0.5),
   flax_oil: oil(930, 47, 3150, -15, -24, 0.5),

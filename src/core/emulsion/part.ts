@@ -3,7 +3,8 @@
  * broken up, of oil that is in drops already, and what it brings to hold them. Where a row says nothing
  * of it, its class does, as an estimate.
  */
-import type { EmulsifierKind, EmulsionValues, Ingredient } from '#core/ingredient';
+import type { EmulsifierKind, EmulsionValues, Ingredient, StructureValues } from '#core/ingredient';
+import { structureOf } from './structure';
 
 /** Mass fractions, 0..1. Mucilage is part of the fibre and takes no volume of its own. */
 export interface EmulsionPart {
@@ -30,8 +31,8 @@ export interface EmulsionPart {
   /** Drops of the emulsified oil, m. */
   readonly emulsifiedDropM: number;
   readonly swollenMlPerG: number;
-  /** Of the neat gel, Pa. */
-  readonly gelYieldStressPa: number;
+  /** Its body; null: none of its own. */
+  readonly structure: StructureValues | null;
   readonly emulsifier: EmulsifierKind;
   readonly adsorbableMassFraction: number;
   /** Which oil the free oil is; its id in the oil table. */
@@ -57,7 +58,7 @@ export const EMPTY_PART: EmulsionPart = {
   emulsifiedOil: 0,
   emulsifiedDropM: 0,
   swollenMlPerG: 0,
-  gelYieldStressPa: 0,
+  structure: null,
   emulsifier: 'none',
   adsorbableMassFraction: 0,
   oilId: null,
@@ -104,7 +105,7 @@ function partOf(ingredient: Ingredient): EmulsionPart {
     emulsifiedOil: values.oilState === 'emulsified' ? c.fat : 0,
     emulsifiedDropM: values.dropUm * 1e-6,
     swollenMlPerG: values.swollenMlPerG,
-    gelYieldStressPa: values.gelYieldStressPa,
+    structure: structureOf(ingredient),
     emulsifier: values.kind,
     adsorbableMassFraction: values.adsorbableMassFraction,
     oilId: values.oilState === 'free' ? ingredient.id : null,
@@ -198,7 +199,6 @@ function mixed({ made }: Ingredient): EmulsionPart {
           'lipidBound',
           'boundFat',
           'swollenMlPerG',
-          'gelYieldStressPa',
           'adsorbableMassFraction',
         ] as const
       ).map((key) => [key, numeric(key)]),

@@ -5,10 +5,9 @@
  */
 import type { EmulsifierKind, IngredientId } from '#core/ingredient';
 import { cloudPointC, oilValuesOf, timeToReachS } from './oils';
-import type { EmulsionState } from './hold';
+import type { EmulsionState, HoldRequest } from './state';
 import { pourPlan, type PourPlan } from './pour';
-import type { Tool } from '#core/formula';
-import { emulsionPartOf, type PartAmount } from './part';
+import { emulsionPartOf } from './part';
 import { thickenWithOilMl, thinToG } from './adjust';
 import type { ThicknessClass } from './thickness';
 import type { Ingredient } from '#core/ingredient';
@@ -43,10 +42,8 @@ export interface Rescue {
 }
 
 export interface RescueContext {
-  readonly amounts: readonly PartAmount[];
+  readonly request: HoldRequest;
   readonly state: EmulsionState;
-  readonly tool: Tool;
-  readonly temperatureC: number;
   readonly roomC: number;
   readonly volumeMl: number;
   /** What is in the dressing. */
@@ -73,9 +70,8 @@ export function rescue(trouble: Trouble, context: RescueContext): readonly Rescu
     case 'too-thick':
       return context.thinners.flatMap((thinner) => {
         const massG = thinToG(
-          context.amounts,
-          context.state.drops,
-          context.temperatureC,
+          context.request,
+          context.state,
           emulsionPartOf(thinner),
           context.wanted ?? 'pours-like-cream',
         );
@@ -92,7 +88,8 @@ export function rescue(trouble: Trouble, context: RescueContext): readonly Rescu
 
 /** A new base in a clean bowl from the binder the dressing already has; the broken sauce is dripped into it. */
 function splitRescues(context: RescueContext): readonly Rescue[] {
-  const { state, tool, volumeMl, ingredients } = context;
+  const { state, request, volumeMl, ingredients } = context;
+  const { tool } = request.mixing;
   const oilMl = (state.phases.freeOilM3 + state.phases.preEmulsifiedM3) * 1e6;
   const watersideMl = state.phases.continuousM3 * 1e6;
   const base = (kind: EmulsifierKind): { id: IngredientId; massG: number; has: boolean } => {
@@ -127,8 +124,9 @@ function splitRescues(context: RescueContext): readonly Rescue[] {
     });
 }
 
-function wontTake({ state, temperatureC, ingredients }: RescueContext): Rescue {
-  const { phases, mostOilFraction: most } = state;
+function wontTake({ state, request: { temperatureC }, ingredients }: RescueContext): Rescue {
+  const { phases, limit } = state;
+  const most = limit.mostOil;
   const steps: RescueStep[] = [];
   const hasYolk = ingredients.some((ingredient) => emulsionPartOf(ingredient).emulsifier === 'yolk');
   if (hasYolk && temperatureC < 15) steps.push({ code: 'warm-bowl' });
@@ -141,14 +139,10 @@ function wontTake({ state, temperatureC, ingredients }: RescueContext): Rescue {
 }
 
 function tooThin(context: RescueContext): readonly Rescue[] {
-  const { state, tool, volumeMl } = context;
+  const { state, request, volumeMl } = context;
+  const { tool } = request.mixing;
   const found: Rescue[] = [];
-  const oilMl = thickenWithOilMl(
-    state.phases,
-    state.drops,
-    state.mostOilFraction,
-    context.wanted ?? 'coats-a-spoon',
-  );
+  const oilMl = thickenWithOilMl(request, context.wanted ?? 'coats-a-spoon');
   if (oilMl) {
     found.push({
       steps: [

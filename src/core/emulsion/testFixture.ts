@@ -1,6 +1,24 @@
 /** Compositions behind the regression rows of the tests; the application uses the one ingredient record. */
-import type { HoldRequest } from './hold';
+import { mixedVolumeMlPerG } from '#core/composition';
+import {
+  REFERENCE_CATALOGUE,
+  type Ingredient,
+  type IngredientId,
+  type StructureFamily,
+  type StructureValues,
+} from '#core/ingredient';
+import { exactly, type Range } from '#core/quantity';
+import type { HoldRequest } from './state';
+import { holdRequest, usualSeconds } from './holdOf';
 import { EMPTY_PART, type EmulsionPart, type PartAmount } from './part';
+
+const body = (
+  family: StructureFamily,
+  yieldStressPa: number,
+  viscosityPaS: number,
+  exponent: number,
+  cut: StructureValues['cut'] = 'smooth',
+): StructureValues => ({ family, yieldStressPa, viscosityPaS, exponent, restPa: 0, cut });
 
 const part = (values: Partial<EmulsionPart>): EmulsionPart => ({ ...EMPTY_PART, ...values });
 
@@ -21,6 +39,7 @@ export const PARTS = {
     mucilage: 0.007,
     emulsifiedDropM: 5e-6,
     swollenMlPerG: 0.38,
+    structure: body('mustard', 50, 2, 4),
     emulsifier: 'mustard',
     adsorbableMassFraction: 0.021,
   }),
@@ -30,6 +49,7 @@ export const PARTS = {
     lipidBound: 0.32,
     mineral: 0.01,
     swollenMlPerG: 0.12,
+    structure: { ...body('yolk', 0, 0.8, 6), restPa: 0.05 },
     emulsifier: 'yolk',
     adsorbableMassFraction: 0.16,
   }),
@@ -41,7 +61,7 @@ export const PARTS = {
     acetic: 0.01,
     emulsifiedDropM: 1e-6,
     swollenMlPerG: 0.3,
-    gelYieldStressPa: 15,
+    structure: body('dairy', 18, 0.8, 6.5),
     emulsifier: 'milk',
     adsorbableMassFraction: 0.01,
   }),
@@ -52,6 +72,7 @@ export const PARTS = {
     protein: 0.06,
     mucilage: 0.01,
     swollenMlPerG: 0.35,
+    structure: body('raw', 25, 1, 3.7, 'pieces'),
     emulsifier: 'weak',
     adsorbableMassFraction: 0.012,
   }),
@@ -61,6 +82,7 @@ export const PARTS = {
     fibre: 0.05,
     protein: 0.01,
     swollenMlPerG: 0.25,
+    structure: body('raw', 25, 1, 3.7, 'pieces'),
     emulsifier: 'weak',
     adsorbableMassFraction: 0.001,
   }),
@@ -89,3 +111,35 @@ export const ask = (
   heightM,
   temperatureC,
 });
+
+/** Pantry ingredients by "90 ml olive_ev, 1.4 g salt_table"; ml by the density of the row. */
+export function poured(text: string): readonly { readonly ingredient: Ingredient; readonly massG: Range }[] {
+  return text.split(', ').map((line) => {
+    const [, amount, unit, id] = /^([\d.]+) (g|ml) (\w+)$/.exec(line)!;
+    const ingredient = REFERENCE_CATALOGUE.get(id as IngredientId);
+    if (!ingredient) throw new Error(`no ${id!} in the pantry`);
+    return {
+      ingredient,
+      massG: exactly(Number(amount) * (unit === 'ml' ? ingredient.spoonDensityGPerMl : 1)),
+    };
+  });
+}
+
+/** As the pantry's things are mixed: usual seconds, 80 mm high. */
+export function askPantry(
+  text: string,
+  tool: HoldRequest['mixing']['tool'] = 'whisk',
+  temperatureC = 21,
+): HoldRequest {
+  const portions = poured(text);
+  return holdRequest(portions, {
+    tool,
+    seconds: usualSeconds(tool),
+    volumeMl: portions.reduce(
+      (ml, { ingredient, massG }) => ml + massG.nominal * mixedVolumeMlPerG(ingredient),
+      0,
+    ),
+    heightM: 0.08,
+    temperatureC,
+  });
+}

@@ -48,13 +48,17 @@ const tool = (
 });
 
 export const TOOL_VALUES: Readonly<Record<Tool, ToolValues>> = {
-  fork: tool(300, 30, 0.3, 150, 0.6, [150, 600], 300, [30, 500], 'light'),
+  fork: tool(260, 30, 0.3, 150, 0.6, [150, 600], 300, [30, 500], 'light'),
   shake: tool(90, 30, 0.3, 50, 0.6, [50, 250], null, [50, 500], 'some'),
-  whisk: tool(55, 60, 0.35, 15, 0.55, [15, 80], 125, [50, 600], 'hard'),
-  frother: tool(35, 30, 0.35, 12, 0.55, [15, 60], 60, [60, 200], 'light'),
-  mortar: tool(30, 120, 0.35, 12, 0.6, [12, 50], 150, [30, 250], 'hard'),
-  processor: tool(16, 60, 0.35, 6, 0.5, [8, 30], 30, [250, 1200], 'machine', true),
-  blender: tool(9, 45, 0.35, 3, 0.5, [4, 20], 22, [200, 1000], 'machine', true),
-  stick: tool(8, 30, 0.35, 3, 0.5, [3, 15], 15, [100, 1500], 'machine', true),
-  'stick-pro': tool(8, 30, 0.35, 3, 0.5, [3, 15], 15, [3000, 25_000], 'machine', true),
+  whisk: tool(52, 60, 0.35, 12, 0.55, [15, 80], 125, [50, 600], 'hard'),
+  frother: tool(38, 30, 0.35, 12, 0.55, [15, 60], 60, [60, 200], 'light'),
+  mortar: tool(34, 120, 0.35, 10, 0.6, [12, 50], 150, [30, 250], 'hard'),
+  processor: tool(18, 60, 0.35, 6, 0.5, [8, 30], 30, [250, 1200], 'machine', true),
+  blender: tool(10, 45, 0.35, 4, 0.5, [4, 20], 22, [200, 1000], 'machine', true),
+  stick: tool(9, 30, 0.35, 4, 0.5, [3, 15], 15, [100, 1500], 'machine', true),
+  'stick-pro': tool(9, 30, 0.35, 4, 0.5, [3, 15], 15, [3000, 25_000], 'machine', true),
 };
+
+const MACHINES: ReadonlySet<Tool> = new Set(['processor', 'blender', 'stick', 'stick-pro']);
+/** It cuts what is firm, not only stirs it. */
+export const isMachine = (tool: Tool): boolean => MACHINES.has(tool);

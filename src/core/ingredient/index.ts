@@ -5,6 +5,8 @@ export {
   OIL_STATES,
   HAZARDS,
   PUNGENCY_KINDS,
+  STRUCTURE_CUTS,
+  STRUCTURE_FAMILIES,
   TAGS,
   TRAITS,
   type Catalogue,
@@ -16,6 +18,8 @@ export {
   type Ingredient,
   type IngredientId,
   type PungencyKind,
+  type StructureFamily,
+  type StructureValues,
   type Tag,
 } from './ingredient';
 export { ACIDITY_LIMITS, takesLabelAcidity, withBottle } from './bottle';

@@ -134,11 +134,13 @@ export interface Ingredient {
   readonly comparedWith: string | null;
   /** What it is to an emulsion; null: as its class. */
   readonly emulsion: EmulsionValues | null;
+  /** Its body; null: as its category, or none. */
+  readonly structure: StructureValues | null;
   /** Only where it is a frozen version of another formula. */
   readonly made?: MadeOf;
 }
 
-export const EMULSIFIER_KINDS = ['yolk', 'milk', 'lecithin', 'mustard', 'weak', 'none'] as const;
+export const EMULSIFIER_KINDS = ['yolk', 'milk', 'lecithin', 'mustard', 'protein', 'weak', 'none'] as const;
 export type EmulsifierKind = (typeof EMULSIFIER_KINDS)[number];
 export const OIL_STATES = ['free', 'emulsified', 'bound', 'none'] as const;
 export type OilState = (typeof OIL_STATES)[number];
@@ -156,6 +158,30 @@ export interface EmulsionValues {
   readonly dropUm: number;
   /** Yield stress of the neat gel, Pa. */
   readonly gelYieldStressPa: number;
+}
+
+/** Kinds of body; each loses it in its own way when it is thinned. */
+export const STRUCTURE_FAMILIES = [
+  ...(['packed', 'starch', 'dairy', 'cream', 'thin', 'nut', 'pulp'] as const),
+  ...(['curd', 'mustard', 'yolk', 'paste', 'fruit', 'raw'] as const),
+] as const;
+export type StructureFamily = (typeof STRUCTURE_FAMILIES)[number];
+/** `pieces`: only what the tool crushes counts; `firm`: without a machine little of its body comes out. */
+export const STRUCTURE_CUTS = ['smooth', 'pieces', 'firm'] as const;
+export type StructureCut = (typeof STRUCTURE_CUTS)[number];
+
+/** The body of a thing neat, stirred smooth. Viscosity and exponent: estimate. */
+export interface StructureValues {
+  readonly family: StructureFamily;
+  /** Pa, ≥ 0. */
+  readonly yieldStressPa: number;
+  /** At 50 1/s, Pa s, > 0. */
+  readonly viscosityPaS: number;
+  /** How fast the body goes when it is thinned, 2-12. */
+  readonly exponent: number;
+  /** What holds drops in it although it pours, Pa: cream, buttermilk, yolk. */
+  readonly restPa: number;
+  readonly cut: StructureCut;
 }
 
 export const PUNGENCY_KINDS = ['garlic', 'heat', 'mustard', 'bitterOil'] as const;

@@ -6,6 +6,8 @@ import {
   EMULSIFIER_KINDS,
   HAZARDS,
   OIL_STATES,
+  STRUCTURE_CUTS,
+  STRUCTURE_FAMILIES,
   PUNGENCY_KINDS,
   TAGS,
   TRAITS,
@@ -15,6 +17,7 @@ import {
   type Ingredient,
   type IngredientId,
   type PungencyKind,
+  type StructureValues,
 } from './ingredient';
 
 export interface IngredientRow {
@@ -46,6 +49,13 @@ export interface IngredientRow {
   readonly bodyIndex: number;
   readonly emulsion?:
     (Omit<EmulsionValues, 'kind' | 'oilState'> & { kind: string; oilState: string }) | undefined;
+  readonly structure?:
+    | (Omit<StructureValues, 'family' | 'cut' | 'restPa'> & {
+        readonly family: string;
+        readonly cut?: string;
+        readonly restPa?: number;
+      })
+    | undefined;
   readonly otherSweetnessSucroseGPer100G?: number;
   readonly tag: string;
   readonly comparedWith?: string;
@@ -96,6 +106,14 @@ export function ingredientFromRow(row: IngredientRow): Ingredient {
           ...row.emulsion,
           kind: oneOf(EMULSIFIER_KINDS, row.emulsion.kind, row.id),
           oilState: oneOf(OIL_STATES, row.emulsion.oilState, row.id),
+        }
+      : null,
+    structure: row.structure
+      ? {
+          ...row.structure,
+          family: oneOf(STRUCTURE_FAMILIES, row.structure.family, row.id),
+          restPa: row.structure.restPa ?? 0,
+          cut: oneOf(STRUCTURE_CUTS, row.structure.cut ?? 'smooth', row.id),
         }
       : null,
     otherSweetnessAsSucrose: (row.otherSweetnessSucroseGPer100G ?? 0) / 100,

@@ -124,6 +124,7 @@ export function madeIngredient(
     strength: '',
     shelfNote: '',
     isAcidLiquid: false,
+    structure: null,
     ...tasteOf({ perGram, parts, isCreamy: creamy, mlPerG: mixedVolumeMl / massG }),
     tag: 'estimate',
     comparedWith: null,

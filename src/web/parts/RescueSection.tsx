@@ -11,7 +11,7 @@ import {
   type Trouble,
 } from '#core/emulsion';
 import { THICKNESS_WORDS, TROUBLE_WORDS } from '#words/hold';
-import type { Formula, ReadingContext, Tool } from '#core/formula';
+import type { Formula, ReadingContext } from '#core/formula';
 import type { Ingredient, IngredientId } from '#core/ingredient';
 import type { JudgedPortion } from '#core/reckoning';
 import { inSentence } from '#words/numbers';
@@ -25,7 +25,6 @@ import { sayStep } from '#words/tips';
 interface RescueSectionProps {
   readonly request: HoldRequest;
   readonly state: EmulsionState;
-  readonly tool: Tool;
   readonly portions: readonly JudgedPortion[];
   readonly kitchen: Kitchen;
   readonly formula: Formula;
@@ -41,7 +40,6 @@ interface RescueSectionProps {
 export function RescueSection({
   request,
   state,
-  tool,
   portions,
   kitchen,
   formula,
@@ -58,10 +56,8 @@ export function RescueSection({
   const thinners: readonly Ingredient[] = [...new Set([...acids, ...(water ? [water] : [])])];
   const found = trouble
     ? rescue(trouble, {
-        amounts: request.amounts,
+        request,
         state,
-        tool,
-        temperatureC: request.temperatureC,
         roomC: ROOM_C,
         volumeMl,
         ingredients: own,

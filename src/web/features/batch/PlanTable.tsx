@@ -195,7 +195,9 @@ function Drift({ plan, kitchen: { settings }, loads }: { plan: BatchPlan; kitche
 
 /** Nobody in a kitchen measures drops: a guide. */
 function sayDrops(jar: Hold | null, batch: Hold | null): string {
-  if (!jar || !batch) return '';
-  const um = ({ state }: Hold): number => Number((state.drops.sauterMeanDiameterM * 1e6).toPrecision(2));
-  return batchPlanWords.dropsAboutUmMThen(um(jar), um(batch));
+  const um = (hold: Hold | null): number | null =>
+    hold?.state.fresh ? Number((hold.state.fresh.diameterM * 1e6).toPrecision(2)) : null;
+  const [small, large] = [um(jar), um(batch)];
+  if (small === null || large === null) return '';
+  return batchPlanWords.dropsAboutUmMThen(small, large);
 }

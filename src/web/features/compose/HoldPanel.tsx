@@ -186,7 +186,6 @@ export function HoldPanel(props: HoldPanelProps) {
         <RescueSection
           request={request}
           state={hold.state}
-          tool={mixed.tool}
           portions={judgement.portions}
           kitchen={kitchen}
           formula={formula}

@@ -54,11 +54,7 @@ export function JarInTime({
   const shown = useMemo(
     () =>
       hold && timeS !== null
-        ? partsInTime(
-            layersAt(hold.result.frames, timeS, hold.state.column.heightM),
-            hold.state.outsidePhase,
-            volumeMl,
-          )
+        ? partsInTime(layersAt(hold.frames, timeS, hold.heightM), hold.state.outsidePhase, volumeMl)
         : parts,
     [hold, timeS, parts, volumeMl],
   );

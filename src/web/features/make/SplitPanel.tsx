@@ -63,7 +63,6 @@ export function SplitPanel({
         <RescueSection
           request={request}
           state={state}
-          tool={making.tool}
           portions={portions}
           kitchen={kitchen}
           formula={formula}

@@ -42,7 +42,7 @@ export function HoldChart({ holds, names }: HoldChartProps) {
       pointRadius: 0,
       data: times.map((x) => ({
         x,
-        y: 100 * layersAt(hold.result.frames, x, hold.state.column.heightM)[of],
+        y: 100 * layersAt(hold.frames, x, hold.heightM)[of],
       })),
     });
     return [
