@@ -3,12 +3,12 @@ import type { EmulsifierKind } from '#core/ingredient';
 import type { Tool } from '#core/formula';
 import {
   type Hold,
-  type HoldClass,
   type LimitedBy,
   type OilState,
   type Pace,
   type PourPlan,
   type Remix,
+  type Thickness,
   type ThicknessClass,
   type Trouble,
 } from '#core/emulsion';
@@ -54,25 +54,60 @@ function inHalves(value: number, one: string, many: string): string {
   return `${text} ${halves > 1 ? many : one}`;
 }
 
-export const HOLD_CLASS_WORDS: Readonly<Record<HoldClass, string>> = {
-  temporary: 'separates in minutes',
-  short: 'holds within the hour',
-  'semi-stable': 'holds for service',
-  stable: 'keeps its body for days',
-};
-
 const LAYER_WORDS = { watery: 'a watery layer shows at the bottom', oil: 'oil shows on top' } as const;
 
-/** "Holds about 2½ h (1 to 6 h), then a watery layer shows at the bottom; shake again." */
+/** One sentence of one finding: "Holds about 2½ h (1 to 6 h), then a watery layer shows at the bottom; shake again." */
 export function sayHold(hold: Hold): string {
   const { medianS, lowS, highS, firstLayer, state } = hold;
   if (state.split) {
-    return `It has split: more oil than its ${state.mainEmulsifier === 'none' ? 'water' : BINDER_WORDS[state.mainEmulsifier]} holds. See how to save it.`;
+    const holder = state.mainEmulsifier === 'none' ? 'water' : BINDER_WORDS[state.mainEmulsifier];
+    return `It has split: more oil than its ${holder} holds. See how to save it.`;
   }
+  if (state.settling.ruledBy === 'nothing') return 'Nothing in it separates.';
   if (medianS === null) return 'Holds beyond 14 days: food safety, not physics, limits it.';
   const then = firstLayer === null ? '' : `, then ${LAYER_WORDS[firstLayer]}; shake again`;
   const span = `${sayDuration(lowS!)} to ${sayDuration(highS!)}`;
   return `Holds about ${sayDuration(medianS)} (${span})${then}.`;
+}
+
+/** A tenth of a teaspoon is no amount; a jug is no dressing. */
+const millilitres = (ml: number): string =>
+  `${ml < 20 ? Math.max(1, Math.round(ml)) : Math.round(ml / 5) * 5}`;
+
+/** "It takes about 60 ml more oil (40 to 80)." Empty where nothing in it could hold any. */
+function sayRoom({ roomForOilMl: room, split }: Hold['state']): string {
+  if (!room) return '';
+  const { nominal, low, high } = room;
+  if (nominal < 0)
+    return `About ${millilitres(-nominal)} ml of its oil is too much (${millilitres(Math.max(1, -high))} to ${millilitres(-low)}).`;
+  if (split) return '';
+  if (low <= 0) return `It takes no more oil for certain, ${millilitres(high)} ml at most.`;
+  return `It takes about ${millilitres(nominal)} ml more oil (${millilitres(low)} to ${millilitres(high)}).`;
+}
+
+/** Within so much of its limit, as a share of its oil, a cook wants to know before pouring on. */
+const NEAR_ROOM = 0.25;
+/** The same, only where it is a matter of the next pour. */
+function sayRoomIfNear({ state }: Hold): string {
+  const { roomForOilMl: room, phases } = state;
+  const oilMl = (phases.freeOilM3 + phases.preEmulsifiedM3) * 1e6;
+  const built = state.mainEmulsifier === 'yolk' || state.nearLimit || state.split;
+  return room && built && room.nominal < NEAR_ROOM * oilMl ? sayRoom(state) : '';
+}
+
+/** How thick, how long, what comes first and what more it takes, from one finding. */
+export function sayMixed(hold: Hold): string {
+  const { state } = hold;
+  if (state.split) return [sayHold(hold), sayRoom(state)].filter(Boolean).join(' ');
+  const thick = sayThickness(state.thickness);
+  const said = [`${thick.charAt(0).toUpperCase()}${thick.slice(1)} (estimate).`, sayHold(hold)];
+  return [...said, sayRoomIfNear(hold)].filter(Boolean).join(' ');
+}
+
+/** "pours like cream", or both where it may be either. */
+export function sayThickness({ class: is, classes: [thin, thick] }: Thickness): string {
+  if (thin === thick) return THICKNESS_WORDS[is];
+  return `${THICKNESS_WORDS[thin]} to ${THICKNESS_WORDS[thick]}`;
 }
 
 /** Shorter or longer than this factor is worth a word. */

@@ -7,7 +7,7 @@ import type { Ingredient, IngredientId } from '#core/ingredient';
 import type { Hold } from './hold';
 import type { HoldRequest } from './state';
 import { stepHold } from './hold';
-import { emulsionPartOf } from './part';
+import { emulsionPartOf } from './madePart';
 import { TOOL_VALUES } from './tools';
 
 export type Change =

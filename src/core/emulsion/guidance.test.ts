@@ -6,7 +6,7 @@ import { hold } from './hold';
 import { emulsionState, type HoldRequest } from './state';
 import { beliefFrom, observedBetween, shifted } from './learning';
 import { makingTips } from './making';
-import { emulsionPartOf } from './part';
+import { emulsionPartOf } from './madePart';
 import { pourPlan } from './pour';
 import { remixOf } from './remix';
 import { sayRemix } from '#words/hold';

@@ -3,7 +3,7 @@ import type { Tool } from '#core/formula';
 import type { Ingredient } from '#core/ingredient';
 import type { Vessel } from '#core/vessel';
 import type { HoldRequest } from './state';
-import { emulsionPartOf } from './part';
+import { partAmounts } from './madePart';
 import { TOOL_VALUES } from './tools';
 
 /** Once a dressing must be held cold, it is seen at room temperature for no longer than this, s. */
@@ -42,7 +42,7 @@ export function holdRequest(
   return {
     amounts: portions
       .filter(({ massG }) => massG.nominal > 0)
-      .map(({ ingredient, massG }) => ({ part: emulsionPartOf(ingredient), massG: massG.nominal })),
+      .flatMap(({ ingredient, massG }) => partAmounts(ingredient, massG.nominal)),
     mixing: { tool, seconds, volumeMl, ...(fillShare === undefined ? {} : { fillShare }) },
     heightM,
     temperatureC,

@@ -4,7 +4,7 @@ import { ROOM_C } from './holdOf';
 import type { Ingredient } from '#core/ingredient';
 import type { EmulsionState } from './state';
 import { cloudPointC, oilValuesOf, solidFraction, timeToReachS } from './oils';
-import { emulsionPartOf } from './part';
+import { emulsionPartOf } from './madePart';
 import { pourPlan, type PourPlan } from './pour';
 import { TOOL_VALUES } from './tools';
 

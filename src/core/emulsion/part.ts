@@ -69,15 +69,8 @@ export interface PartAmount {
   readonly massG: number;
 }
 
-const known = new WeakMap<Ingredient, EmulsionPart>();
-
-export function emulsionPartOf(ingredient: Ingredient): EmulsionPart {
-  let part = known.get(ingredient);
-  if (!part) known.set(ingredient, (part = ingredient.made ? mixed(ingredient) : partOf(ingredient)));
-  return part;
-}
-
-function partOf(ingredient: Ingredient): EmulsionPart {
+/** Of an ingredient that is bought or grown, not made here. */
+export function partOf(ingredient: Ingredient): EmulsionPart {
   const { composition: c, category } = ingredient;
   const values = ingredient.emulsion ?? byClass(ingredient);
   const yolk = values.kind === 'yolk';
@@ -160,58 +153,3 @@ function byClass({ category, composition: { water, fat, protein } }: Ingredient)
       return NOTHING;
   }
 }
-
-/**
- * A finished base put into another: fractions by weight. Oil that its yolk, milk or mustard holds is in
- * drops already.
- */
-function mixed({ made }: Ingredient): EmulsionPart {
-  const parts = made!.parts.map(({ ingredient, massFraction }) => ({
-    part: emulsionPartOf(ingredient),
-    massFraction,
-  }));
-  const sum = (of: (part: EmulsionPart) => number): number =>
-    parts.reduce((total, { part, massFraction }) => total + of(part) * massFraction, 0);
-  const [main] = [...parts].sort(
-    (a, b) => b.part.adsorbableMassFraction * b.massFraction - a.part.adsorbableMassFraction * a.massFraction,
-  );
-  const kind = main && main.part.adsorbableMassFraction > 0 ? main.part.emulsifier : 'none';
-  const held = kind === 'yolk' || kind === 'milk';
-  const free = sum(({ freeOil }) => freeOil);
-  const numeric = (key: keyof EmulsionPart): number => sum((part) => part[key] as number);
-  return {
-    ...EMPTY_PART,
-    ...Object.fromEntries(
-      (
-        [
-          'water',
-          'sugar',
-          'salt',
-          'acetic',
-          'citric',
-          'protein',
-          'hydratedProtein',
-          'ethanol',
-          'fibre',
-          'gum',
-          'mucilage',
-          'mineral',
-          'lipidBound',
-          'boundFat',
-          'swollenMlPerG',
-          'adsorbableMassFraction',
-        ] as const
-      ).map((key) => [key, numeric(key)]),
-    ),
-    freeOil: held ? 0 : free,
-    emulsifiedOil: sum(({ emulsifiedOil }) => emulsifiedOil) + (held ? free : 0),
-    emulsifiedDropM: HELD_DROP_M,
-    emulsifier: kind,
-    oilId:
-      [...parts].sort((a, b) => b.part.freeOil * b.massFraction - a.part.freeOil * a.massFraction)[0]?.part
-        .oilId ?? null,
-  };
-}
-
-/** Drops of a sauce made beforehand; estimate. */
-const HELD_DROP_M = 6e-6;

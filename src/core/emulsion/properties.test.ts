@@ -7,7 +7,7 @@ import { emulsionState, type HoldRequest } from './state';
 import { holdKey, holdRequest, usualSeconds, usualTemperatureC, usualTool } from './holdOf';
 import { beliefFrom, observed, shifted, stillFine } from './learning';
 import { oilDensityKgPerM3, oilValuesOf, oilViscosityPaS, solidFraction, standingC } from './oils';
-import { emulsionPartOf } from './part';
+import { emulsionPartOf } from './madePart';
 import { phasesOf } from './phases';
 import { mostOilMlPerS } from './pour';
 import { mix } from './testFixture';

@@ -7,7 +7,7 @@ import type { EmulsifierKind, IngredientId } from '#core/ingredient';
 import { cloudPointC, oilValuesOf, timeToReachS } from './oils';
 import type { EmulsionState, HoldRequest } from './state';
 import { pourPlan, type PourPlan } from './pour';
-import { emulsionPartOf } from './part';
+import { emulsionPartOf } from './madePart';
 import { thickenWithOilMl, thinToG } from './adjust';
 import type { ThicknessClass } from './thickness';
 import type { Ingredient } from '#core/ingredient';

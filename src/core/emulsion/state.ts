@@ -57,7 +57,7 @@ export interface EmulsionState {
   readonly nearLimit: boolean;
   /** Of the whole volume, oil beyond what the water side holds, 0..1. */
   readonly freeOilFraction: number;
-  /** How much more oil it can take, ml, with the doubt of the limit; null: nothing in it could hold more. */
+  /** How much more oil it can take, ml, with the doubt of the limit; below nothing: so much is too much. Null: nothing in it could hold any. */
   readonly roomForOilMl: { readonly nominal: number; readonly low: number; readonly high: number } | null;
   readonly thickness: Thickness;
   readonly settling: Settling;
@@ -104,8 +104,7 @@ function roomOf(
   { mostOil }: Limit,
 ): EmulsionState['roomForOilMl'] {
   if (!fresh || surfaces.length === 0) return null;
-  const at = (most: number): number =>
-    Math.max(0, mostOilM3(continuousM3, most) - freeOilM3 - preEmulsifiedM3) * 1e6;
+  const at = (most: number): number => (mostOilM3(continuousM3, most) - freeOilM3 - preEmulsifiedM3) * 1e6;
   return { nominal: at(mostOil), low: at(mostOil - LIMIT_DOUBT), high: at(mostOil + LIMIT_DOUBT) };
 }
 

@@ -6,7 +6,6 @@ import type { FormulaId, Tool } from '#core/formula';
 import { learnHold, type HoldLesson, type LearntHold } from '#core/trial';
 import { partsWords } from '#words/screens/parts';
 import { useLessonsQuery } from './kitchenApi';
-import type { HoldReading } from '../workers/useHolds';
 import { useKitchen } from './kitchen';
 
 /** Lessons of the kitchen's latest jars; none where learning is switched off. */
@@ -23,22 +22,20 @@ export function useLessons(): readonly HoldLesson[] {
 }
 
 export interface LearntReading {
-  /** As this kitchen knows it by now. */
-  readonly reading: HoldReading | null;
+  /** As this kitchen knows it by now; null: nothing in the jar. */
+  readonly hold: Hold | null;
   /** Why it is not what the model says; null where nothing was learnt. */
   readonly why: string | null;
 }
 
-/** The model's reading, moved by what was seen. */
-export function useLearntHold(reading: HoldReading | null, formulaId: FormulaId, tool: Tool): LearntReading {
+/** What the model says, moved by what was seen. */
+export function useLearntHold(hold: Hold | null, formulaId: FormulaId, tool: Tool): LearntReading {
   const lessons = useLessons();
   return useMemo(() => {
-    if (reading?.status !== 'known' || !reading.hold || reading.hold.medianS === null || lessons.length === 0)
-      return { reading, why: null };
-    const { hold } = reading;
+    if (hold?.medianS == null || lessons.length === 0) return { hold, why: null };
     const learnt = learntFrom(hold, formulaId, tool, lessons);
-    return { reading: { status: 'known', hold: withLearnt(hold, learnt) }, why: sayWhy(hold, learnt) };
-  }, [reading, lessons, formulaId, tool]);
+    return { hold: withLearnt(hold, learnt), why: sayWhy(hold, learnt) };
+  }, [hold, lessons, formulaId, tool]);
 }
 
 export const learntFrom = (
@@ -53,13 +50,12 @@ export const learntFrom = (
     lessons,
   );
 
-const withLearnt = (hold: Hold, { medianS, lowS, highS, bandFactor }: LearntHold): Hold => ({
-  ...hold,
-  medianS,
-  lowS,
-  highS,
-  bandFactor,
-});
+/** The layers are drawn when they were seen to come. */
+const withLearnt = (hold: Hold, { medianS, lowS, highS, bandFactor }: LearntHold): Hold => {
+  const stretch = hold.medianS === null ? 1 : medianS / hold.medianS;
+  const frames = hold.frames.map((frame) => ({ ...frame, timeS: frame.timeS * stretch }));
+  return { ...hold, medianS, lowS, highS, bandFactor, frames };
+};
 
 function sayWhy(model: Hold, { own, others }: LearntHold): string | null {
   if (own + others === 0) return null;

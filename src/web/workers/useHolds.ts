@@ -1,43 +1,55 @@
 import { useEffect, useMemo, useState } from 'react';
-import { holdKey, type Hold, type HoldRequest } from '#core/emulsion';
+import { hold, holdKey, type Hold, type HoldRequest } from '#core/emulsion';
 import { searcher } from './searcher';
 
-export type HoldReading =
-  | { readonly status: 'working' }
-  /** Null: nothing in it separates. */
-  | { readonly status: 'known'; readonly hold: Hold | null }
-  | { readonly status: 'failed'; readonly message: string };
-
-const WORKING: HoldReading = { status: 'working' };
-/** Typing asks for a hold at every key; only what stands still is computed. */
+/** Typing asks for a picture at every key; only what stands still is drawn. */
 const STILL_MS = 120;
 const MOST_KEPT = 150;
-/** By input: an unchanged dressing is not computed twice. */
-const kept = new Map<string, HoldReading>();
+/** By input: an unchanged dressing is not computed twice, nor drawn twice. */
+const kept = new Map<string, Hold | null>();
 
-function keep(key: string, reading: HoldReading): void {
-  kept.set(key, reading);
-  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
+function holdOf(request: HoldRequest): Hold | null {
+  const key = holdKey(request);
+  const found = kept.get(key);
+  if (found !== undefined) return found;
+  return keep(key, hold(request));
 }
 
-/** The hold of each request, streamed in as they are found, in order. */
-export function useHolds(requests: readonly (HoldRequest | null)[]): readonly (HoldReading | null)[] {
-  const keys = useMemo(() => requests.map((request) => request && holdKey(request)), [requests]);
-  const [, setFound] = useState(0);
+function keep(key: string, found: Hold | null): Hold | null {
+  kept.set(key, found);
+  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
+  return found;
+}
+
+/** How thick and how long, of each request, at once: a closed form follows the typing. Null: nothing in the jar. */
+export const useHolds = (requests: readonly (HoldRequest | null)[]): readonly (Hold | null)[] =>
+  useMemo(() => requests.map((request) => request && holdOf(request)), [requests]);
+
+interface DrawnHolds {
+  /** Frames are empty until they are drawn. */
+  readonly holds: readonly (Hold | null)[];
+  /** Why the layers could not be drawn; null while all is well. */
+  readonly failed: string | null;
+}
+
+/** With their layers in time, which a worker draws, one after the other. */
+export function useDrawnHolds(requests: readonly (HoldRequest | null)[]): DrawnHolds {
+  const [drawn, setDrawn] = useState(0);
+  const [failed, setFailed] = useState<string | null>(null);
   useEffect(() => {
     const controller = new AbortController();
     const run = async (): Promise<void> => {
-      for (const [i, key] of keys.entries()) {
-        // What failed is tried again: the server may be back.
-        if (!key || kept.get(key)?.status === 'known') continue;
+      for (const request of requests) {
+        if (!request || holdOf(request)?.frames.length !== 0) continue;
         try {
-          const { hold } = await searcher.ask('hold', requests[i]!, { signal: controller.signal });
-          keep(key, { status: 'known', hold });
+          const answer = await searcher.ask('hold', request, { signal: controller.signal });
+          keep(holdKey(request), answer.hold);
+          setFailed(null);
         } catch (error) {
           if (controller.signal.aborted) return;
-          keep(key, { status: 'failed', message: error instanceof Error ? error.message : String(error) });
+          setFailed(error instanceof Error ? error.message : String(error));
         }
-        if (!controller.signal.aborted) setFound((count) => count + 1);
+        if (!controller.signal.aborted) setDrawn((count) => count + 1);
       }
     };
     const timer = setTimeout(() => void run(), STILL_MS);
@@ -45,6 +57,9 @@ export function useHolds(requests: readonly (HoldRequest | null)[]): readonly (H
       clearTimeout(timer);
       controller.abort();
     };
-  }, [keys, requests]);
-  return keys.map((key) => (key === null ? null : (kept.get(key) ?? WORKING)));
+  }, [requests]);
+  // `drawn` changes when a picture has come.
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  const holds = useMemo(() => requests.map((request) => request && holdOf(request)), [requests, drawn]);
+  return { holds, failed };
 }

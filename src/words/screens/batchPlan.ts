@@ -80,7 +80,6 @@ export const batchPlanWords = {
   load: 'load',
   asAJarThenAs: (form: string, hold: string, hold2: string, remixOf: string) =>
     `As a jar, then as a ${form}: ${hold}${hold2} ${remixOf}`,
-  theHoldCouldNotBe: 'The hold could not be worked out.',
   workingOutTheHold: 'Working out the hold…',
   dropsAboutUmMThen: (um: number, um2: number) => ` Drops about ${um} µm, then ${um2} µm, an estimate.`,
   triedNotProvenItWas:

@@ -41,7 +41,6 @@ export const serveWords = {
   itsOilCloudsInThe: 'Its oil clouds in the fridge: shake it again.',
   onTheLine: 'On the line',
   nothingInItSeparates: 'Nothing in it separates.',
-  theHoldCouldNotBe: 'The hold could not be worked out.',
   workingOutTheHold: 'Working out the hold…',
   noneListedIsKnown: 'none listed is known',
   allergensPart: (part: string) => `Allergens: ${part}.`,

@@ -38,7 +38,6 @@ export const tasteWords = {
   nothingInThisJarMakes: 'Nothing in this jar makes it so.',
   additionsOnlyNothingComesBack:
     'Additions only: nothing comes back out of a jar. Each becomes a step on the scale; what really goes in is what counts.',
-  workingOutHowLongIt: 'Working out how long it holds…',
   aLittle: ', a little',
   rowOrRow2: (row: string, row2: string) => `${row} or ${row2}`,
   thisJarIsStillBeing: 'This jar is still being made.',

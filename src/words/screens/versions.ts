@@ -3,7 +3,7 @@ export const versionsWords = {
   anotherFormulaByName: 'Another formula, by name',
   howItHolds: 'How it holds',
   atTemperaturecC: (temperatureC: number) => `, at ${temperatureC} °C`,
-  workingOutHowLongThey: 'Working out how long they hold…',
+  theLayersCouldNotBe: (message: string) => `The layers could not be drawn. ${message}`,
   nothingInItSeparates: 'nothing in it separates.',
   onThePalate: 'On the palate',
   needleNamesDottedMarkNames2: (names: string, names2: string) => `Needle: ${names}. Dotted mark: ${names2}.`,

@@ -148,7 +148,7 @@ const sayLoads = (first: number, last: number, all: number): string => {
 function Drift({ plan, kitchen: { settings }, loads }: { plan: BatchPlan; kitchen: Kitchen; loads: number }) {
   const { drift, rounding, holds } = plan;
   const requests = useMemo(() => [holds.jar, holds.batch], [holds]);
-  const [jar, batch] = useHolds(requests);
+  const [jar = null, batch = null] = useHolds(requests);
   const noticed = drift.filter(({ steps }) => Math.abs(steps) >= 0.5);
   return (
     <div className="grid gap-1 border-t border-rule pt-2" data-testid="drift">
@@ -178,16 +178,12 @@ function Drift({ plan, kitchen: { settings }, loads }: { plan: BatchPlan; kitche
         )}
       </p>
       <p data-testid="batch-hold">
-        {jar?.status === 'known' && batch?.status === 'known'
-          ? batchPlanWords.asAJarThenAs(
-              loads === 1 ? batchPlanWords.batch : batchPlanWords.load,
-              sayHoldMove(jar.hold, batch.hold),
-              sayDrops(jar.hold, batch.hold),
-              sayRemix(remixOf(batch.hold)),
-            )
-          : jar?.status === 'failed' || batch?.status === 'failed'
-            ? batchPlanWords.theHoldCouldNotBe
-            : batchPlanWords.workingOutTheHold}
+        {batchPlanWords.asAJarThenAs(
+          loads === 1 ? batchPlanWords.batch : batchPlanWords.load,
+          sayHoldMove(jar, batch),
+          sayDrops(jar, batch),
+          sayRemix(remixOf(batch)),
+        )}
       </p>
     </div>
   );

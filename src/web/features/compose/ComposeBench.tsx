@@ -37,7 +37,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
   const addField = useRef<HTMLInputElement>(null);
   const bench = useBenchReckoning(working, kitchen, draft);
   const { vessel, context, reckoning, judgement, style } = bench;
-  const { temperatureC, setStands, learnt } = bench.hold;
+  const { temperatureC, setStands, learnt, failed } = bench.hold;
   const changing = useBenchEdit(working, kitchen, context);
   const { edit } = changing;
   const undo = (): void => void dispatch(formulaUndone(id));
@@ -107,7 +107,8 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
             onNewVessel={show('vessel')}
             onScale={show('scale')}
             onRound={show('round')}
-            reading={learnt.reading}
+            hold={learnt.hold}
+            failed={failed}
             keeping={judgement.keeping}
             temperatureC={temperatureC}
             onTemperature={setStands}

@@ -11,14 +11,7 @@ import {
   type Change,
   type Hold,
 } from '#core/emulsion';
-import {
-  HOLD_CLASS_WORDS,
-  LIMIT_WORDS,
-  OIL_STATE_WORDS,
-  sayDuration,
-  sayHold,
-  THICKNESS_WORDS,
-} from '#words/hold';
+import { LIMIT_WORDS, OIL_STATE_WORDS, sayDuration, sayMixed } from '#words/hold';
 import { TOOLS, type AdditionId, type Formula, type ReadingContext, type Tool } from '#core/formula';
 import type { Ingredient, IngredientId } from '#core/ingredient';
 import type { Judgement, Reckoning } from '#core/reckoning';
@@ -35,7 +28,7 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Dialog } from '../../ui/Dialog';
-import { useHolds, type HoldReading } from '../../workers/useHolds';
+import { useHolds } from '../../workers/useHolds';
 import { HoldTools } from './HoldTools';
 import { RescueSection } from '../../parts/RescueSection';
 import { sayTip } from '#words/tips';
@@ -87,8 +80,7 @@ export function HoldPanel(props: HoldPanelProps) {
     const plain = HELPERS.flatMap((id) => kitchen.catalogue.get(id as IngredientId) ?? []);
     return new Map([...own, ...plain].map((ingredient) => [ingredient.id, ingredient]));
   }, [judgement.portions, kitchen.catalogue]);
-  const [now] = useHolds(useMemo(() => [request], [request]));
-  const hold = now?.status === 'known' ? now.hold : null;
+  const [hold = null] = useHolds(useMemo(() => [request], [request]));
   const changes = useMemo(
     () => (request && hold ? candidateChanges(request, hold, helpers) : []),
     [request, hold, helpers],
@@ -146,7 +138,7 @@ export function HoldPanel(props: HoldPanelProps) {
           problem={secondsFit ? null : composeHoldWords.n1To3600Seconds}
         />
         <div className="min-w-60 flex-1" data-testid="hold-now">
-          <p className="font-semibold">{sayNow(now?.status === 'known' ? learnt.reading : now)}</p>
+          <p className="font-semibold">{sayNow(learnt.hold)}</p>
           {learnt.why && (
             <p className="text-sm" data-testid="learnt">
               {composeHoldWords.whyLookAtThemOr(learnt.why)}
@@ -197,18 +189,7 @@ export function HoldPanel(props: HoldPanelProps) {
   );
 }
 
-const sayNow = (now: HoldReading | null | undefined): string => {
-  if (!now) return composeHoldWords.theJarIsEmpty;
-  if (now.status === 'working') return composeHoldWords.workingOutHowLongIt;
-  if (now.status === 'failed') return now.message;
-  return now.hold
-    ? composeHoldWords.holdItHoldclassThickness(
-        sayHold(now.hold),
-        HOLD_CLASS_WORDS[now.hold.class],
-        THICKNESS_WORDS[now.hold.state.thickness.class],
-      )
-    : composeHoldWords.oilAndWaterDoNot;
-};
+const sayNow = (hold: Hold | null): string => (hold ? sayMixed(hold) : composeHoldWords.theJarIsEmpty);
 
 function sayCold({ state }: Hold): string {
   const solid = solidFraction(state.phases.oils, 4, NIGHT_S);
@@ -228,7 +209,7 @@ function Changes({
   onApply,
 }: {
   changes: readonly Change[];
-  tried: readonly (HoldReading | null)[];
+  tried: readonly (Hold | null)[];
   now: Hold;
   helpers: ReadonlyMap<IngredientId, Ingredient>;
   /** In it already. */
@@ -241,13 +222,12 @@ function Changes({
     change.kind === 'add'
       ? (helpers.get(change.ingredientId)?.allergensEu14 ?? []).filter((allergen) => !allergens.has(allergen))
       : [];
-  const pending = tried.filter((reading) => reading?.status === 'working').length;
   const results = changes
     .flatMap((change, i) => {
-      const reading = tried[i];
-      if (reading?.status !== 'known' || !reading.hold || now.medianS === null) return [];
-      const gain = reading.hold.medianS === null ? Infinity : reading.hold.medianS / now.medianS;
-      return gain >= 1.25 ? [{ change, hold: reading.hold, gain }] : [];
+      const then = tried[i];
+      if (!then || now.medianS === null) return [];
+      const gain = then.medianS === null ? Infinity : then.medianS / now.medianS;
+      return gain >= 1.25 ? [{ change, hold: then, gain }] : [];
     })
     .sort(byGain)
     .slice(0, SHOWN_CHANGES);
@@ -299,8 +279,7 @@ function Changes({
           </li>
         ))}
       </ol>
-      {pending > 0 && <p className="text-sm text-quiet">{composeHoldWords.tryingPendingMore(pending)}</p>}
-      {pending === 0 && results.length === 0 && (
+      {results.length === 0 && (
         <p className="mb-2 text-sm text-quiet">
           {now.medianS === null
             ? composeHoldWords.itNeedsNothing

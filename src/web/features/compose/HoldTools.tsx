@@ -50,8 +50,7 @@ export function HoldTools({
         </thead>
         <tbody>
           {TOOLS.map((tool, i) => {
-            const reading = holds[i];
-            const found = reading?.status === 'known' ? reading.hold : null;
+            const found = holds[i];
             const { leastMl, mostMl, effort } = TOOL_VALUES[tool];
             const name = TOOL_WORDS[tool];
             const fits = volumeMl >= leastMl && volumeMl <= mostMl;

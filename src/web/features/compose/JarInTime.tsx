@@ -1,12 +1,11 @@
 import { memo, useMemo, useState } from 'react';
 import { COLD_C, HOLD_DAYS, layersAt, ROOM_C, ROOM_LIMIT_S, type Hold } from '#core/emulsion';
-import { sayDuration, sayHold, THICKNESS_WORDS } from '#words/hold';
+import { sayDuration, sayMixed } from '#words/hold';
 import type { Keeping } from '#core/safety';
 import type { Vessel } from '#core/vessel';
 import { composeHoldWords } from '#words/screens/composeHold';
 import { Jar, type JarPart } from '../../parts/drawing/Jar';
 import { partsInTime, SCRUB_STEPS, shareOf, timeAt } from '../../parts/drawing/jarInTime';
-import type { HoldReading } from '../../workers/useHolds';
 import { Chips } from '../../ui/Chips';
 import { useLast } from '../../ui/useLast';
 
@@ -14,7 +13,9 @@ interface JarInTimeProps {
   readonly vessel: Vessel;
   readonly parts: readonly JarPart[];
   readonly volumeMl: number;
-  readonly reading: HoldReading | null;
+  readonly hold: Hold | null;
+  /** Why its layers are not drawn; null while all is well. */
+  readonly failed: string | null;
   readonly keeping: Keeping;
   readonly temperatureC: number;
   readonly onTemperature: (temperatureC: number) => void;
@@ -34,7 +35,8 @@ export function JarInTime({
   vessel,
   parts,
   volumeMl,
-  reading,
+  hold,
+  failed,
   keeping,
   temperatureC,
   onTemperature,
@@ -42,9 +44,8 @@ export function JarInTime({
   label,
 }: JarInTimeProps) {
   const [position, setPosition] = useState(0);
-  // While the next is worked out the last stays to look at.
-  const known = useLast(reading?.status === 'known' ? reading : undefined);
-  const hold = known?.hold ?? null;
+  // While the next is drawn the last stays to look at; what is said of it is already the new.
+  const drawn = useLast(hold && hold.frames.length > 0 ? hold : undefined);
   const endS = HOLD_DAYS * DAY_S;
   const outOfCold = keeping.cold && temperatureC > COLD_C + 5;
   const limitS = outOfCold ? ROOM_LIMIT_S : endS;
@@ -53,10 +54,10 @@ export function JarInTime({
   const timeS = hold ? timeAt(at, endS) : null;
   const shown = useMemo(
     () =>
-      hold && timeS !== null
-        ? partsInTime(layersAt(hold.frames, timeS, hold.heightM), hold.state.outsidePhase, volumeMl)
+      drawn && timeS !== null
+        ? partsInTime(layersAt(drawn.frames, timeS, drawn.heightM), drawn.state.outsidePhase, volumeMl)
         : parts,
-    [hold, timeS, parts, volumeMl],
+    [drawn, timeS, parts, volumeMl],
   );
   const when =
     timeS === null
@@ -89,7 +90,7 @@ export function JarInTime({
             onTemperature={onTemperature}
             onPosition={setPosition}
           />
-          <HoldWords reading={reading} keeping={keeping} outOfCold={outOfCold} onPanel={onPanel} />
+          <HoldWords hold={hold} failed={failed} keeping={keeping} outOfCold={outOfCold} onPanel={onPanel} />
         </div>
       )}
     </>
@@ -98,15 +99,16 @@ export function JarInTime({
 
 /** Not drawn again while the jar is scrubbed. */
 const HoldWords = memo(function HoldWords({
-  reading,
+  hold,
+  failed,
   keeping,
   outOfCold,
   onPanel,
-}: Pick<JarInTimeProps, 'reading' | 'keeping' | 'onPanel'> & { outOfCold: boolean }) {
+}: Pick<JarInTimeProps, 'hold' | 'failed' | 'keeping' | 'onPanel'> & { outOfCold: boolean }) {
   return (
     <>
       <p className="min-h-[3.3rem] text-[0.8125rem] leading-[1.1rem]" role="status">
-        {sayReading(reading, keeping, outOfCold)}
+        {failed !== null ? composeHoldWords.theLayersCouldNotBe(failed) : sayAll(hold, keeping, outOfCold)}
       </p>
       <button
         type="button"
@@ -135,17 +137,12 @@ const Stands = memo(function Stands({
   );
 });
 
-function sayReading(reading: HoldReading | null, keeping: Keeping, outOfCold: boolean): string {
-  if (!reading) return '';
-  if (reading.status === 'working') return composeHoldWords.workingOutHowLongIt;
-  if (reading.status === 'failed') return composeHoldWords.theHoldCouldNotBe(reading.message);
-  const { hold } = reading;
-  if (!hold) return composeHoldWords.oilAndWaterDoNot;
-  const thick = THICKNESS_WORDS[hold.state.thickness.class];
+function sayAll(hold: Hold | null, keeping: Keeping, outOfCold: boolean): string {
+  if (!hold) return '';
   const longest = hold.highS ?? Infinity;
   const keeps = longest > keeping.days * DAY_S ? composeHoldWords.keepAtMostDaysDays(keeping.days) : '';
   const room = outOfCold ? composeHoldWords.notAtRoomTemperatureFor : '';
-  return composeHoldWords.holdJustMixedThickEstimate(sayHold(hold), thick, keeps, room);
+  return composeHoldWords.mixedKeepsRoom(sayMixed(hold), keeps, room);
 }
 
 /** Time on a logarithmic track, with the moment a shake is needed and its band. */

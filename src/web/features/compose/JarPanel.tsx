@@ -11,7 +11,7 @@ import { jarParts } from '../../parts/drawing/jarParts';
 import { formatAmount, formatPercent } from '#words/numbers';
 import { IconButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import type { HoldReading } from '../../workers/useHolds';
+import type { Hold } from '#core/emulsion';
 import { JarInTime } from './JarInTime';
 
 interface JarPanelProps {
@@ -24,7 +24,8 @@ interface JarPanelProps {
   readonly onNewVessel: () => void;
   readonly onScale: () => void;
   readonly onRound: () => void;
-  readonly reading: HoldReading | null;
+  readonly hold: Hold | null;
+  readonly failed: string | null;
   readonly keeping: Keeping;
   readonly temperatureC: number;
   readonly onTemperature: (temperatureC: number) => void;
@@ -46,7 +47,8 @@ export function JarPanel({
   onNewVessel,
   onScale,
   onRound,
-  reading,
+  hold,
+  failed,
   keeping,
   temperatureC,
   onTemperature,
@@ -91,7 +93,8 @@ export function JarPanel({
         vessel={vessel}
         parts={parts}
         volumeMl={volumeMl}
-        reading={reading}
+        hold={hold}
+        failed={failed}
         keeping={keeping}
         temperatureC={temperatureC}
         onTemperature={onTemperature}

@@ -5,12 +5,14 @@ import type { Judgement, Reckoning } from '#core/reckoning';
 import type { Vessel } from '#core/vessel';
 import { holdAskedOf, mixedWith } from '#kitchen/holds';
 import { useLearntHold, type LearntReading } from '../../data/learnt';
-import { useHolds } from '../../workers/useHolds';
+import { useDrawnHolds } from '../../workers/useHolds';
 
 export interface BenchHold {
   readonly temperatureC: number;
   readonly setStands: (temperatureC: number) => void;
   readonly learnt: LearntReading;
+  /** Why its layers are not drawn; null while all is well. */
+  readonly failed: string | null;
 }
 
 /** How the dressing on the bench holds: where cold holding is called for in the fridge, until the cook says otherwise. */
@@ -27,7 +29,7 @@ export function useBenchHold(
     () => [holdAskedOf(judgement, reckoning, vessel, mixedWith(formula, vessel), temperatureC)],
     [judgement, reckoning, vessel, formula, temperatureC],
   );
-  const [reading] = useHolds(asked);
-  const learnt = useLearntHold(reading ?? null, id, mixedWith(formula, vessel).tool);
-  return { temperatureC, setStands, learnt };
+  const { holds, failed } = useDrawnHolds(asked);
+  const learnt = useLearntHold(holds[0] ?? null, id, mixedWith(formula, vessel).tool);
+  return { temperatureC, setStands, learnt, failed };
 }

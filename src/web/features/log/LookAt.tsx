@@ -29,8 +29,7 @@ export function LookAt({ working, jar, place }: { working: WorkingFormula; jar: 
     () => [makingHold(portions, { tool, seconds, vessel })],
     [portions, tool, seconds, vessel],
   );
-  const [reading] = useHolds(asked);
-  const hold = reading?.status === 'known' ? reading.hold : null;
+  const [hold = null] = useHolds(asked);
   const since = minutesSinceShake(jar.events, new Date().toISOString());
   const said = typedNumber(text, { above: 0, to: 60 * 1440 });
   const typed = said.blank ? since : said.value;
@@ -66,7 +65,7 @@ export function LookAt({ working, jar, place }: { working: WorkingFormula; jar: 
           <Button
             key={saw}
             className="min-h-16 flex-1 px-4"
-            disabled={!fits || writing || reading?.status === 'working'}
+            disabled={!fits || writing}
             onClick={() => {
               look(saw);
             }}

@@ -69,7 +69,7 @@ export function InService({
     ],
     [judgement, tool, seconds, volumeMl],
   );
-  const [reading] = useHolds(requests);
+  const [hold = null] = useHolds(requests);
   const standOut = useMemo(
     () =>
       tipsFor(judgement.portions, volumeMl, { tool, seconds, roomC: settings.batch.roomC, vessel }).find(
@@ -116,11 +116,7 @@ export function InService({
       <section aria-label={serveWords.onTheLine} className="card grid content-start gap-2 p-4">
         <h2 className="font-name text-lg font-bold">{serveWords.onTheLine}</h2>
         <p data-testid="line-hold">
-          {reading?.status === 'known'
-            ? `${reading.hold ? sayHold(reading.hold) : serveWords.nothingInItSeparates} ${sayRemix(remixOf(reading.hold))}`
-            : reading?.status === 'failed'
-              ? serveWords.theHoldCouldNotBe
-              : serveWords.workingOutTheHold}
+          {`${hold ? sayHold(hold) : serveWords.nothingInItSeparates} ${sayRemix(remixOf(hold))}`}
         </p>
         <div className="grid gap-1 text-sm">
           <CautionLines of={judgement} serving />

@@ -14,7 +14,7 @@ import { tasteWords } from '#words/screens/taste';
 import { Button } from '../../ui/Button';
 import { ChangeEffect } from '../../parts/ChangeEffect';
 import { Chips } from '../../ui/Chips';
-import { useHolds, type HoldReading } from '../../workers/useHolds';
+import { useHolds } from '../../workers/useHolds';
 import { useSearch } from '../../workers/useSearch';
 import { SearchState } from '../../parts/SearchState';
 
@@ -113,7 +113,7 @@ export function Mends({
                   narrow
                 />
                 <p className="mt-1 text-sm" data-testid="hold-move">
-                  {sayMove(holdNow, holdsAfter[index])}
+                  {sayHoldMove(holdNow ?? null, holdsAfter[index] ?? null)}
                 </p>
                 <Button
                   kind={index === 0 ? 'main' : 'plain'}
@@ -151,10 +151,3 @@ export function Mends({
 }
 
 const NO_HOLDS: readonly (HoldRequest | null)[] = [];
-
-function sayMove(before: HoldReading | null | undefined, after: HoldReading | null | undefined): string {
-  if (!before || !after) return '';
-  if (before.status === 'working' || after.status === 'working') return tasteWords.workingOutHowLongIt;
-  if (before.status === 'failed' || after.status === 'failed') return '';
-  return sayHoldMove(before.hold, after.hold);
-}

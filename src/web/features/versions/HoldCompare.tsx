@@ -6,7 +6,8 @@ import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { holdAskedOf, mixedWith } from '#kitchen/holds';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { versionsWords } from '#words/screens/versions';
-import { useHolds } from '../../workers/useHolds';
+import { Alert } from '../../ui/Alert';
+import { useDrawnHolds } from '../../workers/useHolds';
 
 /** The chart comes with its library only when it is looked at. */
 const HoldChart = lazy(async () => ({ default: (await import('../../parts/chart/HoldChart')).HoldChart }));
@@ -33,9 +34,7 @@ export function HoldCompare({
       holdAskedOf(judgement, reckoning, vessel, mixedWith(formula, vessel), temperatureC),
     );
   }, [before, after, kitchen]);
-  const readings = useHolds(requests);
-  const working = readings.some((reading) => reading?.status === 'working');
-  const holds = readings.map((reading) => (reading?.status === 'known' ? reading.hold : null));
+  const { holds, failed } = useDrawnHolds(requests);
   const temperatureC = requests.find((request) => request)?.temperatureC;
   return (
     <section aria-label={versionsWords.howItHolds} className="mt-5" data-testid="hold-compare">
@@ -43,23 +42,18 @@ export function HoldCompare({
         {versionsWords.howItHolds}
         {temperatureC !== undefined && versionsWords.atTemperaturecC(temperatureC)}
       </h3>
-      {working ? (
-        <p className="text-quiet">{versionsWords.workingOutHowLongThey}</p>
-      ) : (
-        <>
-          <ul className="mb-2 text-sm">
-            {holds.map((hold, i) => (
-              <li key={i}>
-                <strong>{names[i]}:</strong> {hold ? sayHold(hold) : versionsWords.nothingInItSeparates}
-              </li>
-            ))}
-          </ul>
-          {holds.some((hold) => hold !== null) && (
-            <Suspense fallback={<div className="h-64" />}>
-              <HoldChart holds={holds} names={names} />
-            </Suspense>
-          )}
-        </>
+      <ul className="mb-2 text-sm">
+        {holds.map((hold, i) => (
+          <li key={i}>
+            <strong>{names[i]}:</strong> {hold ? sayHold(hold) : versionsWords.nothingInItSeparates}
+          </li>
+        ))}
+      </ul>
+      {failed !== null && <Alert>{versionsWords.theLayersCouldNotBe(failed)}</Alert>}
+      {holds.some((hold) => hold !== null && hold.frames.length > 0) && (
+        <Suspense fallback={<div className="h-64" />}>
+          <HoldChart holds={holds} names={names} />
+        </Suspense>
       )}
     </section>
   );
