@@ -205,14 +205,20 @@ describe('reckon, the hold', () => {
         firstLayer: string;
         class: string;
         keepingLimitS: number;
+        bandFactor: number;
+        freeOilFraction: number;
       };
+      drops: { population: string }[];
       sauterMeanDiameterM: number;
       outsidePhase: string;
       thickness: { class: string };
     };
-    // The same dressing as the regression row, from the one ingredient record.
-    expect(result.hold.medianS / 60).toBeGreaterThan(100);
+    // A shaken 3 : 1 with a teaspoon of mustard: within the hours of a lunch; common practice.
+    expect(result.hold.medianS / 60).toBeGreaterThan(30);
     expect(result.hold.medianS / 60).toBeLessThan(220);
+    expect(result.hold.bandFactor).toBe(2.5);
+    expect(result.hold.freeOilFraction).toBe(0);
+    expect(result.drops.map(({ population }) => population)).toEqual(['fresh', 'bought']);
     expect(result.hold).toMatchObject({
       firstLayer: 'watery',
       class: 'semi-stable',
@@ -227,7 +233,10 @@ describe('reckon, the hold', () => {
     expect(cold.hold.temperatureC).toBe(5);
     expect(reckon(text, '--tool', 'spoon').status).toBe(2);
     expect(reckon(text, '--tool', 'shake', '--height', 'tall').status).toBe(2);
-    expect(JSON.parse(reckon('50 ml water', '--tool', 'shake').stdout)).toMatchObject({ hold: null });
+    expect(JSON.parse(reckon('50 ml water', '--tool', 'shake').stdout)).toMatchObject({
+      hold: null,
+      thickness: { class: 'runny' },
+    });
   });
 });
 

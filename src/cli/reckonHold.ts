@@ -16,7 +16,7 @@ export interface HoldAsk {
 
 const DAY_S = 86_400;
 
-/** Null values where there is nothing to separate. */
+/** `hold` is null where there is nothing to separate; thickness is said all the same. */
 export function holdOfText(portions: readonly JudgedPortion[], ask: HoldAsk) {
   const { keeping } = judgePortions(portions, ask.unread);
   const request = holdRequest(portions, {
@@ -40,21 +40,24 @@ export function holdOfText(portions: readonly JudgedPortion[], ask: HoldAsk) {
   const { state, medianS, lowS, highS, firstLayer, class: holdClass, limitedBy, bandFactor } = found;
   const { fresh, bought, phases } = state;
   const inverted = state.outsidePhase === 'oil';
+  const parts = state.settling.ruledBy !== 'nothing';
   return {
-    hold: {
-      medianS,
-      lowS,
-      highS,
-      firstLayer,
-      class: holdClass,
-      limitedBy,
-      keepingLimitS: keeping.days * DAY_S,
-      bandFactor,
-      freeOilFraction: state.freeOilFraction,
-      split: state.split,
-      temperatureC: request.temperatureC,
-      message: sayHold(found),
-    },
+    hold: !parts
+      ? null
+      : {
+          medianS,
+          lowS,
+          highS,
+          firstLayer,
+          class: holdClass,
+          limitedBy,
+          keepingLimitS: keeping.days * DAY_S,
+          bandFactor,
+          freeOilFraction: state.freeOilFraction,
+          split: state.split,
+          temperatureC: request.temperatureC,
+          message: sayHold(found),
+        },
     // Of the poured oil; of what is in drops already where none was poured.
     sauterMeanDiameterM: fresh?.diameterM ?? bought?.diameterM ?? null,
     coverage: fresh?.coverage ?? null,

@@ -1,10 +1,11 @@
 /**
- * How long a container takes to get cold. In still air it follows T(t) = T_f + (T_0 − T_f) exp(−t/τ),
- * τ = 4000 s (V/0.3 l)^⅓ (estimate); stirred in ice water heat leaves about eight times as fast
- * (estimate). Limits: FDA Food Code 3-501.14 as recalled: 57 to 21 °C within 2 h, to 5 °C within 4 h more;
+ * How long a container takes to get cold. What runs stirs itself and follows T(t) = T_f + (T_0 − T_f) exp(−t/τ),
+ * τ = 4000 s (V/0.3 l)^⅓ (estimate); what is thick is cold last in the middle, by conduction (see `conduction.ts`).
+ * Stirred in ice water heat leaves about eight times as fast (estimate). Limits: FDA Food Code 3-501.14 as recalled: 57 to 21 °C within 2 h, to 5 °C within 4 h more;
  * what was made of things at room temperature: 5 °C within 4 h.
  */
 import { timeToReachS } from '#core/emulsion';
+import { conductedS } from './conduction';
 
 export const COOL_TO_C = 5;
 const WARM_FROM_C = 57;
@@ -20,6 +21,8 @@ export interface CoolingSetting {
   /** Of what goes into the container, °C. */
   readonly startC: number;
   readonly fridgeC: number;
+  /** It does not stir itself: coats a spoon or thicker, or nobody knows. */
+  readonly thick: boolean;
 }
 
 export type WayToCool =
@@ -43,32 +46,38 @@ export type Cooling =
   | { readonly status: 'never' };
 
 /** @param volumeMl in one container, > 0 */
-export function coolingOf(volumeMl: number, { startC, fridgeC }: CoolingSetting): Cooling {
+export function coolingOf(volumeMl: number, setting: CoolingSetting): Cooling {
+  const { startC, fridgeC, thick } = setting;
   if (fridgeC >= COOL_TO_C) return { status: 'never' };
-  const seconds = reach(startC, fridgeC, COOL_TO_C, volumeMl);
-  const midS = startC > WARM_MID_C ? reach(startC, fridgeC, WARM_MID_C, volumeMl) : null;
-  const inTime = coolsInTime(volumeMl, startC, fridgeC);
-  return { status: 'cools', seconds, midS, inTime, ways: inTime ? [] : waysFor(volumeMl, startC, fridgeC) };
+  const seconds = reach(startC, fridgeC, COOL_TO_C, volumeMl, thick);
+  const midS = startC > WARM_MID_C ? reach(startC, fridgeC, WARM_MID_C, volumeMl, thick) : null;
+  const inTime = coolsInTime(volumeMl, setting);
+  return { status: 'cools', seconds, midS, inTime, ways: inTime ? [] : waysFor(volumeMl, setting) };
 }
 
-const reach = (fromC: number, airC: number, toC: number, volumeMl: number): number =>
-  fromC <= toC ? 0 : timeToReachS(fromC, airC, toC, volumeMl);
+/** Thick or not, it is never sooner cold than what stirs itself. */
+const reach = (fromC: number, airC: number, toC: number, volumeMl: number, thick: boolean): number => {
+  if (fromC <= toC) return 0;
+  const stirred = timeToReachS(fromC, airC, toC, volumeMl);
+  return thick ? Math.max(stirred, conductedS(volumeMl, fromC, airC, toC)) : stirred;
+};
 
-function coolsInTime(volumeMl: number, startC: number, fridgeC: number): boolean {
-  const midS = reach(Math.min(startC, WARM_FROM_C), fridgeC, WARM_MID_C, volumeMl);
-  const restS = reach(Math.min(startC, WARM_MID_C), fridgeC, COOL_TO_C, volumeMl);
+function coolsInTime(volumeMl: number, { startC, fridgeC, thick }: CoolingSetting): boolean {
+  const midS = reach(Math.min(startC, WARM_FROM_C), fridgeC, WARM_MID_C, volumeMl, thick);
+  const restS = reach(Math.min(startC, WARM_MID_C), fridgeC, COOL_TO_C, volumeMl, thick);
   return midS <= COOLING_LIMITS.midS && restS <= COOLING_LIMITS.restS;
 }
 
-function waysFor(volumeMl: number, startC: number, fridgeC: number): readonly WayToCool[] {
+function waysFor(volumeMl: number, setting: CoolingSetting): readonly WayToCool[] {
+  const { startC } = setting;
   const ways: WayToCool[] = [];
-  const mostMl = largest(LEAST_CONTAINER_ML, volumeMl, (ml) => coolsInTime(ml, startC, fridgeC));
+  const mostMl = largest(LEAST_CONTAINER_ML, volumeMl, (ml) => coolsInTime(ml, setting));
   if (mostMl !== null) ways.push({ kind: 'smaller-containers', mostMl });
   if (startC <= WARM_MID_C + 10) {
-    const from = largest(COOL_TO_C, startC, (c) => coolsInTime(volumeMl, c, fridgeC));
+    const from = largest(COOL_TO_C, startC, (c) => coolsInTime(volumeMl, { ...setting, startC: c }));
     if (from !== null) ways.push({ kind: 'pre-chill', startC: from });
   }
-  const seconds = reach(startC, ICE_WATER_C, COOL_TO_C, volumeMl) / ICE_FASTER;
+  const seconds = reach(startC, ICE_WATER_C, COOL_TO_C, volumeMl, false) / ICE_FASTER;
   ways.push({ kind: 'ice-bath', seconds });
   return ways;
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { boughtUnitOf } from './boughtUnits';
+import { middleLeft } from './conduction';
 import { coolingOf } from './cooling';
 import { pullListOf, type StockFacts } from './pullList';
 import { sayCooling, sayCounted, sayThings } from '#words/batch';
@@ -67,38 +68,100 @@ describe('the pull list', () => {
 describe('getting cold', () => {
   it('follows the warming law', () => {
     // τ = 4000 s at 0.3 l: 20 → 5 °C in air of 3 °C takes τ ln(17/2) = 8560 s.
-    const cooling = coolingOf(300, { startC: 20, fridgeC: 3 });
+    const cooling = coolingOf(300, { startC: 20, fridgeC: 3, thick: false });
     expect(cooling).toMatchObject({ status: 'cools', inTime: true, ways: [] });
     if (cooling.status === 'cools') expect(cooling.seconds).toBeCloseTo(4000 * Math.log(17 / 2), 3);
   });
 
+  it.each([
+    [0.3, 2.6],
+    [1.4, 5.6],
+    [5, 10.9],
+    [20, 24],
+  ])('%d l of something thick: about %d h until its middle is cold', (litres, hours) => {
+    // As tall as wide, 1.2e-7 m²/s, 0.4 W/(m K), 15 W/(m² K); within a fifth.
+    const cooling = coolingOf(litres * 1000, { startC: 20, fridgeC: 3, thick: true });
+    if (cooling.status !== 'cools') throw new Error('never');
+    expect(Math.abs(cooling.seconds / 3600 / hours - 1)).toBeLessThan(0.2);
+    const thin = coolingOf(litres * 1000, { startC: 20, fridgeC: 3, thick: false });
+    if (thin.status !== 'cools') throw new Error('never');
+    expect(thin.seconds).toBeLessThanOrEqual(cooling.seconds);
+  });
+
+  it('conducts as the exact series says at both ends: fast at first outside, one exponential at last', () => {
+    for (const volumeMl of [100, 1000, 30_000]) {
+      const left = middleLeft(volumeMl);
+      expect(left(120)).toBeGreaterThan(0.95);
+      let before = 1;
+      for (const seconds of [600, 3600, 7200, 36_000, 100_000]) {
+        expect(left(seconds)).toBeLessThanOrEqual(before);
+        before = left(seconds);
+      }
+      const late = (h: number): number => Math.log(left(h * 3600));
+      // Late it falls by the same share each hour.
+      expect((late(42) - late(41)) / (late(41) - late(40))).toBeCloseTo(1, 3);
+    }
+  });
+
+  it('finite differences in the same cylinder say the same: a second way', () => {
+    // One litre, explicit steps in radius and height.
+    const radiusM = Math.cbrt(1e-3 / (2 * Math.PI));
+    const [a, k, h, n] = [1.2e-7, 0.4, 15, 30];
+    const r = radiusM / n;
+    const size = n + 1;
+    let now = Array.from({ length: size * size }, () => 1);
+    const dt = (0.12 * r * r) / a;
+    const steps = Math.round((3 * 3600) / dt);
+    const at = (i: number, j: number): number => now[i * size + j]!;
+    for (let step = 0; step < steps; step++) {
+      now = now.map((_, index) => {
+        const [i, j] = [Math.floor(index / size), index % size];
+        const outer = (value: number): number => value - (2 * r * h * value) / k;
+        const up = i === n ? at(n - 1, j) + (outer(at(n, j)) - at(n, j)) : at(i + 1, j);
+        const down = i === 0 ? at(1, j) : at(i - 1, j);
+        const east = j === n ? at(i, n - 1) + (outer(at(i, n)) - at(i, n)) : at(i, j + 1);
+        const west = j === 0 ? at(i, 1) : at(i, j - 1);
+        const radial = j === 0 ? 4 * (east - at(i, j)) : east - 2 * at(i, j) + west + (east - west) / (2 * j);
+        return at(i, j) + 0.12 * (up - 2 * at(i, j) + down + radial);
+      });
+    }
+    expect(Math.abs(now[0]! / middleLeft(1000)(steps * dt) - 1)).toBeLessThan(0.03);
+  });
+
   it('says so above four hours, and offers what helps', () => {
-    const cooling = coolingOf(10_000, { startC: 20, fridgeC: 3 });
+    const cooling = coolingOf(10_000, { startC: 20, fridgeC: 3, thick: false });
     if (cooling.status !== 'cools') throw new Error('never');
     expect(cooling.inTime).toBe(false);
     expect(sayCooling(cooling)).toMatch(/longer than the 4 h/);
     for (const way of cooling.ways) {
       if (way.kind === 'smaller-containers')
-        expect(coolingOf(way.mostMl, { startC: 20, fridgeC: 3 })).toMatchObject({ inTime: true });
+        expect(coolingOf(way.mostMl, { startC: 20, fridgeC: 3, thick: false })).toMatchObject({
+          inTime: true,
+        });
       if (way.kind === 'pre-chill')
-        expect(coolingOf(10_000, { startC: way.startC, fridgeC: 3 })).toMatchObject({ inTime: true });
+        expect(coolingOf(10_000, { startC: way.startC, fridgeC: 3, thick: false })).toMatchObject({
+          inTime: true,
+        });
     }
     expect(cooling.ways.map(({ kind }) => kind)).toEqual(['smaller-containers', 'pre-chill', 'ice-bath']);
   });
 
   it('holds a warm base to two hours and four more', () => {
     // FDA Food Code 3-501.14: 57 to 21 °C within 2 h, to 5 °C within 4 h more.
-    const warm = coolingOf(3000, { startC: 70, fridgeC: 3 });
+    const warm = coolingOf(3000, { startC: 70, fridgeC: 3, thick: false });
     if (warm.status !== 'cools') throw new Error('never');
     expect(warm.midS).toBeGreaterThan(2 * 3600);
     expect(warm.inTime).toBe(false);
     expect(warm.ways.map(({ kind }) => kind)).toEqual(['smaller-containers', 'ice-bath']);
-    expect(coolingOf(100, { startC: 70, fridgeC: 3 })).toMatchObject({ inTime: true });
+    expect(coolingOf(100, { startC: 70, fridgeC: 3, thick: false })).toMatchObject({ inTime: true });
   });
 
   it('never gets cold in a fridge that is not, and is cold where it is', () => {
-    expect(coolingOf(300, { startC: 20, fridgeC: 6 })).toEqual({ status: 'never' });
-    expect(coolingOf(300, { startC: 4, fridgeC: 3 })).toMatchObject({ seconds: 0, inTime: true });
+    expect(coolingOf(300, { startC: 20, fridgeC: 6, thick: false })).toEqual({ status: 'never' });
+    expect(coolingOf(300, { startC: 4, fridgeC: 3, thick: false })).toMatchObject({
+      seconds: 0,
+      inTime: true,
+    });
   });
 });
 

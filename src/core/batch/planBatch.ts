@@ -5,12 +5,15 @@
 import type { Rounding, RoundedLine, Work } from '#core/balance';
 import { mixedVolumeMlPerG } from '#core/composition';
 import {
+  COLD_C,
+  emulsionState,
   holdRequest,
   pourPlan,
   ROOM_C,
   USUAL_HEIGHT_M,
   type HoldRequest,
   type PourPlan,
+  type ThicknessClass,
 } from '#core/emulsion';
 import type { Phase, Tool } from '#core/formula';
 import type { Ingredient, IngredientId } from '#core/ingredient';
@@ -59,7 +62,7 @@ export interface BatchRequest {
   readonly loadsAs: LoadsAs;
   /** It is kept in these; null: not said. */
   readonly storage: Vessel | null;
-  readonly cooling: CoolingSetting;
+  readonly cooling: Omit<CoolingSetting, 'thick'>;
   readonly mustBeCold: boolean;
   readonly style: Style | null;
   readonly portionMl: number;
@@ -273,12 +276,37 @@ export const driftBetween = (before: Palate, after: Palate, style: Style | null)
     return [{ measure, from, to, steps, inside: window ? to >= window.low && to <= window.high : null }];
   }).sort((a, b) => Math.abs(b.steps) - Math.abs(a.steps));
 
-function storageOf({ storage, cooling }: BatchRequest, yieldMl: number): Storage | null {
+/** Whether it stirs itself as it cools; what nobody knows does not. */
+function isThick({ lines, tool }: BatchRequest): boolean {
+  const jarMl = lines.reduce((sum, { ingredient, massG }) => sum + massG * mixedVolumeMlPerG(ingredient), 0);
+  const state = emulsionState(
+    holdRequest(
+      lines.map(({ ingredient, massG }) => ({ ingredient, massG: { nominal: massG } })),
+      {
+        tool,
+        seconds: mixSecondsFor(tool, 1),
+        volumeMl: jarMl,
+        heightM: USUAL_HEIGHT_M,
+        temperatureC: COLD_C,
+      },
+    ),
+  );
+  return state === null || !RUNS.has(state.thickness.classes[1]);
+}
+const RUNS: ReadonlySet<ThicknessClass> = new Set(['runny', 'pours-like-cream']);
+
+function storageOf(request: BatchRequest, yieldMl: number): Storage | null {
+  const { storage, cooling } = request;
   if (!storage) return null;
   const room = Math.min(storage.nominalVolumeMl, storage.brimfulVolumeMl * FILL_SHARE);
   const count = Math.max(1, Math.ceil(yieldMl / room - 1e-9));
   const fillMl = yieldMl / count;
-  return { vessel: storage, count, fillMl, cooling: coolingOf(fillMl, cooling) };
+  return {
+    vessel: storage,
+    count,
+    fillMl,
+    cooling: coolingOf(fillMl, { ...cooling, thick: isThick(request) }),
+  };
 }
 
 /** A jar is mixed as a jar is; a load as long as gives it the same passes, so its drops differ by size alone. */

@@ -342,7 +342,8 @@ function frameOf(
     for (let i = 0, at = j * classes; i < classes; i++, at++) sum += phi[at]!;
     if (clearing && sum < 0.8 * phi0) serum += dz[j]! * Math.min(1, (0.8 - sum / phi0) / 0.6);
     else clearing = false;
-    if (sum > 0.95 * packed) cream += dz[j]!;
+    // Creamed is what is denser than it was mixed.
+    if (sum > 0.95 * packed && sum > 1.02 * phi0) cream += dz[j]!;
   }
   return { timeS, serumLayerM: serum, creamLayerM: cream, freeLayerM: freeM };
 }

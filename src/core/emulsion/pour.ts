@@ -1,7 +1,8 @@
 /**
  * How fast oil may go in. Free oil may never be more than about a tenth of what is emulsion already:
  * dV/dt = min(V, V_cap)/t_a, half of that while less than a quarter of the oil is in, slower with a cold
- * yolk (× exp(0.04 (20 − T))). Estimate; pace words are common practice.
+ * yolk (× exp(0.04 (20 − T))), and never more than a tenth of what the tool moves through itself: a large bowl is no
+ * larger blade. Estimate; pace words are common practice.
  */
 import type { Tool } from '#core/formula';
 import { TOOL_VALUES } from './tools';
@@ -20,6 +21,8 @@ export type PourPlan =
   | { readonly status: 'all-at-once' }
   | { readonly status: 'stages'; readonly stages: readonly PourStage[]; readonly totalS: number };
 
+/** Oil against what is moved with it. */
+const OF_THE_FLOW = 0.1;
 const DROPS_BELOW = 20;
 const STREAM_FROM = 120;
 export const paceOf = (mlPerMin: number): Pace =>
@@ -27,10 +30,11 @@ export const paceOf = (mlPerMin: number): Pace =>
 
 /** Largest rate at a moment, ml/s. @param emulsionMl there already */
 export function mostOilMlPerS(emulsionMl: number, oilInShare: number, tool: Tool, yolkC: number): number {
-  const { uptakeS, mostMl } = TOOL_VALUES[tool];
-  if (uptakeS === null) return Infinity;
+  const { uptakeS, mostMl, flowMlPerS } = TOOL_VALUES[tool];
+  if (uptakeS === null || flowMlPerS === null) return Infinity;
   const cold = Math.exp(0.04 * Math.max(0, 20 - yolkC));
-  return Math.min(emulsionMl, mostMl) / (uptakeS * cold) / (oilInShare < 0.25 ? 2 : 1);
+  const takenUp = Math.min(emulsionMl, mostMl) / (uptakeS * cold);
+  return Math.min(takenUp, OF_THE_FLOW * flowMlPerS) / (oilInShare < 0.25 ? 2 : 1);
 }
 
 /**

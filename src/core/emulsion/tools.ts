@@ -16,6 +16,8 @@ export interface ToolValues {
   readonly uptakeS: number | null;
   readonly leastMl: number;
   readonly mostMl: number;
+  /** What it moves through itself, ml/s; null: all of it at once. */
+  readonly flowMlPerS: number | null;
   /** Hands on: how much work a minute of it is. */
   readonly effort: 'light' | 'some' | 'hard' | 'machine';
   /** Heats and shears hard enough to turn extra-virgin oil bitter. */
@@ -31,6 +33,7 @@ const tool = (
   shownUm: readonly [number, number],
   uptakeS: number | null,
   [leastMl, mostMl]: readonly [number, number],
+  flowMlPerS: number | null,
   effort: ToolValues['effort'],
   shearsHard = false,
 ): ToolValues => ({
@@ -43,20 +46,21 @@ const tool = (
   uptakeS,
   leastMl,
   mostMl,
+  flowMlPerS,
   effort,
   shearsHard,
 });
 
 export const TOOL_VALUES: Readonly<Record<Tool, ToolValues>> = {
-  fork: tool(260, 30, 0.3, 150, 0.6, [150, 600], 300, [30, 500], 'light'),
-  shake: tool(90, 30, 0.3, 50, 0.6, [50, 250], null, [50, 500], 'some'),
-  whisk: tool(52, 60, 0.35, 12, 0.55, [15, 80], 125, [50, 600], 'hard'),
-  frother: tool(38, 30, 0.35, 12, 0.55, [15, 60], 60, [60, 200], 'light'),
-  mortar: tool(34, 120, 0.35, 10, 0.6, [12, 50], 150, [30, 250], 'hard'),
-  processor: tool(18, 60, 0.35, 6, 0.5, [8, 30], 30, [250, 1200], 'machine', true),
-  blender: tool(10, 45, 0.35, 4, 0.5, [4, 20], 22, [200, 1000], 'machine', true),
-  stick: tool(9, 30, 0.35, 4, 0.5, [3, 15], 15, [100, 1500], 'machine', true),
-  'stick-pro': tool(9, 30, 0.35, 4, 0.5, [3, 15], 15, [3000, 25_000], 'machine', true),
+  fork: tool(260, 30, 0.3, 150, 0.6, [150, 600], 300, [30, 500], 10, 'light'),
+  shake: tool(90, 30, 0.3, 50, 0.6, [50, 250], null, [50, 500], null, 'some'),
+  whisk: tool(52, 60, 0.35, 12, 0.55, [15, 80], 125, [50, 600], 50, 'hard'),
+  frother: tool(38, 30, 0.35, 12, 0.55, [15, 60], 60, [60, 200], 60, 'light'),
+  mortar: tool(34, 120, 0.35, 10, 0.6, [12, 50], 150, [30, 250], 25, 'hard'),
+  processor: tool(18, 60, 0.35, 6, 0.5, [8, 30], 30, [250, 1200], 250, 'machine', true),
+  blender: tool(10, 45, 0.35, 4, 0.5, [4, 20], 22, [200, 1000], 400, 'machine', true),
+  stick: tool(9, 30, 0.35, 4, 0.5, [3, 15], 15, [100, 1500], 500, 'machine', true),
+  'stick-pro': tool(9, 30, 0.35, 4, 0.5, [3, 15], 15, [3000, 25_000], 1000, 'machine', true),
 };
 
 const MACHINES: ReadonlySet<Tool> = new Set(['processor', 'blender', 'stick', 'stick-pro']);
