@@ -7,6 +7,7 @@ const CORE_PACKAGES = {
   'numeric-quantity': 'src/core/quantity/readNumber.ts',
   papaparse: 'src/core/interchange/csv.ts',
   yalps: 'src/core/numeric/linearProgram.ts',
+  bessel: 'src/core/batch/conduction.ts',
 };
 
 /** From before the bound; none is added. */

@@ -1,5 +1,5 @@
 /** The package ships no types; what is used of it. */
 declare module 'bessel' {
   const bessel: { readonly besselj: (x: number, order: number) => number };
-  export default bessel;
+  export = bessel;
 }

@@ -15,7 +15,7 @@ import { findRoot } from '#core/numeric';
 const DIFFUSIVITY_M2_PER_S = 1.2e-7;
 const CONDUCTIVITY_W_PER_M_K = 0.4;
 const SURFACE_W_PER_M2_K = 15;
-const TERMS = 10;
+const TERMS = 24;
 const ROOT = { tolerance: 1e-9 } as const;
 
 interface Term {
