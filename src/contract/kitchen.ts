@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { EmulsionValues, IngredientRow } from '#core/ingredient';
+import { PLATE_LIMITS_S } from '#core/emulsion';
 import {
   ACIDITY_LIMITS,
   COMPONENTS,
@@ -7,6 +8,8 @@ import {
   EMULSIFIER_KINDS,
   HAZARDS,
   OIL_STATES,
+  STRUCTURE_CUTS,
+  STRUCTURE_FAMILIES,
   TAGS,
   TRAITS,
 } from '#core/ingredient';
@@ -109,6 +112,15 @@ const emulsionSchema: z.ZodType<EmulsionValues> = z.strictObject({
   gelYieldStressPa: z.number().min(0).max(1000),
 });
 
+const structureSchema = z.strictObject({
+  family: z.enum(STRUCTURE_FAMILIES),
+  yieldStressPa: z.number().min(0).max(100_000),
+  viscosityPaS: z.number().min(1e-4).max(10_000),
+  exponent: z.number().min(1).max(20),
+  restPa: z.number().min(0).max(10).optional(),
+  cut: z.enum(STRUCTURE_CUTS).optional(),
+});
+
 /** A kitchen's own ingredient, in the same form as the reference rows. */
 export const ingredientRowSchema = z.strictObject({
   id: ingredientIdSchema,
@@ -138,6 +150,7 @@ export const ingredientRowSchema = z.strictObject({
   pungencyIndex: z.record(z.string(), z.number().min(0).max(20)),
   bodyIndex: z.number().min(0).max(20_000),
   emulsion: emulsionSchema.optional(),
+  structure: structureSchema.optional(),
   otherSweetnessSucroseGPer100G: z.number().min(0).optional(),
   tag: someOf(TAGS),
   source: z.string().max(300),
@@ -165,6 +178,21 @@ export const pantryEntrySchema = z.strictObject({
     ph: z.number().min(0, 'pH is 0 to 14').max(14, 'pH is 0 to 14').nullable(),
     openedOn: day.nullable(),
     useBy: day.nullable(),
+    /** How thick it was found at the counter; left out or null: as the table. */
+    thickness: z
+      .discriminatedUnion('kind', [
+        z.strictObject({
+          kind: z.literal('plate'),
+          seconds: z
+            .number()
+            .min(PLATE_LIMITS_S.low, `at least ${PLATE_LIMITS_S.low} s`)
+            .max(PLATE_LIMITS_S.high, `at most ${PLATE_LIMITS_S.high} s`)
+            .nullable(),
+        }),
+        z.strictObject({ kind: z.literal('spoon'), line: z.enum(['stays', 'closes']) }),
+      ])
+      .nullable()
+      .optional(),
   }),
 });
 export type PantryEntry = z.infer<typeof pantryEntrySchema>;

@@ -51,6 +51,7 @@ describe('an ingredient entered by hand', () => {
     ...PLAIN_LABEL,
     ph: 3.4,
     keepsUnopened: true,
+    thickness: null,
   };
   const put = async (id: string, allergensAnswered: boolean): Promise<Judgement> => {
     const read = ingredientFromLabel({

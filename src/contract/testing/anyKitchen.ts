@@ -149,5 +149,11 @@ export const anyPantryEntry: fc.Arbitrary<PantryEntry> = fc.record({
     ph: fc.option(fc.double({ min: 0, max: 14, noNaN: true }), { nil: null }),
     openedOn: fc.option(anyDay, { nil: null }),
     useBy: fc.option(anyDay, { nil: null }),
+    thickness: fc.constantFrom(
+      null,
+      { kind: 'plate', seconds: 12 } as const,
+      { kind: 'plate', seconds: null } as const,
+      { kind: 'spoon', line: 'stays' } as const,
+    ),
   }),
 });

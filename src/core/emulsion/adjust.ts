@@ -4,7 +4,8 @@ import { emulsionState, type EmulsionState, type HoldRequest } from './state';
 import { oilDensityKgPerM3, oilValuesOf } from './oils';
 import { EMPTY_PART, type EmulsionPart } from './part';
 import { phasesOf } from './phases';
-import { thicknessOf, THICKNESS_CLASSES, type ThicknessClass } from './thickness';
+import { thicknessOf } from './thickness';
+import { THICKNESS_CLASSES, type ThicknessClass } from '#core/ingredient';
 
 const rank = (name: ThicknessClass): number => THICKNESS_CLASSES.indexOf(name);
 const HALVINGS = 40;

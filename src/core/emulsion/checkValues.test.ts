@@ -5,7 +5,7 @@
 import { describe, expect, it } from 'vitest';
 import { hold } from './hold';
 import { askPantry } from './testFixture';
-import type { ThicknessClass } from './thickness';
+import type { ThicknessClass } from '#core/ingredient';
 
 const V = '90 ml olive_ev, 30 ml vin_redwine6, 1.4 g salt_table';
 const [R, P, C, S, H, X]: readonly ThicknessClass[] = [

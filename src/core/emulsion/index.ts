@@ -28,7 +28,9 @@ export { paceNow, pourOn, startPouring, type PaceNow, type Pouring, type PourSet
 export { PACES, pourPlan, type Pace, type PourPlan } from './pour';
 export { remixOf, type Remix } from './remix';
 export { rescue, TROUBLES, type Rescue, type RescueStep, type Trouble } from './rescue';
-export { THICKNESS_CLASSES, type Thickness, type ThicknessClass } from './thickness';
+export { factorOf, PLATE_LIMITS_S, plateSeconds, withTest, type CounterTest } from './counterTests';
+export { type Thickness } from './thickness';
+export { THICKNESS_CLASSES, type ThicknessClass } from '#core/ingredient';
 export { structureOf } from './structure';
 export { TOOL_VALUES } from './tools';
 export {

@@ -72,7 +72,7 @@ export interface PartAmount {
 /** Of an ingredient that is bought or grown, not made here. */
 export function partOf(ingredient: Ingredient): EmulsionPart {
   const { composition: c, category } = ingredient;
-  const values = ingredient.emulsion ?? byClass(ingredient);
+  const values = ingredient.emulsion ?? (ingredient.byHand ? unknownBinder(ingredient) : byClass(ingredient));
   const yolk = values.kind === 'yolk';
   const gum = category === 'thickener' && ingredient.bodyIndex > 1000;
   const sugar = c.sucrose + c.glucose + c.fructose + c.lactose + c.polyol;
@@ -114,6 +114,13 @@ const NOTHING: EmulsionValues = {
   dropUm: 0,
   gelYieldStressPa: 0,
 };
+
+/** What was entered by hand may hold drops or not: that it does not counts as the worse. */
+const unknownBinder = (ingredient: Ingredient): EmulsionValues => ({
+  ...byClass(ingredient),
+  kind: 'none',
+  adsorbableMassFraction: 0,
+});
 
 /** Rows of their own are few; the rest by what it is. Tag: estimate throughout. */
 function byClass({ category, composition: { water, fat, protein } }: Ingredient): EmulsionValues {

@@ -12,7 +12,8 @@ import { phasesOf } from './phases';
 import { mostOilMlPerS } from './pour';
 import { mix } from './testFixture';
 import { packedFraction } from './picture';
-import { classOf, THICKNESS_CLASSES } from './thickness';
+import { classOf } from './thickness';
+import { THICKNESS_CLASSES } from '#core/ingredient';
 import { TOOL_VALUES } from './tools';
 import { sugarWaterViscosityPaS, waterViscosityPaS } from './water';
 

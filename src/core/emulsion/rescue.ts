@@ -9,7 +9,7 @@ import type { EmulsionState, HoldRequest } from './state';
 import { pourPlan, type PourPlan } from './pour';
 import { emulsionPartOf } from './madePart';
 import { thickenWithOilMl, thinToG } from './adjust';
-import type { ThicknessClass } from './thickness';
+import type { ThicknessClass } from '#core/ingredient';
 import type { Ingredient } from '#core/ingredient';
 
 export const TROUBLES = ['split', 'wont-take', 'too-thick', 'too-thin', 'set-in-fridge'] as const;

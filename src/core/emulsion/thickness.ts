@@ -8,19 +8,10 @@
  * Past the limit there is oil outside: no yield, one and a half times the oil's own viscosity. Classes: estimate; two
  * are said where τ or η lies within a factor of 1.5 of a limit.
  */
+import type { ThicknessClass } from '#core/ingredient';
 import { closePacking, type FreshDrops, type Limit } from './drops';
 import { fitted } from './fitted';
 import type { Phases } from './phases';
-
-export const THICKNESS_CLASSES = [
-  'runny',
-  'pours-like-cream',
-  'coats-a-spoon',
-  'spoonable',
-  'holds-its-shape',
-  'stiff',
-] as const;
-export type ThicknessClass = (typeof THICKNESS_CLASSES)[number];
 
 export interface Thickness {
   readonly class: ThicknessClass;

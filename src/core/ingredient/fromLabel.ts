@@ -3,6 +3,7 @@
  * label does not say is filled in and stays an estimate: the rest is water, sugars are taken as
  * sucrose (as half glucose, half fructose in sour things), the density follows from the composition.
  */
+import { bodyFromWord, type ThicknessClass } from './body';
 import { COMPONENTS, type Category, type Composition, type Hazard } from './ingredient';
 import type { IngredientRow } from './row';
 
@@ -24,6 +25,8 @@ export interface LabelValues {
   readonly allergensEu14: readonly string[];
   /** Whether the cook has said which allergens the label names, be it none. */
   readonly allergensAnswered: boolean;
+  /** How thick it is, in kitchen words; null: nobody said. */
+  readonly thickness: ThicknessClass | null;
   /** Perishable until the cook says that it keeps by itself. */
   readonly keepsUnopened: boolean;
 }
@@ -106,6 +109,7 @@ export function ingredientFromLabel(label: LabelValues): LabelReading {
   const hazards: readonly Hazard[] = label.keepsUnopened ? [] : ['unlisted'];
   const round = (value: number): number => Number(value.toFixed(3));
   const composed = { water, ...parts };
+  const body = label.thickness === null ? null : bodyFromWord(label.thickness, label.category);
   return {
     status: 'read',
     guessed,
@@ -142,6 +146,7 @@ export function ingredientFromLabel(label: LabelValues): LabelReading {
         : USUAL_PROTEIN_BUFFER,
       pungencyIndex: {},
       bodyIndex: 0,
+      ...(body ? { structure: body } : {}),
       tag: 'estimate',
       source: 'label, entered by hand',
     },

@@ -22,6 +22,7 @@ export {
   type StructureValues,
   type Tag,
 } from './ingredient';
+export { bodyFromWord, THICKNESS_CLASSES, wordOfBody, type ThicknessClass } from './body';
 export { ACIDITY_LIMITS, takesLabelAcidity, withBottle } from './bottle';
 export {
   ingredientFromLabel,

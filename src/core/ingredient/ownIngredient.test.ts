@@ -21,6 +21,7 @@ const label: LabelValues = {
   allergensEu14: ['mustard'],
   allergensAnswered: true,
   keepsUnopened: false,
+  thickness: null,
 };
 
 describe('an ingredient from its label', () => {

@@ -158,6 +158,7 @@ describe('entered by hand', () => {
     allergensEu14: [] as readonly string[],
     allergensAnswered: false,
     keepsUnopened: false,
+    thickness: null,
   };
   const own = (name: string, more: Partial<typeof label> = {}) => {
     const reading = ingredientFromLabel({ ...label, ...more, name });

@@ -1,6 +1,7 @@
 /** A kitchen at work: its settings, vessels, catalogue and stock, and how a formula's lines are read with them. */
 import { EMPTY_PANTRY_ENTRY, type OwnIngredient, type PantryEntry, type Settings } from '#contract';
 import type { PackPrice } from '#core/composition';
+import { withTest } from '#core/emulsion';
 import type { Formula, ReadingContext } from '#core/formula';
 import {
   catalogueOf,
@@ -35,8 +36,8 @@ export function catalogueWith(own: readonly OwnIngredient[] | undefined, pantry:
     : REFERENCE_CATALOGUE;
   const bottled = Object.entries(pantry).flatMap(([id, { bottle }]) => {
     const ingredient = known.get(id as IngredientId);
-    const differs = bottle.acidityGPer100Ml !== null || bottle.ph !== null;
-    return ingredient && differs ? [withBottle(ingredient, bottle)] : [];
+    const differs = bottle.acidityGPer100Ml !== null || bottle.ph !== null || bottle.thickness;
+    return ingredient && differs ? [withTest(withBottle(ingredient, bottle), bottle.thickness)] : [];
   });
   return bottled.length ? catalogueOf([...known.values(), ...bottled]) : known;
 }

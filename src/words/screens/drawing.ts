@@ -1,5 +1,6 @@
 /** What stands in drawings and charts. */
 export const drawingWords = {
+  fromASpoonThickness: (thickness: string) => `From a spoon: ${thickness}`,
   shakeLine: 'shake line',
   hardlyChangesHowItTastes: 'Hardly changes how it tastes.',
   titleFromShowToShow2: (title: string, show: string, show2: string) => `${title} from ${show} to ${show2}`,

@@ -6,11 +6,14 @@ import type { OwnIngredient } from '#contract';
 import {
   COMPONENTS,
   FIGURES,
+  ownIngredientFromRow,
   provenanceOf,
+  REFERENCE_CATALOGUE,
   spreadOfFigure,
   type Ingredient,
   type IngredientId,
 } from '#core/ingredient';
+import { structureOf } from '#core/emulsion';
 import { pantryWords } from '#words/screens/pantry';
 import { Alert } from '../../ui/Alert';
 import { sayError } from '../../data/kitchenApi';
@@ -21,9 +24,10 @@ import { useKitchen, useOwnIngredients, usePantry } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { Loading } from '../../parts/PageState';
 import { EntryForm } from './EntryForm';
+import { ThicknessCard } from './ThicknessCard';
 import { LabelForm } from './LabelForm';
 import { copiedRow, RowForm } from './RowForm';
-import { CATEGORY_WORDS, COMPONENT_WORDS, HAZARD_WORDS } from './words';
+import { CATEGORY_WORDS, COMPONENT_WORDS, FAMILY_WORDS, HAZARD_WORDS } from './words';
 
 const NEW = 'new';
 
@@ -62,6 +66,10 @@ function IngredientView({
   const [editing, setEditing] = useState(false);
   const [save, saving] = useSaveShared('ingredient');
   const navigate = useNavigate();
+  const entry = entryOf(kitchen.pantry, ingredient.id);
+  const table = ownRow
+    ? ownIngredientFromRow(ownRow)
+    : (REFERENCE_CATALOGUE.get(ingredient.id) ?? ingredient);
   const copy = (): void => {
     const row = copiedRow(ingredient, `own_${newId()}`);
     save(row.id, null, row).then(
@@ -96,7 +104,10 @@ function IngredientView({
         <Alert className="mb-2">{pantryWords.notCopiedError(sayError(saving.error))}</Alert>
       )}
       <div className="grid items-start gap-3.5 lg:grid-cols-2">
-        <EntryForm ingredient={ingredient} entry={entryOf(kitchen.pantry, ingredient.id)} kitchen={kitchen} />
+        <div className="grid gap-3.5">
+          <EntryForm ingredient={ingredient} entry={entry} kitchen={kitchen} />
+          <ThicknessCard ingredient={ingredient} table={table} entry={entry} />
+        </div>
         {editing && ownRow ? (
           <RowForm
             row={ownRow}
@@ -114,6 +125,7 @@ function IngredientView({
 
 function Facts({ ingredient, settings }: { ingredient: Ingredient; settings: Kitchen['settings'] }) {
   const { composition, unitWeightsG, allergensEu14, allergensUs9, allergensMayBeIn, hazards } = ingredient;
+  const body = structureOf(ingredient);
   const parts = COMPONENTS.filter((key) => composition[key] > 0);
   const list = (words: readonly string[]): string =>
     words.length ? words.join(', ') : pantryWords.noneKnown;
@@ -195,6 +207,19 @@ function Facts({ ingredient, settings }: { ingredient: Ingredient; settings: Kit
           <>
             <dt className="text-quiet">{pantryWords.keeps}</dt>
             <dd>{ingredient.shelfNote}</dd>
+          </>
+        )}
+        {body && (
+          <>
+            <dt className="text-quiet">{pantryWords.body}</dt>
+            <dd>
+              {pantryWords.bodyFamilyYieldViscosity(
+                FAMILY_WORDS[body.family],
+                body.yieldStressPa > 0 ? formatNumber(body.yieldStressPa, 1, settings) : null,
+                formatNumber(body.viscosityPaS, body.viscosityPaS < 1 ? 3 : 1, settings),
+                ingredient.structure === null,
+              )}
+            </dd>
           </>
         )}
         {ingredient.emulsifierNote && (

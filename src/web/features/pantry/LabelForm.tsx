@@ -9,6 +9,7 @@ import {
   type Category,
   type LabelReading,
   type LabelValues,
+  type ThicknessClass,
 } from '#core/ingredient';
 import { sayLabelProblem } from '#words/reading';
 import { pantryWords } from '#words/screens/pantry';
@@ -21,6 +22,7 @@ import { Field } from '../../ui/Field';
 import { AllergenFields, type AllergenAnswer } from './AllergenFields';
 import { CATEGORY_WORDS } from './words';
 import { KeepLine } from './KeepLine';
+import { ThicknessChoice } from './ThicknessChoice';
 
 const FIGURES = [
   { key: 'fatG', label: pantryWords.fatG, needed: true },
@@ -47,6 +49,7 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
   const [figures, setFigures] = useState<Partial<Record<FigureKey, string>>>({});
   const [allergens, setAllergens] = useState<AllergenAnswer>({ named: [], answered: false });
   const [keeps, setKeeps] = useState(false);
+  const [thickness, setThickness] = useState<ThicknessClass | ''>('');
   const [save, saving] = useSaveShared('ingredient');
   const navigate = useNavigate();
 
@@ -76,6 +79,7 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
           allergensEu14: allergens.named,
           allergensAnswered: allergens.answered,
           keepsUnopened: keeps,
+          thickness: thickness === '' ? null : thickness,
         })
       : null;
   const found = findIngredient(name, kitchen.catalogue);
@@ -145,6 +149,7 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
             ))}
           </div>
         </fieldset>
+        <ThicknessChoice value={thickness} onChange={setThickness} />
         <AllergenFields answer={allergens} onAnswer={setAllergens} />
         <Tick
           label={pantryWords.itKeepsByItselfIn}

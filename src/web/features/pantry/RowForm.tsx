@@ -2,13 +2,17 @@ import { useSaveShared } from '../../sync/useSaveShared';
 import { useState } from 'react';
 import type { OwnIngredient } from '#contract';
 import {
+  bodyFromWord,
   COMPONENTS,
   HAZARDS,
   ingredientFromRow,
   usNamesOf,
+  wordOfBody,
+  type Category,
   type Composition,
   type Ingredient,
   type IngredientId,
+  type ThicknessClass,
 } from '#core/ingredient';
 import { pantryWords } from '#words/screens/pantry';
 import { Tick } from '../../ui/Tick';
@@ -17,6 +21,7 @@ import { Field } from '../../ui/Field';
 import { AllergenFields, type AllergenAnswer } from './AllergenFields';
 import { COMPONENT_WORDS, HAZARD_WORDS } from './words';
 import { KeepLine } from './KeepLine';
+import { ThicknessChoice } from './ThicknessChoice';
 
 /** A row of our own that begins as a copy; it says so. */
 export function copiedRow(ingredient: Ingredient, id: string): OwnIngredient {
@@ -56,10 +61,23 @@ export function copiedRow(ingredient: Ingredient, id: string): OwnIngredient {
     proteinBufferMmolPerPhPerG: ingredient.proteinBufferMmolPerPhPerG,
     pungencyIndex: ingredient.pungencyIndex,
     bodyIndex: ingredient.bodyIndex,
+    ...(ingredient.emulsion ? { emulsion: ingredient.emulsion } : {}),
+    ...(ingredient.structure ? { structure: ingredient.structure } : {}),
     otherSweetnessSucroseGPer100G: ingredient.otherSweetnessAsSucrose * 100,
     tag: 'estimate',
     source: pantryWords.copiedFromNameChangedBy(ingredient.name),
   };
+}
+
+/** What was copied keeps its own body until another word is said of it. */
+function bodyOf(
+  was: OwnIngredient['structure'],
+  word: ThicknessClass | '',
+  category: Category,
+): Pick<OwnIngredient, 'structure'> {
+  if (was && word === wordOfBody(was)) return { structure: was };
+  const body = word === '' ? null : bodyFromWord(word, category);
+  return body ? { structure: body } : {};
 }
 
 const LARGEST_SUM_G = 101;
@@ -78,6 +96,9 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
     named: row.allergensEu14,
     answered: row.byHand?.allergensAnswered ?? row.allergensEu14.length > 0,
   });
+  const [thickness, setThickness] = useState<ThicknessClass | ''>(
+    row.structure ? wordOfBody(row.structure) : '',
+  );
   const [save, saving] = useSaveShared('ingredient');
   const values = COMPONENTS.map((key) => ({
     key,
@@ -102,8 +123,10 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
       onSubmit={(event) => {
         event.preventDefault();
         if (wrong) return;
+        const { structure: was, ...rest } = row;
         const next: OwnIngredient = {
-          ...row,
+          ...rest,
+          ...bodyOf(was, thickness, row.category as Category),
           name: name.trim(),
           spoonDensityGPerMl: numbers.density!,
           typicalPh: numbers.ph,
@@ -170,6 +193,7 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
           )}
         </p>
       </fieldset>
+      <ThicknessChoice value={thickness} onChange={setThickness} />
       <AllergenFields answer={allergens} onAnswer={setAllergens} />
       <Tick
         label={pantryWords.itsLabelSaysThatIt}

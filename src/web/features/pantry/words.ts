@@ -1,6 +1,6 @@
 /** Kitchen words for what the ingredient record holds. */
 import { pantryWords } from '#words/screens/pantry';
-import type { Category, Composition, Hazard } from '#core/ingredient';
+import type { Category, Composition, Hazard, StructureFamily } from '#core/ingredient';
 
 export const CATEGORY_WORDS: Record<Category, string> = {
   oil: pantryWords.oil,
@@ -67,3 +67,19 @@ export const ALLERGENS = [
   ...(['cereals containing gluten', 'crustaceans', 'eggs', 'fish', 'peanuts', 'soy', 'milk'] as const),
   ...(['nuts', 'celery', 'mustard', 'sesame', 'sulphites', 'lupin', 'molluscs'] as const),
 ] as const;
+
+export const FAMILY_WORDS: Record<StructureFamily, string> = {
+  packed: pantryWords.familyPacked,
+  starch: pantryWords.familyStarch,
+  dairy: pantryWords.familyDairy,
+  cream: pantryWords.familyCream,
+  thin: pantryWords.familyThin,
+  nut: pantryWords.familyNut,
+  pulp: pantryWords.familyPulp,
+  curd: pantryWords.familyCurd,
+  mustard: pantryWords.familyMustard,
+  yolk: pantryWords.familyYolk,
+  paste: pantryWords.familyPaste,
+  fruit: pantryWords.familyFruit,
+  raw: pantryWords.familyRaw,
+};
