@@ -1,16 +1,7 @@
 export { byGain, candidateChanges, withChange, type Change } from './changes';
 export { runColumn, type ColumnInput } from './column';
 export { risingVelocityMPerS, sizeClasses } from './columnGrid';
-export {
-  hold,
-  HOLD_DAYS,
-  layersAt,
-  stepHold,
-  type Hold,
-  type LimitedBy,
-  type HoldClass,
-  type Layers,
-} from './hold';
+export { hold, HOLD_DAYS, layersAt, stepHold, type Hold, type LimitedBy, type Layers } from './hold';
 export { emulsionState, type EmulsionState, type OutsidePhase, type HoldRequest } from './state';
 export {
   bandFactorFrom,
@@ -28,7 +19,7 @@ export { paceNow, pourOn, startPouring, type PaceNow, type Pouring, type PourSet
 export { PACES, pourPlan, type Pace, type PourPlan } from './pour';
 export { remixOf, type Remix } from './remix';
 export { rescue, TROUBLES, type Rescue, type RescueStep, type Trouble } from './rescue';
-export { factorOf, PLATE_LIMITS_S, plateSeconds, withTest, type CounterTest } from './counterTests';
+export { factorOf, PLATE_LIMITS_S, withTest, type CounterTest } from './counterTests';
 export { type Thickness } from './thickness';
 export { THICKNESS_CLASSES, type ThicknessClass } from '#core/ingredient';
 export { structureOf } from './structure';

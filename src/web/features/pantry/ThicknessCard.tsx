@@ -59,7 +59,7 @@ export function ThicknessCard({ ingredient, table, entry }: ThicknessCardProps) 
     bottle: { ...entry.bottle, thickness },
   });
   const put = (next: CounterTest | null, was = test): void => {
-    save(ingredient.id, having(was), having(next)).then(
+    save(ingredient.id, was === test ? entry : having(was), having(next)).then(
       () => {
         setBefore({ was, is: next });
       },
