@@ -29,6 +29,9 @@ test(
     await page.getByLabel('In your own words').fill('a hair of water at the bottom');
     await page.getByRole('button', { name: 'A thin layer' }).click();
     await expect(page.getByTestId('lessons')).toContainText('apart at 8 h');
+    await expect(page.getByTestId('inside')).toContainText(
+      /^Of this kitchen’s \d+ looks? at jars, \d+ (was|were) inside/,
+    );
     await expect(page.getByTestId('jar-log').last()).toContainText('a thin layer: a hair of water');
     await page.getByRole('button', { name: 'Shaken again now' }).click();
     await expect(page.getByTestId('jar-log').last()).toContainText('Shaken');

@@ -19,7 +19,10 @@ export interface HoldSetting {
   readonly volumeMl: number;
   readonly fillShare?: number;
   readonly heightM: number;
+  /** While it stands, °C. */
   readonly temperatureC: number;
+  /** While it is mixed, °C; left out or null: a kitchen. */
+  readonly mixedC?: number | null;
   readonly roughly?: boolean;
 }
 
@@ -37,13 +40,19 @@ export const usualTemperatureC = (mustBeCold: boolean): number => (mustBeCold ? 
 
 export function holdRequest(
   portions: readonly { readonly ingredient: Ingredient; readonly massG: { readonly nominal: number } }[],
-  { tool, seconds, volumeMl, fillShare, heightM, temperatureC, roughly }: HoldSetting,
+  { tool, seconds, volumeMl, fillShare, heightM, temperatureC, mixedC, roughly }: HoldSetting,
 ): HoldRequest {
   return {
     amounts: portions
       .filter(({ massG }) => massG.nominal > 0)
       .flatMap(({ ingredient, massG }) => partAmounts(ingredient, massG.nominal)),
-    mixing: { tool, seconds, volumeMl, ...(fillShare === undefined ? {} : { fillShare }) },
+    mixing: {
+      tool,
+      seconds,
+      volumeMl,
+      ...(fillShare === undefined ? {} : { fillShare }),
+      ...(mixedC == null ? {} : { temperatureC: mixedC }),
+    },
     heightM,
     temperatureC,
     ...(roughly === undefined ? {} : { roughly }),

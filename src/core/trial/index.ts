@@ -16,7 +16,7 @@ export {
   type Source,
   type TrialEvent,
 } from './event';
-export { learnHold, lessonOf, type HoldLesson, type LearntHold } from './learnHold';
+export { learnHold, lessonOf, looksInside, type HoldLesson, type LearntHold } from './learnHold';
 export {
   bottleChanges,
   drifts,

@@ -8,6 +8,7 @@ import {
   keepsFailing,
   learnHold,
   lessonOf,
+  looksInside,
   madeSince,
   type HoldLesson,
   type KitchenJar,
@@ -35,6 +36,22 @@ const lesson = (formulaId: FormulaId, fine: number | null, gone: number | null, 
   goneS: gone === null ? null : gone * MIN,
 });
 const about = { formulaId: HOUSE, tool: 'shake', binder: 'mustard' } as const;
+
+describe('looks against the band that was said', () => {
+  it('counts those that can tell, and of them those inside', () => {
+    // Said: 150 min, 60 to 375.
+    const all = [
+      lesson(HOUSE, 60, 120),
+      lesson(HOUSE, null, 30),
+      lesson(HOUSE, 400, null),
+      lesson(OTHER, 100, null),
+      lesson(OTHER, 10, null),
+      lesson(OTHER, 300, 500),
+    ];
+    expect(looksInside(all)).toEqual({ looks: 5, inside: 3 });
+    expect(looksInside([])).toEqual({ looks: 0, inside: 0 });
+  });
+});
 
 describe('a lesson', () => {
   it('is between the last look that was fine and the first that was not', () => {

@@ -88,3 +88,21 @@ export function learnHold(
     others: others.length,
   };
 }
+
+export interface LooksInside {
+  /** Looks that can tell: it had come apart, or was fine beyond the early end of the band. */
+  readonly looks: number;
+  readonly inside: number;
+}
+
+/** How often what was seen lay within the band that was said of it then. */
+export function looksInside(lessons: readonly HoldLesson[]): LooksInside {
+  let [looks, inside] = [0, 0];
+  for (const { predicted, fineS, goneS } of lessons) {
+    const [low, high] = [predicted.medianS / predicted.bandFactor, predicted.medianS * predicted.bandFactor];
+    if (goneS === null && (fineS ?? 0) <= low) continue;
+    looks += 1;
+    if ((goneS ?? Infinity) >= low && (fineS ?? 0) <= high) inside += 1;
+  }
+  return { looks, inside };
+}

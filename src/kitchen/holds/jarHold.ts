@@ -9,12 +9,14 @@ export interface MixedIn {
   readonly tool: Tool;
   readonly seconds: number;
   readonly vessel: Vessel;
+  /** Of the room it was mixed in, °C; null or left out: nobody measured. */
+  readonly roomC?: number | null;
 }
 
 /** Null for an empty jar. */
 export function makingHold(
   portions: readonly JudgedPortion[],
-  { tool, seconds, vessel }: MixedIn,
+  { tool, seconds, vessel, roomC }: MixedIn,
 ): HoldRequest | null {
   const { mixedVolumeMl } = composition(portions);
   if (!(mixedVolumeMl > 0)) return null;
@@ -25,6 +27,7 @@ export function makingHold(
     volumeMl,
     fillShare: volumeMl / vessel.brimfulVolumeMl,
     heightM: Math.max(0.005, heightOfMl(vessel.outline, volumeMl) / 1000),
+    ...(roomC == null ? {} : { mixedC: roomC }),
     temperatureC: usualTemperatureC(judgePortions(portions).keeping.cold),
   });
 }

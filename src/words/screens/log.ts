@@ -1,6 +1,8 @@
 /** The log, and what the kitchen learned. */
 export const logWords = {
   whatWasLearnt: 'What was learnt',
+  ofLooksInside: (looks: number, inside: number) =>
+    `Of this kitchen’s ${looks} ${looks === 1 ? 'look' : 'looks'} at jars, ${inside} ${inside === 1 ? 'was' : 'were'} inside what was said.`,
   nobodyHasLookedAtA: 'Nobody has looked at a jar of this yet.',
   predictedMedians: (medianS: string) => `Predicted ${medianS};`,
   stillFineAtFines: (fineS: string) => `still fine at ${fineS}`,

@@ -29,6 +29,7 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Dialog } from '../../ui/Dialog';
 import { useHolds } from '../../workers/useHolds';
+import { ThicknessSpoon } from '../../parts/drawing/ThicknessSpoon';
 import { HoldTools } from './HoldTools';
 import { RescueSection } from '../../parts/RescueSection';
 import { sayTip } from '#words/tips';
@@ -138,7 +139,10 @@ export function HoldPanel(props: HoldPanelProps) {
           problem={secondsFit ? null : composeHoldWords.n1To3600Seconds}
         />
         <div className="min-w-60 flex-1" data-testid="hold-now">
-          <p className="font-semibold">{sayNow(learnt.hold)}</p>
+          <div className="flex items-start gap-3">
+            {hold && !hold.state.split && <ThicknessSpoon thickness={hold.state.thickness.class} size={52} />}
+            <p className="font-semibold">{sayNow(learnt.hold)}</p>
+          </div>
           {learnt.why && (
             <p className="text-sm" data-testid="learnt">
               {composeHoldWords.whyLookAtThemOr(learnt.why)}

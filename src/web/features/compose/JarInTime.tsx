@@ -5,6 +5,7 @@ import type { Keeping } from '#core/safety';
 import type { Vessel } from '#core/vessel';
 import { composeHoldWords } from '#words/screens/composeHold';
 import { Jar, type JarPart } from '../../parts/drawing/Jar';
+import { ThicknessSpoon } from '../../parts/drawing/ThicknessSpoon';
 import { partsInTime, SCRUB_STEPS, shareOf, timeAt } from '../../parts/drawing/jarInTime';
 import { Chips } from '../../ui/Chips';
 import { useLast } from '../../ui/useLast';
@@ -107,9 +108,12 @@ const HoldWords = memo(function HoldWords({
 }: Pick<JarInTimeProps, 'hold' | 'failed' | 'keeping' | 'onPanel'> & { outOfCold: boolean }) {
   return (
     <>
-      <p className="min-h-[3.3rem] text-[0.8125rem] leading-[1.1rem]" role="status">
-        {failed !== null ? composeHoldWords.theLayersCouldNotBe(failed) : sayAll(hold, keeping, outOfCold)}
-      </p>
+      <div className="flex min-h-[3.3rem] items-start gap-2">
+        {hold && !hold.state.split && <ThicknessSpoon thickness={hold.state.thickness.class} size={40} />}
+        <p className="text-[0.8125rem] leading-[1.1rem]" role="status">
+          {failed !== null ? composeHoldWords.theLayersCouldNotBe(failed) : sayAll(hold, keeping, outOfCold)}
+        </p>
+      </div>
       <button
         type="button"
         className="min-h-7 justify-self-start rounded-md text-sm font-semibold underline underline-offset-2 hover:bg-mint"

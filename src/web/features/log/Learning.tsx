@@ -2,11 +2,11 @@ import { SETTINGS_ID } from '#contract';
 import { useSaveShared } from '../../sync/useSaveShared';
 import { useMemo } from 'react';
 import { sayDuration } from '#words/hold';
-import { lessonOf } from '#core/trial';
+import { lessonOf, looksInside } from '#core/trial';
 import { logWords } from '#words/screens/log';
 import { Tick } from '../../ui/Tick';
 import { Alert } from '../../ui/Alert';
-import { sayError } from '../../data/kitchenApi';
+import { sayError, useLessonsQuery } from '../../data/kitchenApi';
 import type { Jar } from '../../data/jars';
 import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
@@ -23,6 +23,11 @@ export function Learning({ jars }: { jars: readonly Jar[] }) {
         return lesson && (learning.since === null || lesson.at >= learning.since) ? [lesson] : [];
       }),
     [jars, learning.since],
+  );
+  const said = useLessonsQuery().data;
+  const { looks, inside } = useMemo(
+    () => looksInside((said ?? []).filter(({ at }) => learning.since === null || at >= learning.since)),
+    [said, learning.since],
   );
   const set = (patch: Partial<typeof learning>): void => {
     const next = { ...settings, learning: { ...learning, ...patch } };
@@ -46,6 +51,11 @@ export function Learning({ jars }: { jars: readonly Jar[] }) {
             </li>
           ))}
         </ul>
+      )}
+      {looks > 0 && (
+        <p className="text-sm font-semibold" data-testid="inside">
+          {logWords.ofLooksInside(looks, inside)}
+        </p>
       )}
       {!learning.holds && <p className="text-sm">{logWords.theModelAloneSpeaksNow}</p>}
       <div className="flex flex-wrap gap-x-5 gap-y-1">

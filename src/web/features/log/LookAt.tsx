@@ -24,10 +24,10 @@ export function LookAt({ working, jar, place }: { working: WorkingFormula; jar: 
   const [writing, setWriting] = useState(false);
   const portions = useMemo(() => portionsNow(jar, kitchen.catalogue), [jar, kitchen.catalogue]);
   const vessel = vesselOf({ ...working.formula, vesselId: jar.vesselId }, kitchen.vessels);
-  const { tool, seconds } = makingOf(jar);
+  const { tool, seconds, roomC } = makingOf(jar);
   const asked = useMemo(
-    () => [makingHold(portions, { tool, seconds, vessel })],
-    [portions, tool, seconds, vessel],
+    () => [makingHold(portions, { tool, seconds, vessel, roomC })],
+    [portions, tool, seconds, vessel, roomC],
   );
   const [hold = null] = useHolds(asked);
   const since = minutesSinceShake(jar.events, new Date().toISOString());

@@ -50,6 +50,7 @@ export function SplitPanel({
     volumeMl,
     heightM: USUAL_HEIGHT_M,
     temperatureC,
+    mixedC: making.roomC,
     fillShare: Math.min(1, volumeMl / vessel.brimfulVolumeMl),
   });
   const state = portions.length > 0 ? emulsionState(request) : null;

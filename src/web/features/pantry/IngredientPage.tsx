@@ -215,8 +215,10 @@ function Facts({ ingredient, settings }: { ingredient: Ingredient; settings: Kit
             <dd>
               {pantryWords.bodyFamilyYieldViscosity(
                 FAMILY_WORDS[body.family],
-                body.yieldStressPa > 0 ? formatNumber(body.yieldStressPa, 1, settings) : null,
-                formatNumber(body.viscosityPaS, body.viscosityPaS < 1 ? 3 : 1, settings),
+                body.yieldStressPa > 0
+                  ? formatNumber(body.yieldStressPa, body.yieldStressPa < 10 ? 1 : 0, settings)
+                  : null,
+                formatNumber(body.viscosityPaS, body.viscosityPaS < 0.1 ? 3 : 1, settings),
                 ingredient.structure === null,
               )}
             </dd>

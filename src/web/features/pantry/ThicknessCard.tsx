@@ -70,7 +70,7 @@ export function ThicknessCard({ ingredient, table, entry }: ThicknessCardProps) 
     <section aria-label={words.howThickIsIt} className="card grid gap-3 p-4" data-testid="thickness">
       <h2 className="font-name text-lg font-bold">{words.howThickIsIt}</h2>
       <p className="flex items-center gap-3">
-        <ThicknessSpoon thickness={thick.class} />
+        <ThicknessSpoon thickness={thick.class} size={60} />
         <span>
           <strong>{words.neatThick(sayThickness(thick))}</strong>
           <span className="block text-sm text-quiet" role="status">
@@ -161,7 +161,7 @@ function PlateTest({ onFound, disabled }: TestProps) {
             inputMode="decimal"
             value={text}
             onText={setText}
-            problem={typed.fits ? null : words.betweenLowAndHigh(PLATE_LIMITS_S.low, PLATE_LIMITS_S.high)}
+            problem={!typed.wrong ? null : words.betweenLowAndHigh(PLATE_LIMITS_S.low, PLATE_LIMITS_S.high)}
           />
           <Button
             className="min-h-11"

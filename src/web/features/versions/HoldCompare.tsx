@@ -1,11 +1,12 @@
 import { lazy, Suspense, useMemo } from 'react';
 import { usualTemperatureC } from '#core/emulsion';
-import { sayHold } from '#words/hold';
+import { sayMixed } from '#words/hold';
 import type { Formula } from '#core/formula';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { holdAskedOf, mixedWith } from '#kitchen/holds';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { versionsWords } from '#words/screens/versions';
+import { ThicknessSpoon } from '../../parts/drawing/ThicknessSpoon';
 import { Alert } from '../../ui/Alert';
 import { useDrawnHolds } from '../../workers/useHolds';
 
@@ -44,8 +45,11 @@ export function HoldCompare({
       </h3>
       <ul className="mb-2 text-sm">
         {holds.map((hold, i) => (
-          <li key={i}>
-            <strong>{names[i]}:</strong> {hold ? sayHold(hold) : versionsWords.nothingInItSeparates}
+          <li key={i} className="flex items-center gap-2">
+            {hold && !hold.state.split && <ThicknessSpoon thickness={hold.state.thickness.class} size={36} />}
+            <span>
+              <strong>{names[i]}:</strong> {hold ? sayMixed(hold) : versionsWords.nothingInItSeparates}
+            </span>
           </li>
         ))}
       </ul>
