@@ -145,6 +145,8 @@ export const LIMIT_WORDS: Readonly<Record<LimitedBy, string>> = {
   emulsifier: 'Too little holds the drops: they flow together. More binder helps most.',
   thickness: 'The water side is thin: drops rise through it.',
   'oil-share': 'There is more oil than the water side holds: the oil is outside.',
+  body: 'Its body weeps in time, as yoghurt does: stir it through again.',
+  pieces: 'What is cut into it gives off water: salt and drain it first, or put it in last.',
   nothing: 'Nothing limits it within two weeks.',
 };
 

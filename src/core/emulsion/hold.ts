@@ -16,7 +16,7 @@ const DAY_S = 86_400;
 const BODY_PA = 0.5;
 
 export type HoldClass = 'temporary' | 'short' | 'semi-stable' | 'stable';
-export type LimitedBy = 'drops' | 'emulsifier' | 'thickness' | 'oil-share' | 'nothing';
+export type LimitedBy = 'drops' | 'emulsifier' | 'thickness' | 'oil-share' | 'body' | 'pieces' | 'nothing';
 
 export interface Hold {
   readonly state: EmulsionState;
@@ -91,10 +91,15 @@ function bandFactorOf(
 }
 
 /** What stands first in the way of a longer hold. */
-function limitedBy({ outsidePhase, fresh, split }: EmulsionState, medianS: number | null): LimitedBy {
+function limitedBy(
+  { outsidePhase, fresh, split, settling }: EmulsionState,
+  medianS: number | null,
+): LimitedBy {
   if (medianS === null) return 'nothing';
   if (outsidePhase === 'oil') return split ? 'oil-share' : 'emulsifier';
-  if (!fresh) return 'thickness';
+  if (settling.ruledBy === 'wilting') return 'pieces';
+  if (settling.ruledBy === 'weeping') return 'body';
+  if (!fresh || settling.ruledBy === 'bought') return 'thickness';
   if (fresh.covered < 0.95) return 'emulsifier';
   if (fresh.diameterM > 20e-6) return 'drops';
   return BINDERS[fresh.shares[0]!.binder].ruptureHz > 1e-6 ? 'emulsifier' : 'thickness';

@@ -5,6 +5,7 @@
  */
 import type { EmulsifierKind, EmulsionValues, Ingredient, StructureValues } from '#core/ingredient';
 import { structureOf } from './structure';
+import { wiltsOf } from './wilting';
 
 /** Mass fractions, 0..1. Mucilage is part of the fibre and takes no volume of its own. */
 export interface EmulsionPart {
@@ -31,6 +32,8 @@ export interface EmulsionPart {
   /** Drops of the emulsified oil, m. */
   readonly emulsifiedDropM: number;
   readonly swollenMlPerG: number;
+  /** Water it gives off where it lies in pieces, at most, 0..1 of its weight. */
+  readonly wilts: number;
   /** Its body; null: none of its own. */
   readonly structure: StructureValues | null;
   readonly emulsifier: EmulsifierKind;
@@ -58,6 +61,7 @@ export const EMPTY_PART: EmulsionPart = {
   emulsifiedOil: 0,
   emulsifiedDropM: 0,
   swollenMlPerG: 0,
+  wilts: 0,
   structure: null,
   emulsifier: 'none',
   adsorbableMassFraction: 0,
@@ -98,6 +102,7 @@ export function partOf(ingredient: Ingredient): EmulsionPart {
     emulsifiedOil: values.oilState === 'emulsified' ? c.fat : 0,
     emulsifiedDropM: values.dropUm * 1e-6,
     swollenMlPerG: values.swollenMlPerG,
+    wilts: wiltsOf(ingredient),
     structure: structureOf(ingredient),
     emulsifier: values.kind,
     adsorbableMassFraction: values.adsorbableMassFraction,

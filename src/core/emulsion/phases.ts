@@ -13,6 +13,7 @@ import { fitted } from './fitted';
 import { oilDensityKgPerM3, oilValuesOf, oilViscosityPaS, type OilShare } from './oils';
 import type { EmulsionPart, PartAmount } from './part';
 import { bodyOf, worked, type BaseBody, type BaseShare } from './structure';
+import { drawnBy } from './wilting';
 import { sugarWaterViscosityPaS, waterDensityKgPerM3, waterViscosityPaS } from './water';
 
 /** Apparent specific volumes, cm³/g, ideal mixing; sugar rises with °Bx. Salt, sugar, acetic: fitted to CRC tables; others from memory or estimate. */
@@ -60,6 +61,8 @@ export interface Phases {
   readonly oils: readonly OilShare[];
   readonly gumOfWater: number;
   readonly waterG: number;
+  /** Water that cut plants give off in time, m³. */
+  readonly wiltsM3: number;
   /** Everything in it is dry: paste and oil, nothing to part from. */
   readonly onlyDry: boolean;
 }
@@ -105,8 +108,17 @@ export function phasesOf(
     oils: oil.shares,
     gumOfWater,
     waterG: waterKg * 1000,
+    wiltsM3: wilting(amounts, tool, waterKg) / waterDensityKgPerM3(temperatureC),
     onlyDry: amounts.every(({ part, massG }) => massG <= 0 || part.water <= DRY),
   };
+}
+
+/** kg of water from what lies in pieces. */
+function wilting(amounts: readonly PartAmount[], tool: Tool, waterKg: number): number {
+  const pieces = ({ structure, wilts }: EmulsionPart): number =>
+    wilts > 0 && structure ? wilts * (1 - worked(structure, tool).share) : 0;
+  const kg = add(amounts, pieces);
+  return kg > 0 ? kg * drawnBy(add(amounts, (p) => p.salt) / Math.max(waterKg, 1e-9)) : 0;
 }
 
 /** m³ per kg of a part, its oil left out. Sugar takes more room the more of it there is. */

@@ -93,7 +93,8 @@ export function columnInput(state: Drawn, heightM: number, medianS: number): Col
     };
   const drops = settling.ruledBy === 'fresh' || !bought ? fresh : null;
   const d = drops?.diameterM ?? bought?.diameterM;
-  if (d === undefined || phi < LEAST_PHI || settling.ruledBy === 'weeping') return null;
+  if (d === undefined || phi < LEAST_PHI || settling.ruledBy === 'weeping' || settling.ruledBy === 'wilting')
+    return null;
   const spread = drops?.spread ?? BOUGHT_SPREAD;
   const packed = packedFraction(
     spread,

@@ -1,6 +1,6 @@
 /**
- * When the first layer can be seen, in closed form: three rates side by side, of fresh drops, of bought drops, and of a
- * base that weeps.
+ * When the first layer can be seen, in closed form: four rates side by side, of fresh drops, of bought drops, of a base
+ * that weeps, and of cut plants that wilt (see `wilting.ts`).
  *
  *   rising   t_St = 1.1 h / (Δρ g d²/(18 η_rest) · hind · net),  h = min(2.5 mm, 5 % of the height)
  *   breaking t_film = 1/(K (d/100 µm)^1.5 · clamp(1.2 mPa s/η_rest, 1e−4, 1)^½)
@@ -15,6 +15,7 @@ import { fitted } from './fitted';
 import type { FreshDrops, Limit } from './drops';
 import type { Phases } from './phases';
 import { packedYieldPa } from './thickness';
+import { wiltedAfterS } from './wilting';
 
 const DAY_S = 86_400;
 const SEEN_M = 2.5e-3;
@@ -29,7 +30,7 @@ export interface Settling {
   readonly seconds: number;
   readonly firstLayer: 'watery' | 'oil';
   /** What rules it. */
-  readonly ruledBy: 'fresh' | 'bought' | 'weeping' | 'nothing';
+  readonly ruledBy: 'fresh' | 'bought' | 'weeping' | 'wilting' | 'nothing';
 }
 
 export function settlingOf(
@@ -54,8 +55,9 @@ export function settlingOf(
     bought: preDropM > 0 ? weight(pre) / (rise(preDropM, preNet) + gelS) : 0,
     weeping:
       weepShare > 0 && gelS > 0 ? weepShare ** 4 / (weepShare ** 4 + fitted('weepsFrom') ** 4) / gelS : 0,
+    wilting: 1 / wiltedAfterS((Math.min(SEEN_M, SEEN_SHARE * heightM) / heightM) * (whole / phases.wiltsM3)),
   };
-  const total = rates.fresh + rates.bought + rates.weeping;
+  const total = rates.fresh + rates.bought + rates.weeping + rates.wilting;
   if (!(total > 0)) return { seconds: Infinity, firstLayer: 'watery', ruledBy: 'nothing' };
   const oil = films > 0 ? (rates.fresh * films) / (risen + films) : 0;
   const [[ruledBy]] = Object.entries(rates).sort((a, b) => b[1] - a[1]) as [[keyof typeof rates, number]];
