@@ -10,6 +10,7 @@ import { benchPh } from './phBalance';
 import { benchPlan } from './plan';
 import { benchScrub } from './scrub';
 import { benchSeparation } from './separation';
+import { benchThickness } from './thickness';
 import { benchReading } from './reading';
 import { benchRecalculation } from './recalculation';
 
@@ -20,6 +21,7 @@ benchBalance();
 benchBatch();
 benchPlan();
 benchSeparation();
+benchThickness();
 const server = await startDemo();
 try {
   await benchKeyToNeedle(server);
