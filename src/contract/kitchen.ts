@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { EmulsionValues, IngredientRow } from '#core/ingredient';
+import { PACE_LIMITS } from '#core/batch';
 import { PLATE_LIMITS_S } from '#core/emulsion';
 import {
   ACIDITY_LIMITS,
@@ -72,6 +73,12 @@ export const settingsSchema = z.strictObject({
       }),
     fridgeC: z.number().min(-2).max(15),
     roomC: z.number().min(-5).max(45),
+    /** How this kitchen's hands compare with common practice, in peeling, grating and juicing; left out: as they do. */
+    handPace: z
+      .number()
+      .min(PACE_LIMITS.low, `at least ${PACE_LIMITS.low * 100} %`)
+      .max(PACE_LIMITS.high, `at most ${PACE_LIMITS.high * 100} %`)
+      .optional(),
     holdBack: z.strictObject({
       salt: shareSchema,
       rawAllium: shareSchema,

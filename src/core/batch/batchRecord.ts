@@ -28,6 +28,8 @@ export type BatchEvent =
       readonly value: number;
       readonly reading: Reading;
     }
+  /** How long peeling, grating and juicing took, and how long had been said. */
+  | { readonly kind: 'hand-work'; readonly seconds: number; readonly saidS: number }
   | ({ readonly kind: 'use-by' } & UseByChange)
   /** What went otherwise, in words. */
   | { readonly kind: 'noted'; readonly note: string }

@@ -36,3 +36,4 @@ export { snapshotOf, type BatchSnapshot } from './snapshot';
 export { spreadOver, type OpenLoad, type SpreadTargets } from './spread';
 export { batchSize, ordersByVersion, type BatchTarget } from './target';
 export { keepUntil, keepUntilProblem, type NotAfter, type UseBy, type UseByProblem } from './useBy';
+export { PACE_LIMITS, paceAfter } from './handWork';

@@ -22,6 +22,7 @@ import { exactly } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
 import { heightOfMl, type Vessel } from '#core/vessel';
 import { coolingOf, type Cooling, type CoolingSetting } from './cooling';
+import { handWorkOf, type HandWork } from './handWork';
 import { heldBackOf, type HeldBack, type HoldBackShares, type School } from './holdBack';
 import {
   capacityOf,
@@ -64,6 +65,8 @@ export interface BatchRequest {
   readonly storage: Vessel | null;
   readonly cooling: Omit<CoolingSetting, 'thick'>;
   readonly mustBeCold: boolean;
+  /** How this kitchen's hands compare with common practice; left out: as they do. */
+  readonly handPace?: number | undefined;
   readonly style: Style | null;
   readonly portionMl: number;
   readonly stock: ReadonlyMap<IngredientId, StockFacts>;
@@ -136,7 +139,9 @@ export interface BatchPlan {
   readonly storage: Storage | null;
   readonly pullList: PullList;
   readonly costPerPortion: number | null;
+  /** Weighing, pouring, mixing, and the work by hand before them. */
   readonly handsOnS: number;
+  readonly handWork: HandWork;
   /** As a jar, and as it will stand; null where there is nothing to separate. */
   readonly holds: { readonly jar: HoldRequest; readonly batch: HoldRequest };
 }
@@ -193,6 +198,10 @@ export function* planBatch(request: BatchRequest): Work<BatchAnswer> {
     stock,
   );
   const storage = storageOf(request, size.yieldMl);
+  const handWork = handWorkOf(
+    planned.map((line) => ({ ...line, massG: line.plannedG + line.asideG })),
+    request.handPace,
+  );
   return {
     status: 'planned',
     scaleFactor: size.scaleFactor,
@@ -208,7 +217,8 @@ export function* planBatch(request: BatchRequest): Work<BatchAnswer> {
     rounding: worstOf(rounded.flatMap(({ rounding }) => (rounding ? [rounding] : []))),
     drift: driftOf(planned, request.style),
     costPerPortion: pullList.unpriced.length === 0 && portions > 0 ? pullList.cost / portions : null,
-    handsOnS: loads.reduce((sum, load) => sum + loadSeconds(load), 0),
+    handsOnS: loads.reduce((sum, load) => sum + loadSeconds(load), 0) + handWork.seconds,
+    handWork,
     holds: holdsOf(request, planned, loads, storage),
   };
 }

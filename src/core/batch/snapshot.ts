@@ -42,6 +42,8 @@ export interface BatchSnapshot {
   /** Null: nothing that went in says a day. */
   readonly notAfter?: NotAfter | null | undefined;
   readonly cost: number | null;
+  /** Peeling, grating and juicing, as it was planned, s. */
+  readonly handWorkS?: number | undefined;
   /** Of the version, when the batch was taken on. */
   readonly versionState: VersionState;
 }
@@ -98,6 +100,7 @@ export function snapshotOf(plan: BatchPlan, request: BatchRequest, about: Snapsh
     ...about.found,
     notAfter: about.notAfter ?? null,
     cost: plan.pullList.unpriced.length === 0 ? plan.pullList.cost : null,
+    handWorkS: plan.handWork.seconds,
     versionState: about.versionState,
   };
 }

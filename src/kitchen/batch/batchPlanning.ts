@@ -130,6 +130,7 @@ export function batchRequestOf(
         ? null
         : (vessels.find(({ id }) => id === (choices.storageId || STORED_IN)) ?? null),
     cooling: { startC: choices.startC, fridgeC },
+    handPace: settings.batch.handPace,
     portionMl: settings.servingVolumeMl,
   };
 }

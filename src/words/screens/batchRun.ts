@@ -5,6 +5,14 @@ export const batchRunWords = {
   loads: 'Loads',
   oneLoad: 'One load',
   lengthLoads: (length: number) => `${length} loads`,
+  handWork: 'Work by hand',
+  handWorkSaid: (said: string) =>
+    `Peeling, grating, juicing, picking: about ${said} were planned (common practice, moved by your own times).`,
+  handWorkTook: (took: string, said: string) =>
+    `It took ${took}; ${said} had been planned. Later plans reckon with it.`,
+  tookMinutes: 'It took, minutes',
+  n1To1440: '1 to 1440 minutes',
+  ofItByHand: (seconds: string, things: string) => `${seconds} of it by hand before: ${things}`,
   formHandsonsOfWork: (form: string, handsOnS: string) => `${form}, ${handsOnS} of work`,
   loadPartVolumeInThe: (part: number, volume: string, name: string) =>
     `Load ${part}: ${volume} in the ${name}`,

@@ -268,6 +268,7 @@ function refusal({ plan, events, state }: BatchRecord, event: NewBatchEvent['eve
       return state === 'signed' || state === 'called-off' ? { status: 'closed' } : null;
     case 'lot':
     case 'temperature':
+    case 'hand-work':
     case 'noted':
     case 'corrected':
       return null;

@@ -3,6 +3,7 @@ import type { BatchEventRecord, BatchRecord } from '#contract';
 import { standingBatchEvents } from '#core/batch';
 import { TEMPERATURE_WORDS } from '#words/batch';
 import type { Catalogue } from '#core/ingredient';
+import { sayDuration } from '#words/hold';
 import { batchRunWords } from '#words/screens/batchRun';
 import { Alert } from '../../ui/Alert';
 import { useCooksQuery } from '../../data/kitchenApi';
@@ -132,6 +133,8 @@ function sayEvent({ event }: BatchEventRecord, catalogue: Catalogue, settings: N
         event.days === 1 ? batchRunWords.day : batchRunWords.days,
         event.reason ? `: ${event.reason}` : '',
       );
+    case 'hand-work':
+      return batchRunWords.handWorkTook(sayDuration(event.seconds), sayDuration(event.saidS));
     case 'noted':
       return event.note;
     case 'verdict':

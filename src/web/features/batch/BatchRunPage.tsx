@@ -10,6 +10,7 @@ import { FormulaStages } from '../../parts/FormulaStages';
 import { Loading, Trouble } from '../../parts/PageState';
 import { BatchLog } from './BatchLog';
 import { FinishBatch } from './FinishBatch';
+import { HandWork } from './HandWork';
 import { Lots } from './Lots';
 import { Papers } from './Papers';
 import { RunLoads } from './RunLoads';
@@ -68,6 +69,7 @@ function Run({ batch }: { batch: BatchRecord }) {
         </div>
         <div className="grid content-start gap-3.5">
           <Papers batch={batch} />
+          <HandWork batch={batch} />
           <Temperatures batch={batch} />
           <Lots batch={batch} />
         </div>

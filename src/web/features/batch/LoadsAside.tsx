@@ -6,7 +6,7 @@ import type { Settings } from '#contract';
 import { batchRunWords } from '#words/screens/batchRun';
 import { Jar, type JarPart } from '../../parts/drawing/Jar';
 import { liquidColour } from '../../parts/drawing/colours';
-import { formatMass, formatNumber, formatVolume } from '#words/numbers';
+import { formatMass, formatNumber, formatVolume, inSentence } from '#words/numbers';
 
 const WARM_C = 40;
 const MOST_DRAWN = 6;
@@ -55,6 +55,16 @@ export function LoadsAside({
           sayDuration(handsOnS),
         )}
       </h2>
+      {plan.handWork.seconds >= 60 && (
+        <p className="text-sm" data-testid="hand-work">
+          {batchRunWords.ofItByHand(
+            sayDuration(plan.handWork.seconds),
+            plan.handWork.things
+              .map(({ ingredient }) => inSentence(ingredient.name.split(',')[0]!))
+              .join(', '),
+          )}
+        </p>
+      )}
       <ul className="flex flex-wrap gap-3" data-testid="loads">
         {loads.slice(0, MOST_DRAWN).map((load, i) => (
           <li key={i} className="text-center text-sm">
