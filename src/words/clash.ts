@@ -79,6 +79,8 @@ const FIELDS: Readonly<Record<string, string>> = {
   ph: 'pH',
   openedOn: 'opened on',
   useBy: 'use by',
+  thickness: 'thickness',
+  handPace: 'pace of work by hand',
   windows: 'windows',
   initials: 'initials',
 };

@@ -15,7 +15,7 @@ import type { IngredientId } from '#core/ingredient';
 import { fromCsv, joined, underHeader } from '#core/interchange';
 import { sayIssue } from '#words/problems';
 import { tablesWords } from '#words/screens/tables';
-import { ADDITION_HEADER, BATCH_HEADER, INGREDIENT_HEADER, LOG_HEADER, WHOLE } from './tables';
+import { ADDITION_HEADER, BATCH_HEADER, INGREDIENT_HEADER, LOG_HEADER, readTest, WHOLE } from './tables';
 
 type Cells = Readonly<Record<string, string>>;
 
@@ -47,7 +47,8 @@ export function readTable(text: string): TableReading | null {
   const header = { formula: ADDITION_HEADER, id: INGREDIENT_HEADER, at: LOG_HEADER, number: BATCH_HEADER }[
     first
   ]!;
-  const needed = first === 'formula' ? ['amount', 'ingredient'] : header;
+  // Columns that came later are not asked of a table from before.
+  const needed = first === 'formula' ? ['amount', 'ingredient'] : header.filter((name) => name !== LATER);
   const { missing, records } = underHeader(reading.rows, needed);
   if (missing.length > 0) return unread(tablesWords.theTableHasNoColumn(missing.join(', ')));
   try {
@@ -65,6 +66,9 @@ export function readTable(text: string): TableReading | null {
     return unread(error instanceof TableError ? error.message : tablesWords.aRecordInTheTable);
   }
 }
+
+/** A column of the stock table that older tables lack. */
+const LATER = 'thickness';
 
 class TableError extends Error {}
 
@@ -172,6 +176,8 @@ function readStock(rows: readonly Cells[]): TableReading {
         ph: number('bottlePh'),
         openedOn: row.openedOn || null,
         useBy: row.useBy || null,
+        // A table from before has no such column, and says nothing of it.
+        ...(row.thickness === undefined ? {} : { thickness: readTest(row.thickness) }),
       },
     };
     entries.set(row.id as IngredientId, checked(pantryEntrySchema, entry, where));
@@ -219,9 +225,16 @@ export const changedEntries = (
   entries: ReadonlyMap<IngredientId, PantryEntry>,
   pantry: Readonly<Record<string, PantryEntry>>,
 ): readonly (readonly [IngredientId, PantryEntry])[] =>
-  [...entries].filter(
-    ([id, entry]) => JSON.stringify(entry) !== JSON.stringify(ordered(pantry[id] ?? EMPTY_PANTRY_ENTRY)),
-  );
+  [...entries].flatMap(([id, entry]) => {
+    const now = pantry[id] ?? EMPTY_PANTRY_ENTRY;
+    const then = ordered('thickness' in entry.bottle ? entry : withThicknessOf(now, entry));
+    return JSON.stringify(then) === JSON.stringify(ordered(now)) ? [] : [[id, then] as const];
+  });
+
+const withThicknessOf = ({ bottle: { thickness } }: PantryEntry, entry: PantryEntry): PantryEntry => ({
+  ...entry,
+  bottle: { ...entry.bottle, thickness },
+});
 
 /** In the order in which the table writes them. */
 const ordered = ({ onHandG, price, packMassG, bottle }: PantryEntry): PantryEntry => ({
@@ -234,5 +247,6 @@ const ordered = ({ onHandG, price, packMassG, bottle }: PantryEntry): PantryEntr
     ph: bottle.ph,
     openedOn: bottle.openedOn,
     useBy: bottle.useBy,
+    thickness: bottle.thickness ?? null,
   },
 });

@@ -1,5 +1,5 @@
 /** Tables for a spreadsheet. Numbers in their own unit, with a point, whatever the screen shows. */
-import type { BatchRecord, KitchenDocument, OwnIngredient, TrialRecord } from '#contract';
+import type { BatchRecord, KitchenDocument, OwnIngredient, PantryEntry, TrialRecord } from '#contract';
 import { latestOf } from '#core/batch';
 import { STATE_WORDS } from '#words/batch';
 import type { Formula } from '#core/formula';
@@ -60,7 +60,18 @@ export const formulaRows = (
 
 export const INGREDIENT_HEADER: Row = [
   ...['id', 'name', 'category', 'gramsPerMl', 'onHandG', 'price', 'packG'],
-  ...['bottle', 'acidityGPer100Ml', 'bottlePh', 'openedOn', 'useBy', 'allergens', 'tag', 'source', WHOLE],
+  ...[
+    'bottle',
+    'acidityGPer100Ml',
+    'bottlePh',
+    'openedOn',
+    'useBy',
+    'thickness',
+    'allergens',
+    'tag',
+    'source',
+    WHOLE,
+  ],
 ];
 /** @param own the kitchen's own ingredients, which no reference table holds */
 export const ingredientRows = (
@@ -77,11 +88,23 @@ export const ingredientRows = (
       return [
         ...[id, name, category, exact(spoonDensityGPerMl), exact(onHandG), exact(price), exact(packMassG)],
         ...[bottle.label, exact(bottle.acidityGPer100Ml), exact(bottle.ph)],
-        ...[bottle.openedOn ?? '', bottle.useBy ?? '', allergensEu14.join('; '), tag, source],
+        ...[bottle.openedOn ?? '', bottle.useBy ?? '', writeTest(bottle.thickness)],
+        ...[allergensEu14.join('; '), tag, source],
         row ? JSON.stringify(row) : '',
       ];
     });
 };
+/** "plate 12", "plate still", "spoon stays"; empty: as the table has it. */
+const writeTest = (test: PantryEntry['bottle']['thickness']): string => {
+  if (!test) return '';
+  return test.kind === 'plate' ? `plate ${test.seconds ?? 'still'}` : `spoon ${test.line}`;
+};
+export function readTest(text: string): NonNullable<PantryEntry['bottle']['thickness']> | null {
+  const [kind, what = ''] = text.trim().split(/\s+/);
+  if (kind === 'plate') return { kind, seconds: what === 'still' ? null : Number(what) };
+  return kind === 'spoon' ? { kind, line: what === 'stays' ? 'stays' : 'closes' } : null;
+}
+
 const exact = (value: number | null): string => (value === null ? '' : String(value));
 
 export const LOG_HEADER: Row = ['at', 'formula', 'version', 'jar', 'cook', 'what', WHOLE];

@@ -214,4 +214,5 @@ const hasBottle = ({ bottle }: PantryEntry): boolean =>
   bottle.openedOn !== null ||
   bottle.useBy !== null ||
   bottle.acidityGPer100Ml !== null ||
-  bottle.ph !== null;
+  bottle.ph !== null ||
+  Boolean(bottle.thickness);

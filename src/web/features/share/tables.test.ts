@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EMPTY_PANTRY_ENTRY, readDocument, type BatchRecord, type TrialRecord } from '#contract';
@@ -83,12 +84,35 @@ describe('tables of the kitchen come back whole', () => {
         expect(changedEntries(reading.entries, pantry)).toEqual([]);
         expect(changedEntries(reading.entries, {}).map(([id]) => id)).toEqual(
           ids.filter(
-            (id) => JSON.stringify(pantry[id] ?? EMPTY_PANTRY_ENTRY) !== JSON.stringify(EMPTY_PANTRY_ENTRY),
+            (id) =>
+              !isDeepStrictEqual(
+                { ...(pantry[id] ?? EMPTY_PANTRY_ENTRY) },
+                {
+                  ...EMPTY_PANTRY_ENTRY,
+                  bottle: {
+                    ...EMPTY_PANTRY_ENTRY.bottle,
+                    ...(id in pantry ? { thickness: null } : {}),
+                  },
+                },
+              ),
           ),
         );
       }),
       { numRuns: 60 },
     );
+  });
+
+  it('a stock table from before thickness was kept leaves it as it is', () => {
+    const id = 'yoghurt_whole' as IngredientId;
+    const bottle = { ...EMPTY_PANTRY_ENTRY.bottle, thickness: { kind: 'plate', seconds: 12 } as const };
+    const pantry = { [id]: { ...EMPTY_PANTRY_ENTRY, bottle } };
+    const at = INGREDIENT_HEADER.indexOf('thickness');
+    const without = [INGREDIENT_HEADER, ...ingredientRows(REFERENCE_CATALOGUE, pantry, [])].map((row) =>
+      row.filter((_, i) => i !== at),
+    );
+    const reading = readTable(toCsv(without));
+    if (reading?.kind !== 'stock') throw new Error(JSON.stringify(reading));
+    expect(changedEntries(reading.entries, pantry)).toEqual([]);
   });
 
   it('batches with loads whose records are longer than a cell', () => {
