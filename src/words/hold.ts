@@ -86,7 +86,7 @@ function sayRoom({ roomForOilMl: room, split }: Hold['state']): string {
 }
 
 /** Within so much of its limit, as a share of its oil, a cook wants to know before pouring on. */
-const NEAR_ROOM = 0.25;
+const NEAR_ROOM = 0.6;
 /** The same, only where it is a matter of the next pour. */
 function sayRoomIfNear({ state }: Hold): string {
   const { roomForOilMl: room, phases } = state;

@@ -43,23 +43,24 @@ interface ThicknessCardProps {
   readonly entry: PantryEntry;
 }
 
+/** Undefined where nobody ever tested: undo brings back exactly that, so that other screens see no change. */
+type Found = PantryEntry['bottle']['thickness'];
+
+function having(entry: PantryEntry, found: Found): PantryEntry {
+  const { thickness: _, ...bottle } = entry.bottle;
+  return { ...entry, bottle: found === undefined ? bottle : { ...bottle, thickness: found } };
+}
+
 /** Nothing for what has no body of its own. */
 export function ThicknessCard({ ingredient, table, entry }: ThicknessCardProps) {
   const body = structureOf(table);
   const [save, saving] = useSaveShared('pantry');
-  const [before, setBefore] = useState<{
-    readonly was: CounterTest | null;
-    readonly is: CounterTest | null;
-  } | null>(null);
+  const [before, setBefore] = useState<{ readonly was: Found; readonly is: Found } | null>(null);
   const thick = neatly(ingredient);
   if (!body || body.cut === 'pieces' || !thick) return null;
-  const test = entry.bottle.thickness ?? null;
-  const having = (thickness: CounterTest | null): PantryEntry => ({
-    ...entry,
-    bottle: { ...entry.bottle, thickness },
-  });
-  const put = (next: CounterTest | null, was = test): void => {
-    save(ingredient.id, was === test ? entry : having(was), having(next)).then(
+  const found = entry.bottle.thickness;
+  const put = (next: Found, was: Found = found): void => {
+    save(ingredient.id, having(entry, was), having(entry, next)).then(
       () => {
         setBefore({ was, is: next });
       },
@@ -74,21 +75,19 @@ export function ThicknessCard({ ingredient, table, entry }: ThicknessCardProps) 
         <span>
           <strong>{words.neatThick(sayThickness(thick))}</strong>
           <span className="block text-sm text-quiet" role="status">
-            {test ? sayTaught(test, factorOf(body, test)) : words.asThePantrySaysEstimate}
+            {found ? sayTaught(found, factorOf(body, found)) : words.asThePantrySaysEstimate}
           </span>
         </span>
       </p>
       <PlateTest
-        onFound={(found) => {
-          put(found);
+        onFound={(test) => {
+          put(test);
         }}
-        disabled={saving.isLoading}
       />
       <SpoonTest
-        onFound={(found) => {
-          put(found);
+        onFound={(test) => {
+          put(test);
         }}
-        disabled={saving.isLoading}
       />
       {saving.error !== undefined && <Alert>{words.notKept(sayError(saving.error))}</Alert>}
       <div className="flex flex-wrap gap-3">
@@ -101,7 +100,7 @@ export function ThicknessCard({ ingredient, table, entry }: ThicknessCardProps) 
             {words.undo}
           </Button>
         )}
-        {test && (
+        {found && (
           <Button
             onClick={() => {
               put(null);
@@ -117,11 +116,10 @@ export function ThicknessCard({ ingredient, table, entry }: ThicknessCardProps) 
 
 interface TestProps {
   readonly onFound: (test: CounterTest) => void;
-  readonly disabled: boolean;
 }
 
 /** Started as the plate is tilted, stopped as the front passes 5 cm; or typed. */
-function PlateTest({ onFound, disabled }: TestProps) {
+function PlateTest({ onFound }: TestProps) {
   const [from, setFrom] = useState<number | null>(null);
   const [now, setNow] = useState(0);
   const [text, setText] = useState('');
@@ -152,7 +150,7 @@ function PlateTest({ onFound, disabled }: TestProps) {
       <p className="text-sm text-quiet">{words.aTeaspoonOnAPlate}</p>
       {from === null ? (
         <div className="flex flex-wrap items-end gap-3">
-          <Button kind="main" className="min-h-14 px-5" disabled={disabled} onClick={begin}>
+          <Button kind="main" className="min-h-14 px-5" onClick={begin}>
             {words.tiltedStart}
           </Button>
           <Field
@@ -165,7 +163,7 @@ function PlateTest({ onFound, disabled }: TestProps) {
           />
           <Button
             className="min-h-11"
-            disabled={disabled || typed.value === null}
+            disabled={typed.value === null}
             onClick={() => {
               if (typed.value !== null) found(typed.value);
             }}
@@ -174,7 +172,6 @@ function PlateTest({ onFound, disabled }: TestProps) {
           </Button>
           <Button
             className="min-h-11"
-            disabled={disabled}
             onClick={() => {
               found(null);
             }}
@@ -216,7 +213,7 @@ function PlateTest({ onFound, disabled }: TestProps) {
   );
 }
 
-function SpoonTest({ onFound, disabled }: TestProps) {
+function SpoonTest({ onFound }: TestProps) {
   return (
     <fieldset className="grid gap-2">
       <legend className="font-semibold">{words.theBackOfTheSpoon}</legend>
@@ -226,7 +223,6 @@ function SpoonTest({ onFound, disabled }: TestProps) {
           <Button
             key={line}
             className="min-h-11"
-            disabled={disabled}
             onClick={() => {
               onFound({ kind: 'spoon', line });
             }}

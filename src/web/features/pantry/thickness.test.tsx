@@ -41,7 +41,7 @@ describe('how thick a thing is in this kitchen', () => {
     });
     await user.click(await screen.findByRole('button', { name: 'Undo' }));
     await vi.waitFor(() => {
-      expect(kept()?.bottle.thickness).toBeNull();
+      expect(kept()?.bottle.thickness).toBeUndefined();
     });
   });
 
