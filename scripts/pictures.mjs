@@ -31,7 +31,6 @@ const VIEWS = [
       await page.locator('[aria-label="Time after mixing"]:enabled').fill('78');
       await page.getByRole('button', { name: 'How to make it hold' }).click();
       await page.getByTestId('hold-changes').getByRole('listitem').nth(2).waitFor();
-      await page.getByText('Trying').waitFor({ state: 'detached' });
     },
   },
   {
@@ -69,22 +68,18 @@ const VIEWS = [
   },
   { name: 'ingredient', path: '/pantry/walnuts', size: WIDE },
   {
-    name: 'side-by-side',
-    path: '/side-by-side?formula=walnut-cider',
+    name: 'thickness',
+    path: '/formulas/house-mayonnaise/compose',
     size: WIDE,
     before: async (page) => {
-      await page.getByRole('button', { name: 'Make the cards' }).click();
-      const tasters = page.getByTestId('taster');
-      await tasters.first().waitFor();
-      for (let i = 0; i < 6; i++) {
-        const pick = tasters
-          .nth(i)
-          .getByRole('button')
-          .nth(i % 3);
-        await pick.click();
-        await page.waitForTimeout(400);
-      }
-      await page.getByTestId('result').waitFor();
+      await page.getByRole('img', { name: /From a spoon/ }).waitFor();
+      const add = page.getByRole('combobox', { name: /Add/ }).or(page.getByPlaceholder(/^Add/)).first();
+      await add.fill('150 ml sunflower oil');
+      await add.press('Enter');
+      await page
+        .getByTestId('hold')
+        .getByText(/of its oil is too much|more oil/)
+        .waitFor();
     },
   },
   {
@@ -95,20 +90,15 @@ const VIEWS = [
   },
   { name: 'batch-record', path: '/formulas/walnut-cider/batch/demo-batch-1', size: WIDE },
   {
-    name: 'weigh-out',
-    path: '/formulas/walnut-cider/make?jar=demo-batch-2-load-2',
+    name: 'plate-test',
+    path: '/pantry/yoghurt_whole',
     size: WIDE,
     before: async (page) => {
-      const claim = page.getByRole('button', { name: 'Read it here' });
-      await page.waitForTimeout(800);
-      if (await claim.isVisible()) await claim.click();
-      await page.getByTestId('reading').waitFor();
-      // Another making may have left something on it.
-      await page.waitForTimeout(1500);
-      await page.keyboard.press('t');
-      await weigh(page, 1120);
-      await page.waitForTimeout(1500);
-      await page.evaluate(() => window.scrollTo(0, 0));
+      const card = page.getByTestId('thickness');
+      await card.getByLabel('or seconds').fill('34');
+      await card.getByRole('button', { name: 'Set' }).click();
+      await card.getByText('Runs 5 cm').waitFor();
+      await page.evaluate(() => window.scrollTo(0, 470));
     },
   },
   {

@@ -1,5 +1,6 @@
 /** What stands in drawings and charts. */
 export const drawingWords = {
+  aPlateTilted: 'A plate tilted to 45°, with a teaspoon of it that runs 5 cm down',
   fromASpoonThickness: (thickness: string) => `From a spoon: ${thickness}`,
   shakeLine: 'shake line',
   hardlyChangesHowItTastes: 'Hardly changes how it tastes.',

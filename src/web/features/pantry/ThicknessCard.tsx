@@ -16,6 +16,7 @@ import { sayThickness } from '#words/hold';
 import { sayTaught, thicknessWords as words } from '#words/screens/thickness';
 import { sayError } from '../../data/kitchenApi';
 import { typedNumber } from '../../form/typed';
+import { TiltedPlate } from '../../parts/drawing/TiltedPlate';
 import { ThicknessSpoon } from '../../parts/drawing/ThicknessSpoon';
 import { useSaveShared } from '../../sync/useSaveShared';
 import { Alert } from '../../ui/Alert';
@@ -147,7 +148,10 @@ function PlateTest({ onFound }: TestProps) {
   return (
     <fieldset className="grid gap-2">
       <legend className="font-semibold">{words.thePlate}</legend>
-      <p className="text-sm text-quiet">{words.aTeaspoonOnAPlate}</p>
+      <div className="flex items-center gap-3">
+        <TiltedPlate />
+        <p className="text-sm text-quiet">{words.aTeaspoonOnAPlate}</p>
+      </div>
       {from === null ? (
         <div className="flex flex-wrap items-end gap-3">
           <Button kind="main" className="min-h-14 px-5" onClick={begin}>
