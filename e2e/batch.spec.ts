@@ -179,6 +179,12 @@ test(
     await page.goto(address);
 
     await expect(page.getByTestId('last-tasting')).toContainText('Right, on a leaf');
+    const byHand = page.getByRole('region', { name: 'Work by hand' });
+    await byHand.getByLabel('It took, minutes').fill('-3');
+    await expect(byHand).toContainText('1 to 1440 minutes');
+    await byHand.getByLabel('It took, minutes').fill('25');
+    await byHand.getByRole('button', { name: 'Keep it' }).click();
+    await expect(byHand).toContainText(/It took 25 min; .* had been planned\. Later plans reckon with it\./);
     await page.getByLabel('°C').fill('hot');
     await expect(page.getByText('-40 to 200.')).toBeVisible();
     await page.getByLabel('°C').fill('18,5');

@@ -25,6 +25,8 @@ describe('work by hand', () => {
     ['olive_ev', '', '', null],
     ['garlic_powder', '', '', null],
     ['garlic', 'ready minced', '', null],
+    ['shallot', 'grated to a paste', '', 'grate'],
+    ['pickled_onion', 'chopped', '', null],
   ] as const)('%s “%s” “%s” is %s', (id, form, said, kind) => {
     expect(handWorkKind(get(id), form, said)).toBe(kind);
   });

@@ -20,7 +20,8 @@ const PER_GRAM: Readonly<Record<HandWorkKind, number>> = {
 /** A clove is peeled for five grams, an onion for a hundred. */
 const GARLIC_PER_GRAM = 5;
 
-const READY = /\b(?:bottled|ready|frozen|dried|powder(?:ed)?|paste|pre-?\w+|tinned|jarred|bought)\b/i;
+const READY = /\b(?:bottled|ready|frozen|tinned|jarred|bought|pre-?(?:peeled|cut|chopped|grated|minced))\b/i;
+const READY_BY_NAME = /\b(?:dried|powder(?:ed)?|paste|pickled|purée|tinned)\b/i;
 const GRATED = /\b(?:grated|shaved|microplaned)\b/i;
 const CUT = /\b(?:chopped|minced|diced|sliced|grated|crushed|shredded|peeled|julienned|snipped)\b/i;
 const JUICED = /\bjuice of\b|\bjuiced?\b.*\b(?:lemons?|limes?|oranges?)\b|\bsqueezed\b/i;
@@ -34,7 +35,7 @@ export function handWorkKind(
   said: string,
 ): HandWorkKind | null {
   const words = `${said} ${form}`;
-  if (READY.test(`${words} ${name}`)) return null;
+  if (READY.test(words) || READY_BY_NAME.test(name)) return null;
   if (category === 'citrus') return JUICED.test(words) ? 'juice' : null;
   if (/_zest$/.test(id)) return 'zest';
   if (category === 'herb') return 'pick';
