@@ -11,9 +11,9 @@ export const THICKNESS_CLASSES = [
 ] as const;
 export type ThicknessClass = (typeof THICKNESS_CLASSES)[number];
 
-/** Yield, Pa, and viscosity at 50 1/s, Pa s: the middle of each class. Runny has no body of its own. */
-const MIDDLE: Readonly<Record<ThicknessClass, readonly [number, number] | null>> = {
-  runny: null,
+/** Yield, Pa, and viscosity at 50 1/s, Pa s: the middle of each class. */
+const MIDDLE: Readonly<Record<ThicknessClass, readonly [number, number]>> = {
+  runny: [0, 0.005],
   'pours-like-cream': [0, 0.14],
   'coats-a-spoon': [1, 0.8],
   spoonable: [8, 1.2],
@@ -28,11 +28,8 @@ const LIKE: Partial<Record<Category, readonly [StructureFamily, number]>> = {
 };
 const LIKE_A_PASTE = ['paste', 4] as const;
 
-/** Null: it runs like water or syrup. */
-export function bodyFromWord(word: ThicknessClass, category: Category): StructureValues | null {
-  const middle = MIDDLE[word];
-  if (!middle) return null;
-  const [yieldStressPa, viscosityPaS] = middle;
+export function bodyFromWord(word: ThicknessClass, category: Category): StructureValues {
+  const [yieldStressPa, viscosityPaS] = MIDDLE[word];
   const [family, exponent] = LIKE[category] ?? LIKE_A_PASTE;
   return {
     family: yieldStressPa === 0 ? 'thin' : family,
@@ -45,13 +42,13 @@ export function bodyFromWord(word: ThicknessClass, category: Category): Structur
 }
 
 /** The word that a body was given by, or is nearest to. */
-export function wordOfBody(
-  body: Pick<StructureValues, 'yieldStressPa' | 'viscosityPaS'> | null,
-): ThicknessClass {
-  if (!body) return 'runny';
-  const near = ([tau, eta]: readonly [number, number]): number =>
-    Math.abs(Math.log((body.yieldStressPa + 0.1) / (tau + 0.1))) +
-    Math.abs(Math.log(body.viscosityPaS / eta));
-  const words = THICKNESS_CLASSES.filter((word) => MIDDLE[word] !== null);
-  return words.reduce((a, b) => (near(MIDDLE[b]!) < near(MIDDLE[a]!) ? b : a));
+export function wordOfBody(body: Pick<StructureValues, 'yieldStressPa' | 'viscosityPaS'>): ThicknessClass {
+  const near = (word: ThicknessClass): number => {
+    const [yieldStressPa, viscosityPaS] = MIDDLE[word];
+    return (
+      Math.abs(Math.log((body.yieldStressPa + 0.1) / (yieldStressPa + 0.1))) +
+      Math.abs(Math.log(body.viscosityPaS / viscosityPaS))
+    );
+  };
+  return THICKNESS_CLASSES.reduce((a, b) => (near(b) < near(a) ? b : a));
 }

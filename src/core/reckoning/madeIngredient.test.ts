@@ -9,6 +9,7 @@ import {
 } from '#core/formula';
 import { madeId, measuringWith, readMadeId, REFERENCE_CATALOGUE, type Catalogue } from '#core/ingredient';
 import { composition } from '#core/composition';
+import { emulsionState, holdRequest } from '#core/emulsion';
 import { PALATE_KEYS, palateOf } from '#core/palate';
 import { judgePortions, madeWith, withMade, type MadeVersion } from '.';
 import { readAddition } from '#core/formula';
@@ -112,6 +113,30 @@ describe('a formula inside a formula', () => {
     const { value } = palateOf(portionsOf(dressed, known)).ratio;
     expect(value).toBeGreaterThan(1.9);
     expect(value).toBeLessThan(2.1);
+  });
+
+  it('is as thick as its own mixing leaves it where yolk holds it; what nothing holds is its parts again', () => {
+    const setting = { tool: 'whisk', seconds: 60, volumeMl: 250, heightM: 0.08, temperatureC: 5 } as const;
+    const thick = (portions: readonly JudgedPortion[]) => emulsionState(holdRequest(portions, setting))!;
+    const [house] = portionsOf(formulaOf('Neat', catalogue, '200 g house mayonnaise'), catalogue);
+    const neat = thick([house!]);
+    const own = thick(portionsOf(mayonnaise, REFERENCE_CATALOGUE));
+    expect(neat.fresh).toBeNull();
+    expect(neat.thickness.yieldStressPa / own.thickness.yieldStressPa).toBeGreaterThan(0.5);
+    expect(neat.thickness.yieldStressPa / own.thickness.yieldStressPa).toBeLessThan(2);
+    const base = formulaOf(
+      'Base',
+      REFERENCE_CATALOGUE,
+      '90 ml olive oil',
+      '30 ml red wine vinegar',
+      '1 g salt',
+    );
+    const withBase = made(version('base', base));
+    const inIt = thick(portionsOf(formulaOf('Lunch', withBase, '110 g base'), withBase));
+    expect(inIt.fresh!.diameterM).toBeCloseTo(
+      thick(portionsOf(base, REFERENCE_CATALOGUE)).fresh!.diameterM,
+      6,
+    );
   });
 
   it('pins the version, knows when a newer one exists, and finds only the latest by name', () => {

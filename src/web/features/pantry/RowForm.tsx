@@ -76,8 +76,7 @@ function bodyOf(
   category: Category,
 ): Pick<OwnIngredient, 'structure'> {
   if (was && word === wordOfBody(was)) return { structure: was };
-  const body = word === '' ? null : bodyFromWord(word, category);
-  return body ? { structure: body } : {};
+  return word === '' ? {} : { structure: bodyFromWord(word, category) };
 }
 
 const LARGEST_SUM_G = 101;
