@@ -78,6 +78,10 @@ export function sayObstacle(obstacle: Obstacle): string {
       return `there is no more ${small(obstacle.ingredient)}`;
     case 'locked':
       return `${small(obstacle.ingredient)} is fixed`;
+    case 'ceiling':
+      return `no cook puts in more ${small(obstacle.ingredient)}`;
+    case 'defines':
+      return `it is nothing without its ${small(obstacle.ingredient)}`;
     case 'window':
       return `${MEASURE_WORDS[obstacle.measure].title.toLowerCase()} is at the ${obstacle.end === 'low' ? 'low' : 'high'} end of its band`;
     case 'target':

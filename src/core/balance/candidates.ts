@@ -48,6 +48,31 @@ export interface CandidateContext {
   readonly locked: ReadonlySet<IngredientId>;
 }
 
+/** From here on a dressing is creamy, not oil and acid. */
+const CREAMY_BASE = 0.25;
+
+/** Nobody pours oil into a bought mayonnaise sauce to mend it, or buttermilk into a balsamic. Common practice. */
+function suits(portions: readonly JudgedPortion[]): (ingredient: Ingredient) => boolean {
+  const share = (is: (ingredient: Ingredient) => boolean): number => {
+    const all = portions.reduce((sum, { massG }) => sum + massG.nominal, 0);
+    const part = portions.reduce(
+      (sum, { ingredient, massG }) => sum + (is(ingredient) ? massG.nominal : 0),
+      0,
+    );
+    return all > 0 ? part / all : 0;
+  };
+  const creamy = share((ingredient) => rolesOf(ingredient).includes('creamy'));
+  const oil = share(({ category }) => category === 'oil');
+  const citrus = share(({ category }) => category === 'citrus') > 0;
+  return (ingredient) => {
+    const roles = rolesOf(ingredient);
+    if (ingredient.category === 'oil') return oil > 0 || creamy < CREAMY_BASE;
+    if (!roles.includes('creamy') || creamy > 0 || portions.length === 0) return true;
+    // Yoghurt or mayonnaise rounds lemon and oil; vinegar and oil they turn into another dressing.
+    return citrus && !roles.includes('thin creamy');
+  };
+}
+
 /**
  * Ingredients that may go in, at most {@link MOST_PER_ROLE} a role. Stock is what is left once the
  * dressing itself is made; what the pantry says it is out of is not offered.
@@ -61,9 +86,11 @@ export function candidatesFor(
   const staples = STAPLES.flatMap((id) => catalogue.get(id as IngredientId) ?? []);
   const found: MayAdd[] = [];
   const perRole = new Map<Role, number>();
+  const fits = suits(portions);
   for (const ingredient of new Set([...own.values(), ...inPantry, ...staples])) {
     const roles = rolesOf(ingredient);
     if (roles.length === 0 || locked.has(ingredient.id)) continue;
+    if (!own.has(ingredient.id) && !fits(ingredient)) continue;
     if (!own.has(ingredient.id) && roles.every((role) => (perRole.get(role) ?? 0) >= MOST_PER_ROLE)) continue;
     const used = portions.reduce(
       (sum, portion) => (portion.ingredient.id === ingredient.id ? sum + portion.massG.nominal : sum),

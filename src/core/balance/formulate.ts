@@ -80,6 +80,8 @@ export function* formulate(request: FormulateRequest): Work<FormulateOutcome> {
     if (answer) answers.push(answer);
     if (index === 0 && answer) tries.push(...without(request, answer));
   }
+  // Spices alone fill no jar: no cook puts in so much of any of them.
+  if (answers.length === 0) return { status: 'not-enough', mostMl: 0 };
   return { status: 'answers', answers: different(answers) };
 }
 

@@ -1,10 +1,11 @@
 /** The linear program behind formulating: rows, slacks and prices, and what each would be in words. */
 import { mixedVolumeMlPerG } from '#core/composition';
 import { shadowPrices, type LinearProgram, type LinearRow } from '#core/numeric';
-import { PALATE, type PalateKey, type PalateWindow } from '#core/palate';
+import { DEFINED_BY, PALATE, type PalateKey, type PalateWindow } from '#core/palate';
 import { exactly } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
 import type { FormulateRequest, Obstacle, OnHand } from './formulateRequest';
+import { ceilingOf } from './ceilings';
 import { doseG, measureRows, type MeasureRow } from './program';
 
 const WINDOW_PRICE = 4;
@@ -73,6 +74,7 @@ export function programFor(
     null,
     1,
   );
+  bindShares(rows, onHand, style?.id ?? null, volumeMl);
   const aimed = new Map(targets.map(({ measure, value }) => [measure, value]));
   for (const row of measureRows(
     base,
@@ -87,6 +89,43 @@ export function programFor(
     }
   }
   return finished(rows, onHand, volumeMl);
+}
+
+const OF_THE_STOCK = 0.85;
+/** Nothing beyond what a cook puts in, and at least so much of what makes the style; locked amounts are the cook's own. */
+function bindShares(
+  rows: ProgramRows,
+  onHand: readonly OnHand[],
+  styleId: string | null,
+  volumeMl: number,
+): void {
+  const lockedG = onHand.reduce((sum, { minG }) => sum + minG, 0);
+  onHand.forEach(({ ingredient, minG }, at) => {
+    const most = ceilingOf(ingredient, styleId);
+    if (most === null) return;
+    rows.add(
+      onHand.map((_, j) => (j === at ? 1 : 0) - most),
+      [],
+      { high: Math.max(0, most * lockedG - minG) },
+      { kind: 'ceiling', ingredient },
+      1,
+    );
+  });
+  for (const { is, least: wanted } of DEFINED_BY[styleId ?? ''] ?? []) {
+    const can = onHand.map(({ ingredient }) => is(ingredient));
+    if (!can.includes(true)) continue;
+    // Where stock is short, as much of it as there is.
+    const thereG = onHand.reduce((sum, { maxG }, j) => sum + (can[j] ? (maxG ?? Infinity) : 0), 0);
+    const least = Math.min(wanted, (OF_THE_STOCK * thereG) / volumeMl);
+    const heldG = onHand.reduce((sum, { minG }, j) => sum + (can[j] ? minG : 0), 0);
+    rows.add(
+      onHand.map((_, j) => least - (can[j] ? 1 : 0)),
+      [],
+      { high: heldG - least * lockedG },
+      { kind: 'defines', ingredient: onHand[can.indexOf(true)]!.ingredient },
+      1,
+    );
+  }
 }
 
 /** A deviation from what was set, dear on both sides. */

@@ -24,6 +24,10 @@ export type Obstacle =
   | { readonly kind: 'stock'; readonly ingredient: Ingredient }
   /** It has to go in. */
   | { readonly kind: 'locked'; readonly ingredient: Ingredient }
+  /** A cook puts in no more of it. */
+  | { readonly kind: 'ceiling'; readonly ingredient: Ingredient }
+  /** The style is nothing without so much of it. */
+  | { readonly kind: 'defines'; readonly ingredient: Ingredient }
   | { readonly kind: 'window'; readonly measure: PalateKey; readonly end: 'low' | 'high' }
   | { readonly kind: 'target'; readonly measure: PalateKey };
 

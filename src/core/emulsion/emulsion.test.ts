@@ -207,6 +207,7 @@ describe('properties', () => {
         part.protein +
         part.hydratedProtein +
         part.fibre +
+        part.ethanol +
         part.gum +
         part.mineral +
         part.boundFat +

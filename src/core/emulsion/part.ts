@@ -83,7 +83,7 @@ export function partOf(ingredient: Ingredient): EmulsionPart {
   const citric = c.citric + c.lactic + c.malic + c.tartaric;
   const fibre = Math.max(0, c.otherCarbohydrate - c.polyol);
   if (gum) return { ...EMPTY_PART, gum: 1 };
-  const listed = c.water + c.fat + c.protein + sugar + citric + c.acetic + c.salt + fibre;
+  const listed = c.water + c.fat + c.protein + sugar + citric + c.acetic + c.salt + fibre + c.ethanol;
   return {
     ...EMPTY_PART,
     water: c.water,
@@ -91,6 +91,7 @@ export function partOf(ingredient: Ingredient): EmulsionPart {
     salt: c.salt,
     acetic: c.acetic,
     citric,
+    ethanol: c.ethanol,
     protein: yolk ? 0 : c.protein,
     hydratedProtein: yolk ? c.protein : 0,
     fibre,

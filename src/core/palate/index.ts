@@ -24,3 +24,4 @@ export {
   type Windows,
 } from './styles';
 export { verdictOf, type Verdict, type VerdictReason } from './verdict';
+export { DEFINED_BY } from './defines';

@@ -1,8 +1,10 @@
 /**
- * Invented dressings, a few a style, from which the style windows are computed and from which a new
+ * Invented dressings, a dozen a style, from which the style windows are computed and from which a new
  * formula may start. Volumes by spoon density, tsp 5 ml, tbsp 15 ml. Tag: estimate.
  */
-export const STYLE_RECIPES = {
+import { MORE_STYLE_RECIPES, type StyleRecipes } from './moreStyleRecipes';
+
+const FIRST = {
   classic_3_1: {
     name: 'Classic, 3 : 1',
     recipes: [
@@ -11,6 +13,13 @@ export const STYLE_RECIPES = {
       'rapeseed 60ml, olive_ev 30ml, vin_cider5 30ml, mustard_dijon 8g, salt_table 1.2g, honey 5g',
       'olive_ev 90ml, vin_whitewine6 30ml, mustard_dijon 10g, shallot 15g, salt_table 1.8g',
       'grapeseed 90ml, vin_champ6 28ml, salt_table 1.4g, mustard_dijon 4g, honey 3g',
+      'sunflower 90ml, vin_white5 30ml, salt_table 1.1g, mustard_yellow 6g',
+      'olive_ev 75ml, vin_redwine6 25ml, salt_table 1.6g, garlic 2g, oregano_dry 0.5g',
+      'olive_light 100ml, vin_cider5 35ml, mustard_grain 15g, honey 6g, salt_table 1.3g',
+      'walnut_oil 30ml, grapeseed 60ml, vin_sherry7 30ml, shallot 12g, salt_table 1.5g, mustard_dijon 6g',
+      'olive_ev 90ml, vin_balsamic 32ml, salt_table 1.4g, mustard_dijon 5g',
+      'rapeseed 90ml, vin_malt5 32ml, mustard_dijon 12g, sugar_white 3g, salt_table 1.8g',
+      'olive_ev 80ml, vin_whitewine6 26ml, parsley 4g, chives 3g, salt_table 1.3g, mustard_dijon 5g',
     ],
   },
   sharp_2_1: {
@@ -20,6 +29,14 @@ export const STYLE_RECIPES = {
       'olive_ev 80ml, vin_cider5 40ml, honey 8g, mustard_grain 8g, salt_table 1.6g',
       'sunflower 80ml, vin_balsamic 40ml, mustard_dijon 6g, salt_table 1.5g',
       'olive_ev 80ml, vin_whitewine6 38ml, shallot 10g, tarragon 2g, salt_table 2g, sugar_white 3g',
+      'olive_ev 70ml, vin_sherry7 35ml, shallot 15g, mustard_dijon 10g, salt_table 1.6g',
+      'rapeseed 80ml, vin_malt5 40ml, salt_table 1.4g, sugar_white 4g, mustard_yellow 8g',
+      'grapeseed 80ml, vin_champ6 40ml, salt_table 1.3g',
+      'olive_ev 60ml, vin_redwine6 30ml, oregano_dry 0.6g, garlic 3g, salt_table 1.7g',
+      'sunflower 90ml, vin_cider5 45ml, mustard_dijon 15g, maple 10g, salt_table 1.5g',
+      'olive_light 80ml, vin_whitewine6 40ml, capers 8g, parsley 5g, salt_table 0.9g',
+      'avocado_oil 80ml, vin_coconut 40ml, ginger 3g, honey 6g, salt_table 1.6g',
+      'walnut_oil 40ml, sunflower 40ml, vin_raspberry 40ml, salt_table 1.4g, mustard_dijon 4g',
     ],
   },
   brisk_1_5_1: {
@@ -29,6 +46,14 @@ export const STYLE_RECIPES = {
       'grapeseed 75ml, vin_rice42 50ml, honey 10g, ginger 6g, soy_sauce 8g, salt_table 0.8g',
       'olive_ev 75ml, vin_balsamic_white 50ml, mustard_dijon 8g, salt_table 2g',
       'olive_light 75ml, vin_white5 48ml, sugar_white 10g, salt_table 2.2g, celery_seed 1g',
+      'sunflower 60ml, vin_white5 40ml, honey 8g, mustard_yellow 10g, salt_table 1.5g',
+      'olive_ev 75ml, vin_sherry7 50ml, shallot 12g, salt_table 1.9g, honey 6g',
+      'rapeseed 75ml, vin_cider5 50ml, mustard_grain 15g, honey 12g, salt_table 1.6g, garlic 2g',
+      'grapeseed 60ml, vin_rice_seasoned 40ml, sesame_toasted 5ml, ginger 4g, salt_table 0.6g',
+      'olive_light 75ml, vin_raspberry 50ml, maple 8g, salt_table 1.8g, mustard_dijon 5g',
+      'olive_ev 75ml, vin_balsamic 50ml, salt_table 1.5g, garlic 2g',
+      'peanut_oil 75ml, vin_rice42 50ml, sugar_white 6g, fish_sauce 8g, chilli_red 3g',
+      'sunflower 75ml, vin_malt5 48ml, sugar_brown 8g, mustard_dijon 8g, salt_table 2g, onion_red 10g',
     ],
   },
   equal_mild: {
@@ -38,6 +63,14 @@ export const STYLE_RECIPES = {
       'olive_ev 60ml, vin_balsamic_fruit 55ml, mustard_dijon 6g, salt_table 0.8g',
       'olive_light 60ml, vin_balsamic_white 55ml, honey 5g, salt_table 1.2g',
       'avocado_oil 60ml, vin_rice_seasoned 60ml, ginger 4g, sesame_toasted 5ml',
+      'olive_ev 50ml, vin_balsamic 50ml, salt_table 1g',
+      'olive_ev 60ml, vin_balsamic_white 60ml, shallot 10g, salt_table 1.3g, mustard_dijon 5g',
+      'grapeseed 50ml, vin_rice_seasoned 50ml, soy_sauce 6g, sesame_toasted 5ml',
+      'olive_light 60ml, vin_fig 55ml, salt_table 1.2g, mustard_dijon 6g',
+      'walnut_oil 20ml, olive_light 40ml, vin_balsamic_fruit 55ml, salt_table 1g, thyme_fresh 1g',
+      'avocado_oil 55ml, vin_rice42 55ml, honey 10g, salt_table 1.4g, ginger 3g',
+      'olive_ev 60ml, vin_cider5 50ml, apple_juice 15ml, honey 10g, salt_table 1.5g',
+      'olive_ev 60ml, vin_raspberry 55ml, honey 8g, salt_table 1.2g, mustard_dijon 4g',
     ],
   },
   lemon_oil: {
@@ -47,6 +80,14 @@ export const STYLE_RECIPES = {
       'olive_ev 80ml, lemon_juice 40ml, garlic 2g, salt_table 1.8g, oregano_dry 0.5g',
       'olive_ev 75ml, lemon_juice 45ml, lemon_zest 2g, honey 5g, salt_table 1.8g',
       'olive_ev 90ml, lemon_juice 35ml, mustard_dijon 8g, salt_table 1.5g, parsley 4g',
+      'olive_ev 100ml, lemon_juice 30ml, salt_table 1.2g, lemon_zest 2g',
+      'olive_ev 60ml, lemon_juice 30ml, salt_table 0.8g',
+      'rapeseed 80ml, lemon_juice 40ml, mustard_dijon 10g, honey 8g, salt_table 1.5g',
+      'olive_ev 75ml, lime_juice 35ml, cilantro 6g, cumin 0.5g, salt_table 1.6g',
+      'olive_ev 90ml, lemon_juice 45ml, garlic 4g, mint 4g, sumac 1g, salt_table 2g',
+      'grapeseed 80ml, lemon_juice 30ml, shallot 12g, chives 4g, salt_table 1.3g',
+      'olive_light 80ml, yuzu_juice 35ml, honey 6g, salt_table 1.4g',
+      'olive_ev 90ml, lemon_juice 38ml, anchovy 8g, garlic 3g, salt_table 0.6g, parsley 6g',
     ],
   },
   sweet_fruit: {
@@ -57,6 +98,13 @@ export const STYLE_RECIPES = {
       'grapeseed 90ml, vin_cider5 45ml, honey 45g, poppy_seed 6g, mustard_dijon 8g, salt_table 2g',
       'avocado_oil 75ml, orange_juice 40ml, vin_champ6 30ml, sugar_white 25g, salt_table 1.8g, poppy_seed 5g',
       'olive_light 80ml, blueberry_puree 60g, vin_balsamic_fruit 45ml, honey 10g, salt_table 1.5g',
+      'sunflower 100ml, vin_cider5 50ml, sugar_white 40g, poppy_seed 6g, salt_table 2g, mustard_yellow 6g',
+      'olive_light 80ml, strawberry_puree 70g, vin_whitewine6 30ml, honey 18g, salt_table 1.2g',
+      'rapeseed 90ml, vin_white5 50ml, maple 45g, mustard_dijon 10g, salt_table 2g',
+      'avocado_oil 70ml, mango_puree 60g, lime_juice 30ml, honey 15g, salt_table 1.6g, chilli_red 2g',
+      'grapeseed 100ml, vin_rice42 50ml, sugar_white 35g, ginger 4g, salt_table 2g',
+      'olive_light 90ml, orange_juice 60ml, vin_white5 25ml, honey 25g, salt_table 1.5g',
+      'sunflower 90ml, cranberry_puree 40g, vin_redwine6 40ml, sugar_white 30g, salt_table 1.6g',
     ],
   },
   creamy_yoghurt: {
@@ -66,85 +114,70 @@ export const STYLE_RECIPES = {
       'yoghurt_greek 150g, lemon_juice 20ml, olive_ev 20ml, water 30g, salt_table 2.2g, mint 5g',
       'yoghurt_greek 120g, buttermilk 80g, vin_cider5 12ml, chives 6g, honey 6g, salt_table 2g, garlic_powder 0.8g',
       'yoghurt_whole 160g, mayo_full 40g, lemon_juice 12ml, salt_table 1.4g, garlic 2g, parsley 6g, cucumber 30g',
+      'yoghurt_whole 150g, lemon_juice 10ml, salt_table 1.2g, mint 6g, cumin 0.4g',
+      'yoghurt_greek 120g, olive_ev 30ml, lemon_juice 15ml, garlic 3g, salt_table 1.8g, cucumber 60g',
+      'yoghurt_whole 180g, tahini 30g, lemon_juice 25ml, garlic 2g, salt_table 2g',
+      'yoghurt_greek 100g, milk 60g, mustard_dijon 10g, honey 10g, vin_cider5 10ml, salt_table 1g',
+      'yoghurt_whole 200g, vin_whitewine6 12ml, chives 8g, dill 6g, salt_table 1.8g, olive_light 15ml',
+      'buttermilk 150g, yoghurt_greek 60g, lemon_juice 10ml, salt_table 1.8g, garlic_powder 1g, onion_powder 1g',
+      'yoghurt_whole 160g, lime_juice 20ml, cilantro 12g, jalapeno 6g, salt_table 1.6g, olive_ev 15ml',
+      'yoghurt_greek 140g, harissa 10g, lemon_juice 15ml, olive_ev 20ml, salt_table 1.2g, water 20g',
     ],
   },
   mayo_buttermilk: {
     name: 'Mayonnaise and buttermilk',
     recipes: [
       'mayo_full 120g, buttermilk 100g, vin_white5 10ml, salt_table 1.4g, garlic_powder 1g, onion_powder 1g, dill 4g, chives 4g',
+      'mayo_full 100g, buttermilk 120g, lemon_juice 8ml, salt_table 1.2g, garlic 2g, chives 5g, parsley 4g',
+      'mayo_full 120g, soured_cream 60g, buttermilk 60g, vin_white5 8ml, dill 5g, onion_powder 1.2g, salt_table 1.2g',
+      'mayo_light 120g, buttermilk 80g, vin_cider5 8ml, garlic_powder 1g, dill 3g, salt_table 1.4g, black_pepper 0.4g',
+      'mayo_full 80g, buttermilk 100g, soured_cream 40g, chives 8g, garlic 3g, salt_table 1.5g',
+      'mayo_full 120g, milk 60g, lemon_juice 12ml, parsley 6g, garlic_powder 0.8g, salt_table 1g',
+      'mayo_full 90g, yoghurt_greek 60g, buttermilk 60g, dill 6g, onion_powder 1g, salt_table 1.6g',
+      'mayo_full 110g, buttermilk 70g, vin_white5 6ml, salt_table 0.9g, chives 4g, mustard_dijon 4g',
+      'mayo_full 100g, kefir 100g, lemon_juice 6ml, garlic 2g, dill 6g, salt_table 1.5g',
+      'mayo_full 130g, buttermilk 90g, vin_cider5 12ml, sugar_white 4g, onion_powder 1g, parsley 5g, salt_table 1.6g',
+      'mayo_light 100g, buttermilk 100g, lemon_juice 10ml, chives 6g, garlic_powder 1.2g, salt_table 1.6g',
+      'mayo_full 100g, buttermilk 80g, parmesan 15g, garlic 2g, lemon_juice 8ml, salt_table 0.6g',
     ],
   },
   mayo_pink: {
     name: 'Mayonnaise and tomato',
-    recipes: ['mayo_full 120g, ketchup 45g, gherkin 30g, vin_white5 8ml, paprika 1g, salt_table 0.5g'],
+    recipes: [
+      'mayo_full 120g, ketchup 45g, gherkin 30g, vin_white5 8ml, paprika 1g, salt_table 0.5g',
+      'mayo_full 100g, ketchup 50g, lemon_juice 6ml, paprika 0.5g',
+      'mayo_full 130g, ketchup 35g, anchovy_malt_sauce 6g, lemon_juice 8ml',
+      'mayo_light 120g, ketchup 45g, gherkin 25g, paprika 0.6g, vin_white5 5ml',
+      'mayo_full 110g, ketchup 40g, hot_sauce 5g, lemon_juice 5ml, garlic_powder 0.4g',
+      'mayo_full 120g, tomato_paste 20g, honey 6g, vin_white5 8ml, salt_table 0.6g, water 20g',
+      'mayo_full 90g, yoghurt_greek 40g, ketchup 40g, gherkin 20g, salt_table 0.5g',
+      'mayo_full 100g, ketchup 30g, relish 30g, vin_white5 5ml, onion_white 8g',
+      'mayo_full 120g, ketchup 60g, horseradish 8g, lemon_juice 8ml, paprika 0.8g',
+      'mayo_full 100g, ketchup 45g, water 20g, vin_cider5 8ml, paprika_smoked 0.6g',
+      'mayo_full 140g, ketchup 40g, gherkin 20g, capers 8g, shallot 10g',
+      'mayo_light 100g, ketchup 30g, lemon_juice 6ml, salt_table 0.4g',
+    ],
   },
   mayo_blue: {
     name: 'Blue cheese',
-    recipes: ['mayo_full 100g, soured_cream 60g, lemon_juice 15ml, blue_cheese 50g, milk 30g'],
-  },
-  mayo_mustard: {
-    name: 'Mayonnaise, honey and mustard',
-    recipes: ['mayo_light 150g, lemon_juice 12ml, mustard_dijon 8g, honey 12g'],
-  },
-  yolk_built: {
-    name: 'Built on yolk',
     recipes: [
-      'egg_yolk_past 34g, olive_light 160ml, lemon_juice 30ml, anchovy 16g, parmesan 25g, garlic 4g, mustard_dijon 6g, water 10g',
-      'egg_yolk_past 17g, olive_light 120ml, vin_whitewine6 15ml, lemon_juice 10ml, mustard_dijon 10g, anchovy 8g, parmesan 15g, garlic 3g, salt_table 0.5g',
-      'egg_yolk_past 17g, sunflower 180ml, vin_whitewine6 20ml, mustard_dijon 8g, salt_table 2g',
-      'egg_yolk_past 34g, sunflower 150ml, olive_ev 30ml, lemon_juice 25ml, vin_white5 10ml, garlic 8g, salt_table 2.5g',
-    ],
-  },
-  tahini: {
-    name: 'Tahini',
-    recipes: [
-      'tahini 60g, lemon_juice 45ml, water 60g, garlic 3g, salt_table 2g',
-      'tahini 90g, lemon_juice 45ml, water 75g, garlic 3g, salt_table 2.5g, cumin 0.6g',
-      'tahini 60g, lemon_juice 30ml, water 45g, maple 12g, soy_sauce 8g, salt_table 0.6g',
-      'tahini 60g, vin_rice42 25ml, soy_sauce 15g, sesame_toasted 10ml, honey 10g, water 30g, ginger 5g',
-    ],
-  },
-  herb_in_oil: {
-    name: 'Herbs in oil',
-    recipes: ['cilantro 50g, lime_juice 45ml, olive_ev 120ml, honey 10g, garlic 4g, salt_table 2.2g'],
-  },
-  avocado_green: {
-    name: 'Avocado',
-    recipes: [
-      'cilantro 40g, avocado 80g, lime_juice 40ml, olive_ev 60ml, garlic 4g, salt_table 2.5g, water 40g, jalapeno 10g',
-      'avocado 136g, lime_juice 35ml, yoghurt_whole 80g, cilantro 20g, salt_table 2.5g, water 30g',
-    ],
-  },
-  herb_mayonnaise: {
-    name: 'Herb mayonnaise',
-    recipes: [
-      'parsley 30g, basil 15g, tarragon 5g, mayo_full 60g, yoghurt_whole 100g, lemon_juice 20ml, anchovy 4g, salt_table 1.4g, scallion 15g',
-    ],
-  },
-  light_soy: {
-    name: 'Soy and citrus, light',
-    recipes: ['sesame_toasted 10ml, vin_rice42 40ml, soy_sauce 20g, orange_juice 40ml, ginger 5g, honey 10g'],
-  },
-  light_tofu: {
-    name: 'Silken tofu, light',
-    recipes: [
-      'olive_ev 30ml, lemon_juice 30ml, tofu_silken 80g, mustard_dijon 8g, salt_table 1.6g, garlic 2g',
-    ],
-  },
-  light_thickened: {
-    name: 'Light, thickened',
-    recipes: [
-      'olive_ev 30ml, vin_cider5 30ml, water 40g, mustard_dijon 10g, honey 10g, salt_table 1.3g, xanthan 0.2g',
-      'olive_ev 30ml, vin_balsamic 45ml, water 25g, mustard_grain 10g, salt_table 1.2g, xanthan 0.2g',
+      'mayo_full 100g, soured_cream 60g, lemon_juice 15ml, blue_cheese 50g, milk 30g',
+      'mayo_full 80g, buttermilk 70g, blue_cheese 45g, vin_white5 8ml, salt_table 0.4g',
+      'soured_cream 100g, mayo_full 40g, blue_cheese 50g, lemon_juice 8ml, milk 20g',
+      'yoghurt_greek 100g, mayo_full 30g, blue_cheese 40g, vin_cider5 8ml, salt_table 0.6g, chives 5g',
+      'mayo_full 100g, blue_cheese 35g, buttermilk 50g, lemon_juice 6ml, garlic_powder 0.5g',
+      'creme_fraiche 90g, blue_cheese 60g, milk 40g, lemon_juice 8ml',
+      'mayo_light 100g, blue_cheese 50g, buttermilk 40g, vin_white5 6ml, salt_table 0.4g',
+      'soured_cream 80g, mayo_full 60g, blue_cheese 70g, milk 30g, vin_redwine6 10ml',
+      'mayo_full 90g, soured_cream 40g, blue_cheese 40g, milk 40g, lemon_juice 12ml, salt_table 0.6g',
+      'buttermilk 90g, mayo_full 70g, blue_cheese 60g, vin_whitewine6 8ml, garlic 1g',
+      'mayo_full 120g, blue_cheese 60g, soured_cream 50g, lemon_juice 10ml, honey 5g',
+      'yoghurt_whole 90g, mayo_full 50g, blue_cheese 45g, lemon_juice 6ml, salt_table 0.5g',
     ],
   },
 } as const satisfies Record<string, StyleRecipes>;
 
-export interface StyleRecipes {
-  readonly name: string;
-  /** "olive_ev 90ml, salt_table 0.25tsp": ingredient id, amount. */
-  readonly recipes: readonly string[];
-}
+export const STYLE_RECIPES = { ...FIRST, ...MORE_STYLE_RECIPES } as const;
 
 export type StyleId = keyof typeof STYLE_RECIPES;
 export const STYLE_IDS = Object.keys(STYLE_RECIPES) as readonly StyleId[];

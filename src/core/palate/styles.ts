@@ -1,8 +1,9 @@
 /**
- * Styles with a window per measure. Windows are data computed from a few invented dressings:
- * [min − pad, max + pad], pad = max(10 % of the range, half a step), one and a half steps where
- * fewer than three dressings speak for a style (estimate). They describe those dressings, not the
- * world: a kitchen adjusts them, or makes its own from what it likes.
+ * Styles with a window per measure. The balance (oil to acid, sharpness, salt, sweetness, richness, body) has windows
+ * computed from a dozen invented dressings each, over schools and kitchens: [min − pad, max + pad], pad = max(10 % of the
+ * range, half a step), one and a half steps where fewer than three dressings speak for a style (estimate). Seasoning
+ * (garlic, heat, mustard, bitter oil) is the cook's own: its windows reach from nothing to where it is harsh for nearly
+ * everybody. They describe those dressings, not the world: a kitchen adjusts them, or makes its own from what it likes.
  */
 import { exactly, SPOON_VOLUMES } from '#core/quantity';
 import { REFERENCE_CATALOGUE, type Catalogue, type Ingredient } from '#core/ingredient';
@@ -34,7 +35,7 @@ const SCHOOL_RATIOS: Partial<Record<StyleId, PalateWindow>> = {
 /** Oil hidden in creamy things is no poured oil: a ratio would say nothing. */
 const WITHOUT_RATIO: ReadonlySet<StyleId> = new Set<StyleId>([
   ...(['creamy_yoghurt', 'mayo_buttermilk', 'mayo_pink', 'mayo_blue', 'mayo_mustard'] as const),
-  ...(['tahini', 'herb_in_oil', 'avocado_green', 'herb_mayonnaise'] as const),
+  ...(['tahini', 'herb_in_oil', 'avocado_green', 'herb_mayonnaise', 'yolk_built'] as const),
 ]);
 /** Styles that must be somewhat sweet; the others may do without. */
 const SWEET: ReadonlySet<StyleId> = new Set<StyleId>(['sweet_fruit', 'equal_mild', 'brisk_1_5_1']);
@@ -59,6 +60,21 @@ export function stylePortions(styleId: StyleId, catalogue: Catalogue): readonly 
   return STYLE_RECIPES[styleId].recipes.map((recipe) =>
     recipeLines(recipe, catalogue).map(({ ingredient, amountText }) => portionOf(ingredient, amountText)),
   );
+}
+
+/**
+ * Where seasoning is harsh for nearly everybody; below it is taste. Common practice: more raw garlic than an aioli, more
+ * chilli than a hot sauce's spoonful, mustard that is the sauce itself. As the measures have it, g of reference per g.
+ */
+const HARSH: Partial<Record<PalateKey, number>> = { garlic: 0.05, heat: 0.008, mustard: 0.1, bitter: 1.2 };
+
+/** The cook's own: never a fault inside what people eat. */
+function withOwnSeasoning(windows: Windows): Windows {
+  const wide = Object.entries(HARSH).map(([key, harsh]) => {
+    const high = Math.max(harsh, windows[key as PalateKey]?.high ?? 0);
+    return [key, { low: 0, high }] as const;
+  });
+  return { ...windows, ...Object.fromEntries(wide) };
 }
 
 /** Windows around some dressings that are liked. @param dressings at least one */
@@ -87,7 +103,8 @@ export const STYLES: readonly Style[] = STYLE_IDS.map((id): Style => {
   });
   const school = SCHOOL_RATIOS[id];
   const { name } = STYLE_RECIPES[id];
-  return { id, name, says: '', windows: school ? { ...computed, ratio: school } : computed };
+  const windows = withOwnSeasoning(computed);
+  return { id, name, says: '', windows: school ? { ...windows, ratio: school } : windows };
 });
 
 /** How far from a ratio that the cook set still counts as it. */

@@ -1,0 +1,44 @@
+/** What a style is nothing without: a share of the mass, of any of these. Common practice, estimate. */
+import type { Ingredient } from '#core/ingredient';
+
+export interface Defining {
+  readonly is: (ingredient: Ingredient) => boolean;
+  /** At least this much of the whole, 0..1. */
+  readonly least: number;
+}
+
+const named =
+  (...patterns: readonly RegExp[]) =>
+  ({ id }: Ingredient): boolean =>
+    patterns.some((pattern) => pattern.test(id));
+const MAYO = named(/^mayo_/);
+const HERBS = ({ category }: Ingredient): boolean => category === 'herb';
+
+/** By style; styles that are a balance alone have none. */
+export const DEFINED_BY: Readonly<Record<string, readonly Defining[]>> = {
+  lemon_oil: [{ is: ({ category }) => category === 'citrus', least: 0.12 }],
+  creamy_yoghurt: [{ is: named(/^yoghurt_|_yoghurt$|^labneh|^quark|^kefir|^buttermilk/), least: 0.4 }],
+  mayo_buttermilk: [
+    { is: MAYO, least: 0.2 },
+    { is: named(/^buttermilk$|^kefir$|^milk$|^soured_cream$|^yoghurt_/), least: 0.12 },
+  ],
+  mayo_pink: [
+    { is: MAYO, least: 0.3 },
+    { is: named(/^ketchup$|^tomato_|^sundried_tomato$/), least: 0.06 },
+  ],
+  mayo_blue: [{ is: named(/^blue_cheese$/), least: 0.1 }],
+  mayo_mustard: [
+    { is: MAYO, least: 0.3 },
+    { is: named(/^mustard_/), least: 0.04 },
+  ],
+  yolk_built: [{ is: named(/^egg_yolk|^egg_whole$/), least: 0.04 }],
+  tahini: [{ is: named(/^tahini$/), least: 0.15 }],
+  herb_in_oil: [{ is: HERBS, least: 0.06 }],
+  avocado_green: [{ is: named(/^avocado$/), least: 0.2 }],
+  herb_mayonnaise: [
+    { is: MAYO, least: 0.2 },
+    { is: HERBS, least: 0.04 },
+  ],
+  light_soy: [{ is: named(/^soy_|^tamari$|^ponzu$|^fish_sauce$|^coconut_aminos$/), least: 0.08 }],
+  light_tofu: [{ is: named(/^tofu_/), least: 0.35 }],
+};
