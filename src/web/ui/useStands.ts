@@ -4,7 +4,14 @@ import { useEffect, useState } from 'react';
 export function useStands(ready = true): boolean {
   const [stands, setStands] = useState(false);
   useEffect(() => {
-    if (ready) setStands(true);
+    if (!ready) return;
+    // In a task of its own: what the first picture needs is asked for before.
+    const timer = setTimeout(() => {
+      setStands(true);
+    });
+    return () => {
+      clearTimeout(timer);
+    };
   }, [ready]);
   return stands;
 }
