@@ -116,7 +116,8 @@ const emulsionSchema: z.ZodType<EmulsionValues> = z.strictObject({
   mucilageMassFraction: fraction,
   oilState: z.enum(OIL_STATES),
   dropUm: z.number().min(0).max(1000),
-  gelYieldStressPa: z.number().min(0).max(1000),
+  /** In rows from before; the body says it now. */
+  gelYieldStressPa: z.number().min(0).max(1000).optional(),
 });
 
 const structureSchema = z.strictObject({

@@ -118,7 +118,6 @@ const NOTHING: EmulsionValues = {
   mucilageMassFraction: 0,
   oilState: 'bound',
   dropUm: 0,
-  gelYieldStressPa: 0,
 };
 
 /** What was entered by hand may hold drops or not: that it does not counts as the worse. */

@@ -156,8 +156,6 @@ export interface EmulsionValues {
   readonly oilState: OilState;
   /** Drops of emulsified fat, µm. */
   readonly dropUm: number;
-  /** Yield stress of the neat gel, Pa. */
-  readonly gelYieldStressPa: number;
 }
 
 /** Kinds of body; each loses it in its own way when it is thinned. */
