@@ -1,6 +1,20 @@
+import type { ReactNode } from 'react';
 import { composeWords } from '#words/screens/compose';
 import type { Doubt, Problem } from '#core/quantity';
 import { sayDoubt, sayProblem } from '#words/reading';
+
+/** One answer, a press away. */
+function Key({ onPress, children }: { onPress: () => void; children: ReactNode }) {
+  return (
+    <button
+      type="button"
+      className="min-h-8 rounded-md border border-edge bg-paper px-2 font-semibold text-ink"
+      onClick={onPress}
+    >
+      {children}
+    </button>
+  );
+}
 
 /** What a reading leaves open; where the cook can settle it, with the choices. */
 export function DoubtLine({
@@ -18,15 +32,13 @@ export function DoubtLine({
     return (
       <span className="flex flex-wrap items-center gap-2 text-quiet">
         {composeWords.takenAs(taken)}
-        <button
-          type="button"
-          className="min-h-8 rounded-md border border-edge bg-paper px-2 font-semibold text-ink"
-          onClick={() => {
+        <Key
+          onPress={() => {
             onOther(otherId, other, taken);
           }}
         >
           {composeWords.insteadOther(other)}
-        </button>
+        </Key>
       </span>
     );
   }
@@ -37,16 +49,14 @@ export function DoubtLine({
     <span className="flex flex-wrap items-center gap-2 text-quiet">
       {composeWords.byWeightOrByVolume}
       {doubt.choices.map((choice) => (
-        <button
+        <Key
           key={choice}
-          type="button"
-          className="min-h-8 rounded-md border border-edge bg-paper px-2 font-semibold text-ink"
-          onClick={() => {
+          onPress={() => {
             onChoose(choice);
           }}
         >
           {choice}
-        </button>
+        </Key>
       ))}
     </span>
   );
@@ -69,16 +79,14 @@ export function ProblemLine({
       <span className="flex flex-wrap items-center gap-1.5">
         <span className="text-acid-ink">{sayProblem(problem)}</span>
         {problem.amounts.map((amount) => (
-          <button
+          <Key
             key={amount}
-            type="button"
-            className="min-h-8 rounded-md border border-edge bg-paper px-2 font-semibold"
-            onClick={() => {
+            onPress={() => {
               onAmount(amount, problem.ingredient);
             }}
           >
             {amount}
-          </button>
+          </Key>
         ))}
       </span>
     );
@@ -89,16 +97,14 @@ export function ProblemLine({
         {composeWords.formIsNotClearWhich('text' in problem ? problem.text : '')}
       </span>
       {near.map((name) => (
-        <button
+        <Key
           key={name}
-          type="button"
-          className="min-h-8 rounded-md border border-edge bg-paper px-2 font-semibold"
-          onClick={() => {
+          onPress={() => {
             onChoose(name);
           }}
         >
           {name}
-        </button>
+        </Key>
       ))}
     </span>
   );
@@ -109,13 +115,7 @@ export function NewerLine({ number, onUse }: { number: number; onUse: () => void
   return (
     <span className="flex flex-wrap items-center gap-2 text-quiet">
       {composeWords.thereIsAVNumber(number)}
-      <button
-        type="button"
-        className="min-h-8 rounded-md border border-edge bg-paper px-2 font-semibold text-ink"
-        onClick={onUse}
-      >
-        {composeWords.useVNumber(number)}
-      </button>
+      <Key onPress={onUse}>{composeWords.useVNumber(number)}</Key>
     </span>
   );
 }
