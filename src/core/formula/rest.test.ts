@@ -17,6 +17,7 @@ describe('a rest in the words of a line', () => {
 
   it.each([
     'whisk for two minutes',
+    'whisked in a stand mixer for two minutes',
     'leave out the salt',
     '10 minutes',
     'left whole',

@@ -20,7 +20,7 @@ const WORDS = Object.keys(COUNTS)
   .sort((a, b) => b.length - a.length)
   .join('|');
 const DURATION = String.raw`(?:(?<count>\d+(?:[.,]\d+)?|${WORDS})(?:\s*(?:-|–|to|or)\s*(?:\d+|${WORDS}))?[\s-]+(?<unit>min(?:ute)?s?|hours?|hrs?|h)|(?<night>overnight))\b`;
-const RESTS = String.raw`\b(?:leave|left|let|rest(?:ed|ing)?|stand(?:ing)?|stood|sit(?:ting)?|sat|soak(?:ed)?|steep(?:ed)?|macerated?|marinated?|infused?|pickled?|softened?|wait)\b`;
+const RESTS = String.raw`\b(?:leave|left|let|rest(?:ed|ing)?|stand(?! mixer)(?:ing)?|stood|sit(?:ting)?|sat|soak(?:ed)?|steep(?:ed)?|macerated?|marinated?|infused?|pickled?|softened?|wait)\b`;
 const REST = new RegExp(`${RESTS}[^.;\\d]{0,40}?${DURATION}`, 'i');
 const A_NIGHT_H = 8;
 const LONGEST_S = 48 * 3600;

@@ -34,22 +34,26 @@ interface DrawnHolds {
 
 /** With their layers in time, which a worker draws, one after the other. */
 export function useDrawnHolds(requests: readonly (HoldRequest | null)[]): DrawnHolds {
-  const [drawn, setDrawn] = useState(0);
+  const [drawn, setDrawn] = useState<ReadonlyMap<string, Hold | null>>(new Map());
   const [failed, setFailed] = useState<string | null>(null);
   useEffect(() => {
     const controller = new AbortController();
+    const wanted = new Set(requests.flatMap((request) => (request ? [holdKey(request)] : [])));
+    const take = (key: string, found: Hold | null): void => {
+      keep(key, found);
+      setDrawn((now) => new Map([...now].filter(([other]) => wanted.has(other))).set(key, found));
+    };
     const run = async (): Promise<void> => {
       for (const request of requests) {
         if (!request || holdOf(request)?.frames.length !== 0) continue;
         try {
           const answer = await searcher.ask('hold', request, { signal: controller.signal });
-          keep(holdKey(request), answer.hold);
+          take(holdKey(request), answer.hold);
           setFailed(null);
         } catch (error) {
           if (controller.signal.aborted) return;
           setFailed(error instanceof Error ? error.message : String(error));
         }
-        if (!controller.signal.aborted) setDrawn((count) => count + 1);
       }
     };
     const timer = setTimeout(() => void run(), STILL_MS);
@@ -58,8 +62,9 @@ export function useDrawnHolds(requests: readonly (HoldRequest | null)[]): DrawnH
       controller.abort();
     };
   }, [requests]);
-  // `drawn` changes when a picture has come.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
-  const holds = useMemo(() => requests.map((request) => request && holdOf(request)), [requests, drawn]);
+  const holds = useMemo(
+    () => requests.map((request) => request && (drawn.get(holdKey(request)) ?? holdOf(request))),
+    [requests, drawn],
+  );
   return { holds, failed };
 }
