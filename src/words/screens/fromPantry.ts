@@ -30,7 +30,9 @@ export const fromPantryWords = {
     'Say what is there: an acid, an oil or something creamy. Amounts are limits; without one there is enough.',
   findingAmounts: 'Finding amounts',
   allOfThatTogetherMakes: (floor: number, volumeMl: number) =>
-    `All of that together makes ${floor} ml, not ${volumeMl} ml. Ask for less, or add something.`,
+    floor < 1
+      ? 'Nothing of that fills a jar: a cook puts in too little of each. Add an oil, an acid, water or something creamy.'
+      : `All of that together makes ${floor} ml, not ${volumeMl} ml. Ask for less, or add something.`,
   whatIsToBeUsed: (ceil: number) =>
     `What is to be used up takes ${ceil} ml already. Ask for more, or let some of it stay.`,
   thisStyleHasNoWindows: 'This style has no windows to aim for. Choose another.',
