@@ -4,6 +4,7 @@ import { parseArgs } from 'node:util';
 import { formulateSchema } from '#contract';
 import { COMPLAINTS, type Complaint, type RoundTo, type Severity } from '#core/balance';
 import { parseAmount, SPOON_SYSTEMS, SPOON_VOLUMES, type SpoonSystem } from '#core/quantity';
+import { measuringWith } from '#core/ingredient';
 import { STYLES, type Style } from '#core/palate';
 import { TOOLS } from '#core/formula';
 import { commandLineWords } from '#words/screens/commandLine';
@@ -74,12 +75,12 @@ function styleNamed(id: string | null | undefined): Style | null {
   return STYLES.find((style) => style.id === id) ?? fail(commandLineWords.idIsNoStyle(id));
 }
 
-function complaint(): Complaint {
-  return (
-    COMPLAINTS.find((word) => word === values.mend) ??
-    fail(commandLineWords.mendIsNoComplaint(values.mend ?? ''))
+/** "too-sharp", or several at once: "needs-sweet,needs-salt". */
+const complaints = (): readonly Complaint[] =>
+  (values.mend ?? '').split(',').map(
+    (typed): Complaint =>
+      COMPLAINTS.find((word) => word === typed.trim()) ?? fail(commandLineWords.mendIsNoComplaint(typed)),
   );
-}
 
 function severity(): Severity {
   if (values.severity === '1' || values.severity === '2') return values.severity === '1' ? 1 : 2;
@@ -239,12 +240,15 @@ function balance(portions: ReturnType<typeof portionsOf>, style: Style | null, u
   const [from, to] = (values.swap ?? '').split('=');
   if (values.swap !== undefined && !(from && to)) fail(commandLineWords.swapIsNoSwapSuch(values.swap));
   if (values.mend !== undefined && portions.length === 0) fail(commandLineWords.thereIsNothingInThe);
+  const [complaint, ...also] = values.mend === undefined ? [] : complaints();
   return {
-    ...(values.mend === undefined
+    ...(complaint === undefined
       ? {}
       : mend(portions, {
           unread,
-          complaint: complaint(),
+          complaint,
+          also: also.map((other) => ({ complaint: other, severity: severity() })),
+          measuring: measuringWith(spoonSystem()),
           severity: severity(),
           roomMl: volumeMl(values.room),
           allow: values.allow === undefined ? null : ids(values.allow),

@@ -2,32 +2,40 @@
 import { commandLineWords } from '#words/screens/commandLine';
 import type { FormulateJson } from '#contract';
 import {
+  aQuarterMl,
   candidatesFor,
   finish,
   formulate,
+  handUnitsFor,
   roundPlan,
   searchRemedies,
   swapIngredient,
+  type Asked,
   type Complaint,
   type Effect,
+  type Hand,
   type MayAdd,
   type PlanLine,
   type RoundTo,
   type Severity,
 } from '#core/balance';
-import { PLAN_WORDS, sayDoses, sayImpossible, sayInTheWay, sayMissed, sayVariant } from '#words/balance';
-import { REFERENCE_CATALOGUE, type Ingredient, type IngredientId } from '#core/ingredient';
+import { PLAN_WORDS, sayDoses, sayGesture, sayImpossible, sayInTheWay, sayMissed, sayVariant } from '#words/balance';
+import { composition } from '#core/composition';
+import { REFERENCE_CATALOGUE, type Ingredient, type IngredientId, type Measuring } from '#core/ingredient';
 import { PALATE_KEYS, verdictOf, type Palate, type Style } from '#core/palate';
 import type { JudgedPortion } from '#core/reckoning';
 
 export interface MendAsk {
   readonly complaint: Complaint;
+  readonly also: readonly Asked[];
   readonly severity: Severity;
+  /** ml; null: a quarter of what is there. */
   readonly roomMl: number | null;
   readonly allow: readonly Ingredient[] | null;
   readonly style: Style | null;
   /** Lines that could not be read, as typed. */
   readonly unread: readonly string[];
+  readonly measuring: Measuring;
 }
 
 const amount = ({ id }: Ingredient, massG: number) => ({ ingredientId: id as string, massG });
@@ -45,17 +53,32 @@ const effectFor = (effect: Effect) => ({
 });
 
 export function mend(portions: readonly JudgedPortion[], ask: MendAsk) {
+  const { massG, mixedVolumeMl } = composition(portions);
+  const hand: Hand = { measuring: ask.measuring, readabilityG: 1 };
   const mayAdd: readonly MayAdd[] = ask.allow
-    ? ask.allow.map((ingredient) => ({ ingredient, form: '', stockG: null }))
-    : candidatesFor(portions, { catalogue: REFERENCE_CATALOGUE, stockG: () => null, locked: new Set() });
-  const { complaint, severity, roomMl, style, allow, unread } = ask;
+    ? ask.allow.map((ingredient) => ({
+        ingredient,
+        form: '',
+        stockG: null,
+        hand: handUnitsFor(ingredient, hand, massG),
+      }))
+    : candidatesFor(portions, {
+        catalogue: REFERENCE_CATALOGUE,
+        stockG: () => null,
+        locked: new Set(),
+        hand,
+      });
+  const { complaint, also, severity, style, allow, unread } = ask;
+  const roomMl = ask.roomMl ?? aQuarterMl(mixedVolumeMl);
   const answer = finish(
     searchRemedies({
       portions,
       complaint,
+      also,
       severity,
       style,
       roomMl,
+      aQuarter: ask.roomMl === null,
       mayAdd,
       allowAll: allow !== null,
       unread,
@@ -69,13 +92,17 @@ export function mend(portions: readonly JudgedPortion[], ask: MendAsk) {
         partial ? commandLineWords.partOfTheWay : PLAN_WORDS[planId],
         sayDoses(doses),
       ),
-      additions: doses.map(({ mayAdd: { ingredient }, massG }) => amount(ingredient, massG)),
+      additions: doses.map(({ mayAdd: { ingredient }, massG, gesture, enoughG }) => ({
+        ...amount(ingredient, massG),
+        ...(gesture ? { gesture: sayGesture(gesture) } : {}),
+        ...(enoughG === undefined ? {} : { enoughG }),
+      })),
       burden,
       ...effectFor(effect),
     })),
     impossible: answer.impossible.map((why) => ({
       plan: why.planId,
-      message: sayImpossible(why).join(' '),
+      message: sayImpossible(why, undefined, answer.aQuarter),
       needsRoomMl: why.moreRoom?.volumeMl ?? null,
       reachable: why.dilution?.reachable ?? null,
       replaceFraction: why.dilution?.replaceFraction ?? null,

@@ -2,8 +2,8 @@
 import type { Ingredient } from '#core/ingredient';
 import type { PalateKey } from '#core/palate';
 import { MEASURE_WORDS, sayMeasure } from './palate';
-import { sensibly } from '#core/quantity';
-import type { Complaint, Missed, Obstacle, Variant, Impossible, Dose, PlanId } from '#core/balance';
+import { formatCount, sensibly, type Unit } from '#core/quantity';
+import type { Complaint, Missed, Obstacle, Variant, Gesture, Impossible, Dose, PlanId } from '#core/balance';
 
 export type SayAmount = (massG: number, ingredient: Ingredient) => string;
 export const inGrams: SayAmount = (massG) => `${sensibly(massG)} g`;
@@ -36,40 +36,80 @@ export const COMPLAINT_WORDS: Readonly<Record<Complaint, string>> = {
   bitter: 'Bitter oil',
 };
 
-/** "48 ml olive oil and ½ tsp salt". */
+const COUNT_WORDS = ['', 'a', 'two', 'three', 'four', 'five', 'six'] as const;
+/** Gestures of a hand by name; spoons and grams are counted in figures. */
+const HAND_WORDS: Readonly<Partial<Record<Unit, readonly [one: string, more: string]>>> = {
+  pinch: ['pinch', 'pinches'],
+  squeeze: ['squeeze', 'squeezes'],
+  splash: ['splash', 'splashes'],
+  yolk: ['yolk', 'yolks'],
+};
+
+/** "two pinches", "a squeeze", "1½ tbsp", "85 g". */
+export function sayGesture({ unit, count }: Pick<Gesture, 'unit' | 'count'>): string {
+  const words = HAND_WORDS[unit];
+  if (!words) return `${formatCount(count)} ${unit}`;
+  return `${COUNT_WORDS[count] ?? String(count)} ${words[count === 1 ? 0 : 1]}`;
+}
+
+/** "two pinches of salt", "1 tbsp honey", "a yolk". */
+export function sayDose({ mayAdd: { ingredient }, massG, gesture }: Dose, say: SayAmount = inGrams): string {
+  if (!gesture || gesture.unit === 'g') return `${say(massG, ingredient)} ${small(ingredient)}`;
+  if (gesture.unit === 'yolk') return sayGesture(gesture);
+  return `${sayGesture(gesture)} ${HAND_WORDS[gesture.unit] ? 'of ' : ''}${small(ingredient)}`;
+}
+
+/** "two pinches of salt and 1 tbsp olive oil". */
 export const sayDoses = (doses: readonly Dose[], say: SayAmount = inGrams): string =>
-  listed(doses.map(({ mayAdd, massG }) => `${say(massG, mayAdd.ingredient)} ${small(mayAdd.ingredient)}`));
+  listed(doses.map((dose) => sayDose(dose, say)));
+
+/** Up to where a gesture may be done before it is too much; null where nobody goes that far. */
+export function sayEnough(dose: Dose): string | null {
+  const { gesture, enoughG, massG } = dose;
+  if (!gesture || enoughG == null || gesture.unit === 'g') return null;
+  const one = gesture.massG / gesture.count;
+  const most = Math.floor(enoughG / one + 1e-6);
+  if (most <= gesture.count || enoughG <= massG * ENOUGH_IS_HERE)
+    return `More ${small(dose.mayAdd.ingredient)} than that is too far.`;
+  return `Too far beyond ${sayDose({ ...dose, gesture: { ...gesture, count: most } })}.`;
+}
+const ENOUGH_IS_HERE = 1.05;
 
 const measures = (keys: readonly PalateKey[]): string =>
   listed(keys.map((key) => MEASURE_WORDS[key].title.toLowerCase()));
 
-/** What adding alone cannot do here, and what would: up to three sentences. */
+const SHARES: readonly (readonly [number, string])[] = [
+  [1 / 4, 'a quarter'],
+  [1 / 3, 'a third'],
+  [1 / 2, 'half'],
+  [2 / 3, 'two thirds'],
+  [3 / 4, 'three quarters'],
+];
+/** The least of these that is enough: "a third"; beyond three quarters it is nearly all. */
+const sayShare = (share: number): string =>
+  SHARES.find(([least]) => share <= least + 0.02)?.[1] ?? 'nearly all of it';
+
+/**
+ * What adding alone cannot do here and the honest way, in one sentence.
+ * @param aQuarter the limit was a quarter of what is there, not the jar
+ */
 export function sayImpossible(
   { moreRoom, dilution, inTheWay }: Impossible,
   say: SayAmount = inGrams,
-): readonly string[] {
-  const sentences: string[] = [];
-  if (moreRoom) {
-    sentences.push(
-      `It does not fit: it takes ${Math.ceil(moreRoom.volumeMl)} ml more room, for ${sayDoses(moreRoom.doses, say)}.`,
-    );
-  } else if (inTheWay.length > 0) {
-    sentences.push(`By adding alone it cannot be done: ${measures(inTheWay)} would leave the band.`);
-  } else sentences.push('Nothing on hand does it.');
-  if (dilution) {
-    const { measure, wanted, by, growthMl, reachable, replaceFraction } = dilution;
-    const title = MEASURE_WORDS[measure].title.toLowerCase();
-    const unit = MEASURE_WORDS[measure].unit;
-    const reach =
-      reachable === null ? '' : `; this jar reaches ${sayMeasure(measure, reachable)} ${unit} at best`;
-    sentences.push(
-      `To bring ${title} to ${sayMeasure(measure, wanted)} ${unit} by dilution takes at least ${Math.ceil(growthMl)} ml ${small(by)}${reach}.`,
-    );
-    sentences.push(
-      `Or set ${Math.ceil(replaceFraction * 100)} % of the batch aside and fill up with ${small(by)} by weight.`,
-    );
-  }
-  return sentences;
+  aQuarter = false,
+): string {
+  const why = ((): string => {
+    if (moreRoom) {
+      const ml = Math.ceil(moreRoom.volumeMl);
+      const takes = `it takes ${ml} ml more${aQuarter ? '' : ' room'}, ${sayDoses(moreRoom.doses, say)}`;
+      return aQuarter ? `Whole, ${takes}: over a quarter of what is in the jar` : `It does not fit: ${takes}`;
+    }
+    if (inTheWay.length > 0) return `Adding alone cannot do it: ${measures(inTheWay)} would leave the band`;
+    return 'Nothing on hand does it';
+  })();
+  if (!dilution) return `${why}.`;
+  const { by, replaceFraction } = dilution;
+  return `${why}; set ${sayShare(replaceFraction)} aside and make it up anew with ${small(by)}, or keep it as a base.`;
 }
 
 export function sayObstacle(obstacle: Obstacle): string {
@@ -131,6 +171,7 @@ export const PLAN_WORDS: Readonly<Record<PlanId, string>> = {
   enrich: 'Enrich',
   thicken: 'Thicken',
   gum: 'Thicken with a gum, slurried in oil first',
+  together: 'All of it at once',
 };
 
 /** What helps besides an addition; common practice. */

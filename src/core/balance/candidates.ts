@@ -1,6 +1,7 @@
 /** What a cook would reach for, by what it does: the dressing's own things first, then the pantry's, then plain staples. */
 import type { Catalogue, Ingredient, IngredientId } from '#core/ingredient';
 import type { JudgedPortion } from '#core/reckoning';
+import { handUnitsFor, type Hand } from './gestures';
 import type { MayAdd } from './program';
 
 export const ROLES = [
@@ -33,10 +34,10 @@ export function rolesOf(ingredient: Ingredient): readonly Role[] {
 const STAPLES: readonly string[] = [
   ...['sunflower', 'olive_ev', 'lemon_juice', 'vin_whitewine6', 'water', 'salt_table'],
   ...['honey', 'sugar_white', 'mustard_dijon', 'soy_sauce', 'anchovy'],
-  ...['yoghurt_whole', 'buttermilk', 'mayo_full', 'xanthan'],
+  ...['yoghurt_whole', 'buttermilk', 'mayo_full', 'yoghurt_greek', 'xanthan'],
 ];
 
-const MOST_PER_ROLE = 3;
+const MOST_PER_ROLE = 4;
 /** What goes into one search at most: 298 programs of up to three ingredients. */
 export const MOST_CANDIDATES = 12;
 
@@ -46,6 +47,10 @@ export interface CandidateContext {
   readonly stockG: (id: IngredientId) => number | null;
   /** Whose amount is locked: it may not grow. */
   readonly locked: ReadonlySet<IngredientId>;
+  /** How this cook doses; left out: to the gram. */
+  readonly hand?: Hand;
+  /** What a gram costs; null where nobody said. */
+  readonly pricePerG?: (id: IngredientId) => number | null;
 }
 
 /** From here on a dressing is creamy, not oil and acid. */
@@ -79,7 +84,7 @@ function suits(portions: readonly JudgedPortion[]): (ingredient: Ingredient) => 
  */
 export function candidatesFor(
   portions: readonly JudgedPortion[],
-  { catalogue, stockG, locked }: CandidateContext,
+  { catalogue, stockG, locked, hand, pricePerG }: CandidateContext,
 ): readonly MayAdd[] {
   const own = new Map(portions.map(({ ingredient }) => [ingredient.id, ingredient]));
   const inPantry = [...catalogue.values()].filter(({ id }) => (stockG(id) ?? 0) > 0);
@@ -87,6 +92,8 @@ export function candidatesFor(
   const found: MayAdd[] = [];
   const perRole = new Map<Role, number>();
   const fits = suits(portions);
+  const jarMassG = portions.reduce((sum, { massG }) => sum + massG.nominal, 0);
+  const onHand = new Set(inPantry);
   for (const ingredient of new Set([...own.values(), ...inPantry, ...staples])) {
     const roles = rolesOf(ingredient);
     if (roles.length === 0 || locked.has(ingredient.id)) continue;
@@ -101,7 +108,15 @@ export function candidatesFor(
     if (left === 0) continue;
     // The same care as what is already there: garlic grated stays grated.
     const form = portions.find((portion) => portion.ingredient.id === ingredient.id)?.form ?? '';
-    found.push({ ingredient, form, stockG: left });
+    const price = pricePerG?.(ingredient.id) ?? null;
+    found.push({
+      ingredient,
+      form,
+      stockG: left,
+      from: own.has(ingredient.id) ? 'jar' : onHand.has(ingredient) ? 'pantry' : 'staple',
+      ...(hand ? { hand: handUnitsFor(ingredient, hand, jarMassG) } : {}),
+      ...(price === null ? {} : { pricePerG: price }),
+    });
     for (const role of roles) perRole.set(role, (perRole.get(role) ?? 0) + 1);
   }
   return found;

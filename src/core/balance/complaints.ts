@@ -18,7 +18,7 @@ export type Severity = 1 | 2;
 /** What a plan does; ids stay. */
 export const PLAN_IDS = [
   ...(['acid', 'salt', 'savoury', 'cover', 'band', 'dilute', 'thin'] as const),
-  ...(['balance', 'sweeten', 'cut', 'enrich', 'thicken', 'gum'] as const),
+  ...(['balance', 'sweeten', 'cut', 'enrich', 'thicken', 'gum', 'together'] as const),
 ] as const;
 export type PlanId = (typeof PLAN_IDS)[number];
 
@@ -31,6 +31,8 @@ export interface PlanSpec {
   readonly answers: number;
   /** Xanthan only works within a share of the water: 0.1 to 0.2 %. */
   readonly gum?: boolean;
+  /** It is the thickness that moves: found by the thickness model, not by rows. */
+  readonly body?: 'thinner' | 'thicker';
 }
 export type Now = (key: PalateKey) => number | null;
 
@@ -83,16 +85,6 @@ const notBelow =
     return value === null ? {} : { [key]: { low: value } };
   };
 
-/** Body moves by a step of its index. */
-const bodyBy =
-  (direction: 1 | -1): PlanSpec['targets'] =>
-  (now, _windows, severity) => {
-    const wanted = (now('body') ?? 0) + direction * BODY_STEP * (severity / 2);
-    if (wanted < 0) return null;
-    return { body: direction === 1 ? { low: wanted } : { high: wanted } };
-  };
-
-const BODY_STEP = 6;
 const SALT_STEP = 0.001;
 const SWEET_STEP = 0.0075;
 
@@ -107,8 +99,16 @@ const acidUp = plan('acid', ['acid'], raised('acid', 0.12, 0.001), 2);
 const saltUp = plan('salt', ['salt'], raised('salt', 0.15, SALT_STEP));
 const savouryUp = plan('savoury', ['savoury', 'mustard'], raised('salt', 0.15, SALT_STEP));
 const cover = (key: PalateKey): PlanSpec =>
-  plan('cover', ['sweet', 'acid', 'salt'], both(raised('sweet', 0.15, 2 * SWEET_STEP), notAbove(key)));
+  plan('cover', ['sweet'], both(raised('sweet', 0.15, SWEET_STEP), notAbove(key)));
+const nothing = (): Limits => ({});
+const body = (id: PlanId, roles: readonly Role[], way: 'thinner' | 'thicker', answers = 2): PlanSpec => ({
+  ...plan(id, roles, nothing, answers),
+  body: way,
+});
+const dilute = (roles: readonly Role[], key: PalateKey, full: number): PlanSpec =>
+  plan('dilute', roles, lowered(key, full), 2);
 
+/** In the order of the trade: what a cook reaches for first comes first. */
 export const PLANS: Readonly<Record<Complaint, readonly PlanSpec[]>> = {
   'into-band': [
     plan(
@@ -119,24 +119,17 @@ export const PLANS: Readonly<Record<Complaint, readonly PlanSpec[]>> = {
     ),
   ],
   'too-sharp': [
-    plan('dilute', ['oil', 'sweet', 'creamy', 'salt'], lowered('acid', 0.15), 2),
-    plan('cover', ['sweet', 'salt'], both(raised('sugarToAcid', 0.3, 1), notAbove('acid'))),
+    plan('cover', ['sweet', 'salt'], both(raised('sugarToAcid', 0.3, 0.6), notAbove('acid'))),
+    dilute(['oil', 'creamy', 'salt'], 'acid', 0.15),
     plan('thin', ['water', 'salt'], both(lowered('acid', 0.15), notBelow('salt'))),
   ],
   'needs-acid': [acidUp],
-  flat: [saltUp, savouryUp, acidUp],
-  'too-salty': [
-    plan('dilute', ['oil', 'acid', 'water', 'creamy', 'sweet'], lowered('salt', 0.15), 2),
-    cover('salt'),
-  ],
+  flat: [saltUp, acidUp, savouryUp],
+  'too-salty': [dilute(['oil', 'acid', 'water', 'creamy', 'sweet'], 'salt', 0.15), cover('salt')],
   'needs-salt': [saltUp, savouryUp],
   'too-sweet': [
-    plan(
-      'balance',
-      ['acid', 'oil', 'salt', 'mustard'],
-      both(lowered('sweet', 0.15), lowered('sugarToAcid', 0.15)),
-      2,
-    ),
+    plan('balance', ['acid', 'salt', 'mustard'], lowered('sugarToAcid', 0.15), 2),
+    plan('dilute', ['oil', 'acid', 'creamy', 'water', 'salt'], lowered('sweet', 0.15)),
   ],
   'needs-sweet': [plan('sweeten', ['sweet'], raised('sweet', 0.15, SWEET_STEP), 2)],
   'too-oily': [
@@ -149,19 +142,24 @@ export const PLANS: Readonly<Record<Complaint, readonly PlanSpec[]>> = {
   ],
   lean: [plan('enrich', ['oil', 'creamy'], raised('fat', 0.08, 0.02), 2)],
   'too-thin': [
-    plan('thicken', ['mustard', 'creamy'], bodyBy(1), 2),
-    { ...plan('gum', ['thickener'], bodyBy(1)), gum: true },
+    body('thicken', ['mustard', 'creamy', 'oil'], 'thicker', 3),
+    { ...body('gum', ['thickener'], 'thicker', 1), gum: true },
   ],
-  'too-thick': [plan('thin', ['water', 'acid', 'thin creamy', 'salt'], bodyBy(-1), 2)],
+  'too-thick': [
+    body('thin', ['water', 'thin creamy', 'oil'], 'thinner'),
+    body('thin', ['acid'], 'thinner', 1),
+  ],
   'harsh-garlic': [
-    plan('dilute', ['oil', 'acid', 'water', 'salt', 'sweet', 'creamy', 'mustard'], lowered('garlic', 0.3), 2),
+    dilute(['oil', 'creamy', 'sweet', 'salt', 'acid'], 'garlic', 0.3),
+    dilute(['water', 'acid', 'salt', 'mustard'], 'garlic', 0.3),
   ],
-  'too-hot': [plan('dilute', ['oil', 'acid', 'water', 'salt', 'sweet', 'creamy'], lowered('heat', 0.3), 2)],
+  'too-hot': [
+    dilute(['oil', 'creamy', 'sweet', 'acid', 'salt'], 'heat', 0.3),
+    dilute(['water', 'acid', 'salt', 'sweet'], 'heat', 0.3),
+  ],
   'strong-mustard': [
-    plan('dilute', ['oil', 'acid', 'water', 'salt', 'sweet', 'creamy'], lowered('mustard', 0.3), 2),
+    dilute(['oil', 'acid', 'sweet', 'salt', 'creamy'], 'mustard', 0.3),
+    dilute(['water', 'acid', 'salt'], 'mustard', 0.3),
   ],
-  bitter: [
-    plan('dilute', ['neutral oil', 'acid', 'sweet', 'salt'], lowered('bitter', 0.25), 2),
-    cover('bitter'),
-  ],
+  bitter: [cover('bitter'), dilute(['neutral oil', 'acid', 'sweet', 'salt'], 'bitter', 0.25)],
 };

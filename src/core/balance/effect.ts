@@ -1,5 +1,6 @@
 /** What a change does to a dressing: its palate, score, volume, keeping, and what it newly brings. */
 import { composition } from '#core/composition';
+import { hold, holdRequest, ROOM_C, USUAL_HEIGHT_M, type Hold, type HoldRequest } from '#core/emulsion';
 import { verdictOf, type Palate, type Style } from '#core/palate';
 import { judgePortions, type JudgedPortion, type Judgement } from '#core/reckoning';
 import type { Caution, CautionCode, Keeping } from '#core/safety';
@@ -17,6 +18,8 @@ export interface Effect {
   /** Allergens of the EU's 14 that were not in it. */
   readonly newAllergens: readonly string[];
   readonly goneAllergens: readonly string[];
+  /** Null where there is nothing that could part. */
+  readonly hold: Hold | null;
 }
 
 export function effectOf(before: State, portions: readonly JudgedPortion[], style: Style | null): Effect {
@@ -37,6 +40,7 @@ export function effectOf(before: State, portions: readonly JudgedPortion[], styl
     goneCautions: [...had].filter((code) => !has.has(code)),
     newAllergens: is.filter((allergen) => !was.includes(allergen)),
     goneAllergens: was.filter((allergen) => !is.includes(allergen)),
+    hold: after.hold,
   };
 }
 
@@ -46,12 +50,29 @@ export interface State {
   readonly mixedVolumeMl: number;
   /** Lines that could not be read, as typed. */
   readonly unread: readonly string[];
+  /** Thickness and hold, whisked by hand at room temperature: changes are compared on the same footing. */
+  readonly hold: Hold | null;
 }
 
 export function stateOf(portions: readonly JudgedPortion[], unread: readonly string[] = []): State {
   const { massG, mixedVolumeMl } = composition(portions);
-  return { judgement: judgePortions(portions, unread), massG, mixedVolumeMl, unread };
+  return {
+    judgement: judgePortions(portions, unread),
+    massG,
+    mixedVolumeMl,
+    unread,
+    hold: hold(asMixed(portions)),
+  };
 }
+
+export const asMixed = (portions: readonly JudgedPortion[]): HoldRequest =>
+  holdRequest(portions, {
+    tool: 'whisk',
+    seconds: 60,
+    volumeMl: composition(portions).mixedVolumeMl,
+    heightM: USUAL_HEIGHT_M,
+    temperatureC: ROOM_C,
+  });
 
 /** pH is not linear in grams: a change that brings one of these is sent back. */
 const PH_CAUTIONS: ReadonlySet<CautionCode> = new Set<CautionCode>(['high_ph', 'raw_egg_acid']);

@@ -8,11 +8,16 @@
 import { mixedVolumeMlPerG } from '#core/composition';
 import type { Ingredient } from '#core/ingredient';
 import { scaledRow, solveLinear, type LinearRow } from '#core/numeric';
-import { PALATE, type PalateKey, type PalatePortion, type Style } from '#core/palate';
+import { PALATE, verdictOf, type PalateKey, type PalatePortion, type Style } from '#core/palate';
 import { exactly } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
 import type { Complaint, PlanSpec, Severity, PlanId } from './complaints';
+import type { Gesture } from './gestures';
+import { inHand, valueWith, type Handed } from './inHand';
+import type { Asked } from './together';
+import { enoughG } from './tooFar';
 import { effectOf, lessAcidThanAllowed, type Effect, type State } from './effect';
+import { ceilingOf } from './ceilings';
 import { centreOf } from './centre';
 import {
   doseG,
@@ -34,6 +39,12 @@ export interface RemedyRequest {
   /** How much may still go in, ml; null: no limit. */
   readonly roomMl: number | null;
   readonly mayAdd: readonly MayAdd[];
+  /** Complained of as well: one plan serves them all. */
+  readonly also?: readonly Asked[];
+  /** The room is a quarter of what is there, not the jar's: nobody asked for more. */
+  readonly aQuarter?: boolean;
+  /** What the jar costs as it stands, in the kitchen's money; left out: not known. */
+  readonly jarCost?: number;
   /** What may go in was named: the plans' own lists do not narrow it. */
   readonly allowAll?: boolean;
   readonly unread?: readonly string[];
@@ -42,6 +53,10 @@ export interface RemedyRequest {
 export interface Dose {
   readonly mayAdd: MayAdd;
   readonly massG: number;
+  /** How a hand does it; left out: to the gram. */
+  readonly gesture?: Gesture;
+  /** From here on it is too much, g; null: not within a dozen times as much. Left out: nobody asked. */
+  readonly enoughG?: number | null;
 }
 
 export interface Remedy {
@@ -63,8 +78,25 @@ const CENTRING = { factor: 1.05, per100G: 0.5 };
 /** Below this share of a dose a line is numerical dust. */
 const DUST = 1e-4;
 
+/** Nobody goes on past what a cook puts in at most: what is left up to the ceiling bounds it as stock does. */
+function underCeilings(mayAdd: readonly MayAdd[], { portions, style }: RemedyRequest): readonly MayAdd[] {
+  const all = portions.reduce((sum, { massG }) => sum + massG.nominal, 0);
+  return mayAdd.flatMap((one): MayAdd[] => {
+    const ceiling = ceilingOf(one.ingredient, style?.id ?? null);
+    if (ceiling === null || ceiling >= 1) return [one];
+    const has = portions.reduce(
+      (sum, { ingredient, massG }) => sum + (ingredient.id === one.ingredient.id ? massG.nominal : 0),
+      0,
+    );
+    // (has + y) ≤ ceiling (all + y)
+    const most = Math.min(one.stockG ?? Infinity, (ceiling * all - has) / (1 - ceiling));
+    return most > 0 ? [{ ...one, stockG: most }] : [];
+  });
+}
+
 /** One plan: its rows, its subsets, its answers. */
 export class PlanSearch {
+  readonly mayAdd: readonly MayAdd[];
   readonly rows: readonly MeasureRow[];
   readonly limits: Limits;
   /** Nothing has to be added for it. */
@@ -75,10 +107,24 @@ export class PlanSearch {
     readonly before: State,
     readonly spec: PlanSpec,
     readonly targets: Limits,
-    readonly mayAdd: readonly MayAdd[],
+    mayAdd: readonly MayAdd[],
   ) {
-    this.rows = measureRows(request.portions, mayAdd);
-    this.limits = this.withTargets(keepWithin(this.rows, request.style?.windows ?? {}));
+    this.mayAdd = request.allowAll ? mayAdd : underCeilings(mayAdd, request);
+    this.rows = measureRows(request.portions, this.mayAdd);
+    this.limits = this.withTargets(this.notMuchMore(keepWithin(this.rows, request.style?.windows ?? {})));
+  }
+
+  /** What mends one taste must not bring another: it rises by no more than a taster notices. */
+  private notMuchMore(kept: Limits): Limits {
+    if (this.request.complaint === 'into-band') return kept;
+    const limits: Partial<Record<PalateKey, Limits[PalateKey]>> = { ...kept };
+    for (const key of TASTES) {
+      const now = this.now(key);
+      if (now === null || this.targets[key]) continue;
+      const most = now + PALATE[key].step;
+      limits[key] = { ...limits[key], high: Math.min(limits[key]?.high ?? Infinity, most) };
+    }
+    return limits;
   }
 
   *run(start: number, share: number): Work<readonly Remedy[]> {
@@ -151,7 +197,7 @@ export class PlanSearch {
     }
     return [...leading.values()]
       .slice(0, this.spec.answers + SPARE)
-      .map(({ used, y, cost }) => this.remedyFor(used, this.centred(used, y, limits) ?? y, cost));
+      .flatMap(({ used, y, cost }) => this.remedyFor(used, this.centred(used, y, limits) ?? y, cost) ?? []);
   }
 
   private names(used: readonly number[]): string {
@@ -171,7 +217,7 @@ export class PlanSearch {
     return outcome.status === 'optimal' ? outcome.values : null;
   }
 
-  /** Windows, targets, room and gum as scaled rows over a few of what may go in. */
+  /** Windows, targets and room as scaled rows over a few of what may go in. */
   hardRows(subset: readonly number[], limits: Limits, unlimited = false): readonly LinearRow[] {
     const rows: LinearRow[] = [];
     for (const { row, isRoom } of this.allRows(limits)) {
@@ -206,24 +252,10 @@ export class PlanSearch {
       all = [
         ...limitRows(this.rows, limits).map((row) => ({ row, isRoom: false })),
         ...(room ? [{ row: room, isRoom: true }] : []),
-        ...(this.spec.gum ? [{ row: this.gumRow(), isRoom: false }] : []),
       ].map(({ row, isRoom }) => ({ row: scaledRow(row), isRoom }));
       this.known.set(limits, all);
     }
     return all;
-  }
-
-  /** Xanthan at 0.1 to 0.2 % of the water; under 0.08 % it may do harm. */
-  private gumRow(): LinearRow {
-    const waterG = this.request.portions.reduce(
-      (sum, { ingredient, massG }) => sum + ingredient.composition.water * massG.nominal,
-      0,
-    );
-    return {
-      coefficients: this.mayAdd.map(({ ingredient }) => (ingredient.category === 'thickener' ? 1 : 0)),
-      low: GUM_OF_WATER.low * waterG,
-      high: GUM_OF_WATER.high * waterG,
-    };
   }
 
   private rowsOf(subset: readonly number[]): readonly MeasureRow[] {
@@ -276,20 +308,61 @@ export class PlanSearch {
     return outcome.status === 'optimal' ? outcome.values.slice(0, used.length) : null;
   }
 
-  remedyFor(used: readonly number[], y: readonly number[], cost: number): Remedy {
-    const doses = used
-      .map((j, i): Dose => ({ mayAdd: this.mayAdd[j]!, massG: y[i]! }))
-      .filter(({ mayAdd, massG }) => massG > DUST * doseG(mayAdd.ingredient, this.before.massG))
+  /** The answer as a hand does it; null where no gestures of these few come near. */
+  remedyFor(used: readonly number[], y: readonly number[], cost: number): Remedy | null {
+    const exact = used
+      .map((column, i) => ({ column, mayAdd: this.mayAdd[column]!, massG: y[i]! }))
+      .filter(({ mayAdd, massG }) => massG > DUST * doseG(mayAdd.ingredient, this.before.massG));
+    const handed = inHand(exact, this.rows, this.limits, this.request.roomMl);
+    return handed && handed.length > 0 ? this.remedyOf(handed, cost) : null;
+  }
+
+  /** What these gestures do, and where each is too much. */
+  remedyOf(handed: readonly Handed[], cost?: number): Remedy {
+    const masses = new Map(handed.map(({ mayAdd, massG }) => [this.mayAdd.indexOf(mayAdd), massG]));
+    const windows = this.request.style?.windows ?? {};
+    const asked = { rows: this.rows, targets: this.targets, windows, masses };
+    const doses = handed
+      .map(({ mayAdd, massG, gesture }): Dose => {
+        const enough = gesture ? enoughG(this.mayAdd.indexOf(mayAdd), asked) : undefined;
+        return {
+          mayAdd,
+          massG,
+          ...(gesture ? { gesture } : {}),
+          ...(enough === undefined ? {} : { enoughG: enough }),
+        };
+      })
       .sort((a, b) => b.massG - a.massG);
-    const after = withDoses(this.request.portions, doses);
-    const effect = effectOf(this.before, after, this.request.style);
+    const effect = effectOf(this.before, withDoses(this.request.portions, doses), this.request.style);
     return {
       status: 'possible',
       planId: this.spec.id,
       doses,
       effect,
-      burden: cost + burdenOf(effect),
+      burden: (cost ?? this.costOf(doses)) + burdenOf(this, doses, effect),
     };
+  }
+
+  /** Kitchen steps of what goes in, and one for each thing. */
+  private costOf(doses: readonly Dose[]): number {
+    return doses.reduce(
+      (sum, { mayAdd, massG }) => sum + 1 + massG / doseG(mayAdd.ingredient, this.before.massG),
+      0,
+    );
+  }
+
+  /** How much of what was asked is reached, 0..1: the least of all. */
+  reached({ doses }: Pick<Remedy, 'doses'>): number {
+    const masses = new Map(doses.map(({ mayAdd, massG }) => [this.mayAdd.indexOf(mayAdd), massG]));
+    let least = 1;
+    for (const [key, { low, high }] of Object.entries(this.targets) as [PalateKey, Limits[PalateKey] & object][]) {
+      const row = this.rows.find((one) => one.key === key);
+      const [was, is] = [row && valueOf(row), row && valueWith(row, masses)];
+      if (was == null || is == null) continue;
+      if (low !== undefined && was < low) least = Math.min(least, (is - was) / (low - was));
+      if (high !== undefined && was > high) least = Math.min(least, (was - is) / (was - high));
+    }
+    return Math.max(0, least);
   }
 
   /** The best of each kind: answers that lean on the same thing are one answer. */
@@ -313,7 +386,6 @@ const PROGRESS_EVERY = 12;
 /** Worked out beyond what is asked for, in case some are sent back. */
 const SPARE = 2;
 const TASTER_LEEWAY = 0.9;
-const GUM_OF_WATER = { low: 0.001, high: 0.002 };
 
 /** No amount of these can turn a row that asks for less into one that holds. */
 const hopeless = ({ coefficients, high, low }: LinearRow): boolean =>
@@ -327,11 +399,51 @@ const mostOf = (used: readonly number[], y: readonly number[]): number =>
 /** Two oils or two salts make one answer; two acids taste different. */
 const kindOf = ({ category, id }: Ingredient): string => (['oil', 'salt'].includes(category) ? category : id);
 
+const TASTES = ['acid', 'salt', 'sweet'] as const;
+
+/** How far a cook reaches, in kitchen steps. */
+const REACHES = { jar: 0, pantry: 1, staple: 1.5 } as const;
+/** A dressing that held for less than this is shaken again anyway, s. */
+const HELD_S = 600;
 /** What it newly brings weighs as much as this many kitchen steps; rule: estimate. */
-function burdenOf({ newCautions, newAllergens, score }: Effect): number {
-  const grave = newCautions.filter(({ tier }) => tier === 1).length;
-  return 20 * grave + 8 * newAllergens.length + (score === null ? 0 : (100 - score) / 3);
+const WEIGHS = { grave: 20, allergen: 8, point: 1 / 3, halvedHold: 1.5, doubledBody: 0.7, dearer: 20 };
+const MOST_HALVINGS = 4;
+
+/** The taster wins over the window: what was complained of is not held against the answer. */
+function scoreBesides({ request, targets }: PlanSearch, { palate }: Effect): number | null {
+  const { style, complaint } = request;
+  if (!style || complaint === 'into-band') return style && verdictOf(palate, style).score;
+  const asked = new Set(Object.keys(targets));
+  if (asked.has('sweet') || asked.has('sugarToAcid')) for (const key of ['sweet', 'sugarToAcid']) asked.add(key);
+  const windows = Object.fromEntries(Object.entries(style.windows).filter(([key]) => !asked.has(key)));
+  return verdictOf(palate, { ...style, windows }).score;
 }
+
+function burdenOf(search: PlanSearch, doses: readonly Dose[], effect: Effect): number {
+  const { before, request, spec } = search;
+  const score = scoreBesides(search, effect);
+  const grave = effect.newCautions.filter(({ tier }) => tier === 1).length;
+  const [was, is] = [before.hold, effect.hold];
+  const heldS = Math.min(was?.medianS ?? Infinity, FOR_GOOD_S);
+  const lost = was && is && heldS >= HELD_S ? Math.log2(heldS / Math.min(is.medianS ?? Infinity, FOR_GOOD_S)) : 0;
+  const body =
+    was && is && !spec.body
+      ? Math.abs(
+          Math.log2(is.state.thickness.apparentViscosityPaS / was.state.thickness.apparentViscosityPaS),
+        )
+      : 0;
+  const cost = doses.reduce((sum, { mayAdd, massG }) => sum + (mayAdd.pricePerG ?? 0) * massG, 0);
+  return (
+    doses.reduce((sum, { mayAdd }) => sum + REACHES[mayAdd.from ?? 'jar'], 0) +
+    WEIGHS.grave * grave +
+    WEIGHS.allergen * effect.newAllergens.length +
+    (score === null ? 0 : (100 - score) * WEIGHS.point) +
+    WEIGHS.halvedHold * Math.min(MOST_HALVINGS, Math.max(0, lost)) +
+    WEIGHS.doubledBody * (Number.isFinite(body) ? Math.min(MOST_HALVINGS, body) : 0) +
+    (request.jarCost ? (WEIGHS.dearer * cost) / request.jarCost : 0)
+  );
+}
+const FOR_GOOD_S = 14 * 86_400;
 
 export const ranked = (remedies: readonly Remedy[]): readonly Remedy[] =>
   [...remedies].sort((a, b) => a.burden - b.burden || a.doses.length - b.doses.length);

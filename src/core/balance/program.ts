@@ -7,6 +7,7 @@
 import { exactly } from '#core/quantity';
 import type { Ingredient } from '#core/ingredient';
 import type { LinearRow } from '#core/numeric';
+import type { HandUnit } from './gestures';
 import { PALATE, PALATE_KEYS, type PalateKey, type PalatePortion, type Windows } from '#core/palate';
 
 /** Something that may go in. */
@@ -15,6 +16,12 @@ export interface MayAdd {
   readonly form: string;
   /** What is left of it, g; null: enough. */
   readonly stockG: number | null;
+  /** What a hand doses it with; left out: any amount can be had. */
+  readonly hand?: readonly HandUnit[];
+  /** How far a cook has to reach for it: it is in there, on hand, or what most kitchens have. Left out: it is in there. */
+  readonly from?: 'jar' | 'pantry' | 'staple';
+  /** What a gram of it costs, in the kitchen's money; left out: not known. */
+  readonly pricePerG?: number;
 }
 
 export interface Limit {

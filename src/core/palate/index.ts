@@ -23,5 +23,5 @@ export {
   type PalateWindow,
   type Windows,
 } from './styles';
-export { verdictOf, type Verdict, type VerdictReason } from './verdict';
+export { stepsOutside, verdictOf, type Verdict, type VerdictReason } from './verdict';
 export { DEFINED_BY } from './defines';

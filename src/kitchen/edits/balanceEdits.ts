@@ -146,6 +146,10 @@ export function takeRounding(
   }, formula);
 }
 
+/** Nearer than this nothing was changed: half a step of a 0.1 g scale and its own doubt. */
+const SAME_G = 0.05;
+const SAME_SHARE = 0.002;
+
 /**
  * What was really made, as new amounts of the version it was made from. What did not go in is taken out;
  * what is new becomes a line of its own.
@@ -161,13 +165,14 @@ export function takeAsMade(
   const used = new Set<AdditionId>();
   let next = formula;
   for (const { ingredient, form, massG, text } of lines) {
-    const old = additions.find(
+    const line = additions.find(
       ({ addition, reading }) =>
         reading.status === 'read' &&
         reading.ingredient.id === ingredient.id &&
         addition.form === form &&
         !used.has(addition.id),
-    )?.addition;
+    );
+    const old = line?.addition;
     if (!old) {
       next = withNew(
         next,
@@ -179,6 +184,9 @@ export function takeAsMade(
       continue;
     }
     used.add(old.id);
+    const plannedG = line.reading.status === 'read' ? line.reading.massG.nominal : 0;
+    // What went in as planned keeps the words it was written in.
+    if (text === null && Math.abs(massG - plannedG) <= SAME_G + SAME_SHARE * plannedG) continue;
     next = patchAddition(next, old.id, {
       amountText: text ?? amountTextFor(massG, old.amountText, ingredient, wording),
     });

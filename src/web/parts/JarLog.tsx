@@ -114,6 +114,7 @@ function sayEvent(
           {partsWords.addedLines(
             event.lines.map(({ ingredientId, massG }) => amount(massG, ingredientId)).join(', '),
           )}
+          {event.note && `: ${event.note}`}
         </strong>
       );
     case 'took':

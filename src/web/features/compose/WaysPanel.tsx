@@ -1,33 +1,30 @@
 import { useMemo, useState } from 'react';
 import {
-  candidatesFor,
   COMPLAINTS,
-  withDoses,
   type Complaint,
   type Remedy,
   type RemedyAnswer,
   type RemedyRequest,
   type Severity,
 } from '#core/balance';
-import { ASIDE_WORDS, PLAN_WORDS, COMPLAINT_WORDS, sayDoses, sayImpossible } from '#words/balance';
-import { costOf } from '#core/composition';
+import { COMPLAINT_WORDS, type sayDoses } from '#words/balance';
 import type { AdditionId, Formula, ReadingContext, VesselId } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import type { Style } from '#core/palate';
 import { unreadOf, type Judgement, type Reckoning } from '#core/reckoning';
 import { usableVolumeMl, type Vessel } from '#core/vessel';
-import { formatAmount, formatMoney } from '#words/numbers';
+import { formatAmount } from '#words/numbers';
 import { freshAmountText, takeDoses } from '#kitchen/edits';
 import { composeBalanceWords } from '#words/screens/composeBalance';
 import { newId } from '../../sync/device';
-import { entryOf, packPriceOf, type Kitchen } from '#kitchen/reading';
+import { mendsFrom, roomToMend, type Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Choice } from '../../ui/Choice';
 import { Dialog } from '../../ui/Dialog';
 import { Working } from '../../ui/Working';
 import { useSearch } from '../../workers/useSearch';
-import { ChangeEffect } from '../../parts/ChangeEffect';
+import { RemedyList } from '../../parts/RemedyList';
 import { Alert } from '../../ui/Alert';
 
 interface WaysPanelProps {
@@ -48,11 +45,20 @@ const SEVERITIES = [
   { value: '2', label: composeBalanceWords.clearly },
 ] as const;
 
+const NONE = 'none';
+const HOW_MUCH = [
+  { value: 'quarter', label: composeBalanceWords.aQuarterAtMost },
+  { value: 'room', label: composeBalanceWords.asMuchAsFits },
+] as const;
+
 /** Ways into the band by adding: each with what it moves, before it is taken. */
 export function WaysPanel(props: WaysPanelProps) {
   const { formula, reckoning, judgement, style, vessel, context, kitchen, onTake, onClose } = props;
   const [complaint, setComplaint] = useState<Complaint>(style ? 'into-band' : 'too-sharp');
+  const [second, setSecond] = useState<Complaint | typeof NONE>(NONE);
+  const also = complaint === 'into-band' || second === complaint ? NONE : second;
   const [severity, setSeverity] = useState<'1' | '2'>('2');
+  const [howMuch, setHowMuch] = useState<(typeof HOW_MUCH)[number]['value']>('quarter');
   const roomMl = roomIn(vessel, reckoning.totals.mixedVolumeMl);
   const question = useMemo(
     (): RemedyRequest => ({
@@ -60,15 +66,12 @@ export function WaysPanel(props: WaysPanelProps) {
       complaint,
       severity: Number(severity) as Severity,
       style,
-      roomMl,
-      mayAdd: candidatesFor(judgement.portions, {
-        catalogue: kitchen.catalogue,
-        stockG: (id) => entryOf(kitchen.pantry, id).onHandG,
-        locked: lockedIn(formula),
-      }),
+      also: also === NONE ? [] : [{ complaint: also, severity: Number(severity) as Severity }],
+      ...roomToMend(judgement.portions, roomMl, howMuch === 'room'),
+      ...mendsFrom(judgement.portions, kitchen, context, lockedIn(formula)),
       unread: unreadOf(reckoning.additions),
     }),
-    [judgement, complaint, severity, style, roomMl, kitchen, formula, reckoning],
+    [judgement, complaint, also, severity, style, roomMl, howMuch, kitchen, context, formula, reckoning],
   );
   const askable = style !== null || complaint !== 'into-band';
   const { search, stop, again } = useSearch('remedies', askable ? question : null);
@@ -85,6 +88,21 @@ export function WaysPanel(props: WaysPanelProps) {
           className="min-w-44"
         />
         {complaint !== 'into-band' && (
+          <Choice
+            label={composeBalanceWords.andAlso}
+            value={also}
+            options={[
+              { value: NONE, label: composeBalanceWords.nothingElse },
+              ...COMPLAINTS.filter((value) => value !== 'into-band' && value !== complaint).map((value) => ({
+                value,
+                label: COMPLAINT_WORDS[value],
+              })),
+            ]}
+            onChange={setSecond}
+            className="min-w-44"
+          />
+        )}
+        {complaint !== 'into-band' && (
           <Chips
             label={composeBalanceWords.howMuch}
             value={severity}
@@ -92,6 +110,7 @@ export function WaysPanel(props: WaysPanelProps) {
             onChange={setSeverity}
           />
         )}
+        <Chips label={composeBalanceWords.goesIn} value={howMuch} options={HOW_MUCH} onChange={setHowMuch} />
         <p className="text-sm text-quiet">
           {composeBalanceWords.byAddingOnlyMaxOf(formatAmount(Math.max(0, roomMl), 'ml', kitchen.settings))}{' '}
           {composeBalanceWords.nameLockedAmountsStay(vessel.name)}
@@ -154,11 +173,10 @@ function Answer({
   volumeMl: number;
   onVessel: (id: VesselId) => void;
   answer: RemedyAnswer;
-  say: Parameters<typeof sayDoses>[1];
+  say: Parameters<typeof sayDoses>[1] & object;
   onTake: (remedy: Remedy) => void;
 }) {
-  const { remedies, impossible, complaint, meaningless, alreadyMet } = answer;
-  const aside = ASIDE_WORDS[complaint];
+  const { meaningless, alreadyMet } = answer;
   return (
     <div className="grid gap-3">
       {meaningless && <p>{composeBalanceWords.nothingInThisJarMakes}</p>}
@@ -169,54 +187,34 @@ function Answer({
             : composeBalanceWords.nothingHasToBeAdded}
         </p>
       )}
-      <ol className="grid gap-3" data-testid="ways">
-        {remedies.map((remedy, index) => (
-          <li key={index} className="card border-l-4 border-l-bottle p-3">
-            <div className="mb-2 flex flex-wrap items-start justify-between gap-3 sm:flex-nowrap">
-              <p className="font-name min-w-0 text-[1.05rem] font-semibold">
-                {composeBalanceWords.formAdd(
-                  remedy.partial ? composeBalanceWords.partOfTheWay : PLAN_WORDS[remedy.planId],
-                )}{' '}
-                {sayDoses(remedy.doses, say)}.
-              </p>
-              <Button
-                kind={index === 0 ? 'main' : 'plain'}
-                className="shrink-0"
-                onClick={() => {
-                  onTake(remedy);
-                }}
-              >
-                {composeBalanceWords.takeThisWay}
-              </Button>
-            </div>
-            <ChangeEffect
-              before={answer.before.judgement.palate}
-              keepingBefore={answer.before.judgement.keeping}
-              effect={remedy.effect}
-              style={style}
-              settings={kitchen.settings}
+      <RemedyList
+        answer={answer}
+        portions={judgement.portions}
+        style={style}
+        kitchen={kitchen}
+        say={say}
+        actions={(remedy, index) => (
+          <Button
+            kind={index === 0 ? 'main' : 'plain'}
+            className="shrink-0"
+            onClick={() => {
+              onTake(remedy);
+            }}
+          >
+            {composeBalanceWords.takeThisWay}
+          </Button>
+        )}
+        beyond={(why) =>
+          why.moreRoom &&
+          !answer.aQuarter && (
+            <LargerVessel
+              neededMl={volumeMl + why.moreRoom.volumeMl}
+              vessels={kitchen.vessels}
+              onVessel={onVessel}
             />
-            <CostOf remedy={remedy} kitchen={kitchen} portions={judgement.portions} />
-          </li>
-        ))}
-      </ol>
-      {impossible.length > 0 && (
-        <ul className="grid gap-1 text-sm" data-testid="impossible">
-          {impossible.map((why) => (
-            <li key={why.planId}>
-              <strong>{PLAN_WORDS[why.planId]}:</strong> {sayImpossible(why, say).join(' ')}
-              {why.moreRoom && (
-                <LargerVessel
-                  neededMl={volumeMl + why.moreRoom.volumeMl}
-                  vessels={kitchen.vessels}
-                  onVessel={onVessel}
-                />
-              )}
-            </li>
-          ))}
-        </ul>
-      )}
-      {aside && <p className="text-sm text-quiet">{aside}</p>}
+          )
+        }
+      />
     </div>
   );
 }
@@ -245,26 +243,6 @@ function LargerVessel({
         {composeBalanceWords.moveItToTheName(larger.name)}
       </Button>
     </span>
-  );
-}
-
-function CostOf({
-  remedy,
-  kitchen,
-  portions,
-}: {
-  remedy: Remedy;
-  kitchen: Kitchen;
-  portions: Judgement['portions'];
-}) {
-  const added = withDoses(portions, remedy.doses).slice(portions.length);
-  const { total, lines, unpriced } = costOf(added, packPriceOf(kitchen.pantry));
-  if (lines.every(({ cost }) => cost === 0)) return null;
-  return (
-    <p className="mt-1 text-sm text-quiet">
-      {composeBalanceWords.costsTotalMore(formatMoney(total, kitchen.settings))}
-      {unpriced.length > 0 && composeBalanceWords.notCountingWhatHasNo}.
-    </p>
   );
 }
 

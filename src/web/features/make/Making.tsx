@@ -12,6 +12,7 @@ import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { KeyHelp } from '../../ui/KeyHelp';
 import { useShortcuts } from '../../ui/shortcuts';
+import { ByHand } from './ByHand';
 import { JarNow } from './JarNow';
 import { OtherwisePanel } from './OtherwisePanel';
 import type { StepActions } from './stepActions';
@@ -38,6 +39,7 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
   const { shown, viewing, back, forward } = viewed;
   const [otherwise, setOtherwise] = useState(false);
   const [helping, setHelping] = useState(false);
+  const [byHand, setByHand] = useState(false);
   // Not state: a panel says them at every render.
   const actions = useRef<StepActions>({});
   const setActions = useCallback((next: StepActions) => {
@@ -68,6 +70,13 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
     { keys: ['h'], does: makeWords.typeTheWeightByHand, run: () => actions.current.byHand?.() },
     { keys: ['mod+z', 'u'], does: makeWords.undoTheLastStep, run: undo },
     { keys: ['o'], does: makeWords.itWentOtherwiseLeftOut, run: goOtherwise },
+    {
+      keys: ['g'],
+      does: makeWords.somethingByHand,
+      run: () => {
+        setByHand(true);
+      },
+    },
     {
       keys: ['?'],
       does: makeWords.showTheseKeys,
@@ -127,6 +136,14 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
             >
               {makeWords.undoTheLast}
             </Button>
+            <Button
+              className="min-h-16 px-6"
+              onClick={() => {
+                setByHand(true);
+              }}
+            >
+              {makeWords.somethingByHand}
+            </Button>
             {current && (
               <Button className="min-h-16 px-6" onClick={goOtherwise}>
                 {makeWords.itWentOtherwise}
@@ -159,6 +176,17 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
           onSay={say}
           onClose={() => {
             setOtherwise(false);
+          }}
+        />
+      )}
+      {byHand && (
+        <ByHand
+          portions={portions}
+          kitchen={kitchen}
+          context={context}
+          onSay={say}
+          onClose={() => {
+            setByHand(false);
           }}
         />
       )}

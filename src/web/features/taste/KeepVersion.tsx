@@ -2,10 +2,8 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { VersionRecord } from '#contract';
 import type { PlanLine, RoundTo } from '#core/balance';
-import { composition } from '#core/composition';
 import { restoredFrom, type AdditionId, type Formula } from '#core/formula';
 import { MEASURE_WORDS } from '#words/palate';
-import { exactly } from '#core/quantity';
 import { reckonFormula } from '#core/reckoning';
 import { asMade, isAsPlanned } from '#core/trial';
 import { tasteWords } from '#words/screens/taste';
@@ -15,7 +13,7 @@ import { formatAmount, formatNumber } from '#words/numbers';
 import { showMeasure } from '#words/judgement';
 import { takeAsMade } from '#kitchen/edits';
 import { newId } from '../../sync/device';
-import type { Jar } from '../../data/jars';
+import { makingOf, type Jar } from '../../data/jars';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { useAppDispatch } from '../../sync/store';
 import { useFreezeNow, whenSaved } from '../../sync/freeze';
@@ -74,11 +72,12 @@ export function KeepVersion(props: KeepVersionProps) {
   );
 }
 
+/** What was right stays as it was made; rounding is asked for, and says what it changes. */
 const WAYS = [
-  { value: 'mixed', label: tasteWords.n1GScaleSpoonsFor },
+  { value: 'exact', label: tasteWords.asItWasMade },
   { value: '0.1', label: tasteWords.n01GScale },
+  { value: 'mixed', label: tasteWords.n1GScaleSpoonsFor },
   { value: 'spoons', label: tasteWords.spoonsAndCups },
-  { value: 'exact', label: tasteWords.notRounded },
 ] as const;
 type Way = (typeof WAYS)[number]['value'];
 
@@ -99,7 +98,7 @@ function KeepPanel({
   const { settings, catalogue } = kitchen;
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const [way, setWay] = useState<Way>('mixed');
+  const [way, setWay] = useState<Way>('exact');
   const freezing = useFreezeNow();
   const [keeping, setKeeping] = useState<Formula | null>(null);
   const start = useMemo(() => restoredFrom(version), [version]);
@@ -113,10 +112,10 @@ function KeepPanel({
       const ingredient = catalogue.get(ingredientId);
       return ingredient ? [{ ingredient, form, massG }] : [];
     });
-    const madeMl = composition(made.map((line) => ({ ...line, massG: exactly(line.massG) }))).mixedVolumeMl;
-    const factor = madeMl > 0 ? reckoning.totals.mixedVolumeMl / madeMl : 1;
-    return made.map((line): PlanLine => ({ ...line, massG: line.massG * factor, kept: false }));
-  }, [jar, catalogue, reckoning]);
+    // A jar made twice as large is kept half as large; what mended it stays in full.
+    const { scaleFactor } = makingOf(jar);
+    return made.map((line): PlanLine => ({ ...line, massG: line.massG / scaleFactor, kept: false }));
+  }, [jar, catalogue]);
   const question = useMemo(
     () => (way === 'exact' || scaled.length === 0 ? null : { plan: scaled, to: roundTo(way, start) }),
     [way, scaled, start],

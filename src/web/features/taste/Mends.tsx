@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
-import { candidatesFor, withDoses, type Remedy, type RemedyRequest } from '#core/balance';
-import { ASIDE_WORDS, PLAN_WORDS, COMPLAINT_WORDS, sayDoses, sayImpossible } from '#words/balance';
+import { withDoses, type Remedy, type RemedyRequest } from '#core/balance';
+import { COMPLAINT_WORDS } from '#words/balance';
 import type { HoldRequest } from '#core/emulsion';
 import { sayHoldMove } from '#words/hold';
 import type { Formula, ReadingContext } from '#core/formula';
@@ -9,10 +9,10 @@ import type { JudgedPortion } from '#core/reckoning';
 import type { Said } from '#core/trial';
 import { freshAmountText } from '#kitchen/edits';
 import { makingHold, type MixedIn } from '#kitchen/holds';
-import { entryOf, type Kitchen } from '#kitchen/reading';
+import { mendsFrom, roomToMend, type Kitchen } from '#kitchen/reading';
 import { tasteWords } from '#words/screens/taste';
 import { Button } from '../../ui/Button';
-import { ChangeEffect } from '../../parts/ChangeEffect';
+import { RemedyList } from '../../parts/RemedyList';
 import { Chips } from '../../ui/Chips';
 import { useHolds } from '../../workers/useHolds';
 import { useSearch } from '../../workers/useSearch';
@@ -29,46 +29,39 @@ interface MendsProps {
   readonly formula: Formula;
   readonly context: ReadingContext;
   readonly kitchen: Kitchen;
-  readonly busy: boolean;
-  readonly onAdded: (remedy: Remedy) => void;
+  /** Steps of the jar are open: what is weighed has to wait for them, what a hand puts in has not. */
+  readonly beingMade: boolean;
+  readonly ready: boolean;
+  readonly onPutIn: (remedy: Remedy) => void;
+  readonly onWeigh: (remedy: Remedy) => void;
 }
 
-const NOBODY_LOCKED: ReadonlySet<never> = new Set();
+const ALL = 'all';
+const HOW_MUCH = [
+  { value: 'quarter', label: tasteWords.aQuarterAtMost },
+  { value: 'room', label: tasteWords.asMuchAsFits },
+] as const;
 
-/** Ranked additions for what was said, each with what it moves; "Weigh it in" makes steps of it. */
-export function Mends({
-  mixed,
-  portions,
-  unread,
-  said,
-  style,
-  roomMl,
-  formula,
-  context,
-  kitchen,
-  busy,
-  onAdded,
-}: MendsProps) {
-  const [chosen, setChosen] = useState<string | null>(null);
-  const current = said.find(({ complaint }) => complaint === chosen) ?? said[0];
-  const question = useMemo(
-    (): RemedyRequest | null =>
-      current && portions.length > 0
-        ? {
-            portions,
-            unread,
-            ...current,
-            style,
-            roomMl,
-            mayAdd: candidatesFor(portions, {
-              catalogue: kitchen.catalogue,
-              stockG: (id) => entryOf(kitchen.pantry, id).onHandG,
-              locked: NOBODY_LOCKED,
-            }),
-          }
-        : null,
-    [current, portions, unread, style, roomMl, kitchen],
-  );
+/** Ways to mend what was said, all of it at once or one by one: put in by hand, or weighed as steps. */
+export function Mends(props: MendsProps) {
+  const { mixed, portions, unread, said, style, roomMl, formula, context, kitchen } = props;
+  const { beingMade, ready, onPutIn, onWeigh } = props;
+  const [chosen, setChosen] = useState<string>(ALL);
+  const [howMuch, setHowMuch] = useState<(typeof HOW_MUCH)[number]['value']>('quarter');
+  const one = said.find(({ complaint }) => complaint === chosen);
+  const question = useMemo((): RemedyRequest | null => {
+    const [first, ...also] = one ? [one] : said;
+    if (!first || portions.length === 0) return null;
+    return {
+      portions,
+      unread,
+      ...first,
+      also,
+      style,
+      ...roomToMend(portions, roomMl, howMuch === 'room'),
+      ...mendsFrom(portions, kitchen, context),
+    };
+  }, [one, said, portions, unread, style, roomMl, howMuch, kitchen, context]);
   const { search, stop, again } = useSearch('remedies', question);
   const holdsAsked = useMemo(() => {
     if (search.status !== 'done') return NO_HOLDS;
@@ -78,7 +71,7 @@ export function Mends({
   const [holdNow, ...holdsAfter] = useHolds(holdsAsked);
   const say = (massG: number, ingredient: Parameters<typeof freshAmountText>[1]): string =>
     freshAmountText(massG, ingredient, formula, context, kitchen.settings.amountsIn === 'spoons');
-  if (!current) {
+  if (said.length === 0) {
     return <p className="text-quiet">{tasteWords.sayWhatTheMouthSays}</p>;
   }
   return (
@@ -86,62 +79,58 @@ export function Mends({
       {said.length > 1 && (
         <Chips
           label={tasteWords.whatToMend}
-          value={current.complaint}
-          options={said.map(({ complaint }) => ({
-            value: complaint as string,
-            label: COMPLAINT_WORDS[complaint],
-          }))}
+          value={one ? chosen : ALL}
+          options={[
+            { value: ALL, label: tasteWords.allOfIt },
+            ...said.map(({ complaint }) => ({
+              value: complaint as string,
+              label: COMPLAINT_WORDS[complaint],
+            })),
+          ]}
           onChange={setChosen}
         />
       )}
       <SearchState search={search} what={tasteWords.lookingForWays} onStop={stop} onAgain={again} />
       {search.status === 'done' && (
-        <>
-          <ol className="mt-2 grid gap-4" data-testid="mends">
-            {search.answer.remedies.map((remedy, index) => (
-              <li key={index} className="rounded-lg border-2 border-rule bg-paper p-3">
-                <p className="font-name mb-2 text-[1.05rem] font-semibold">
-                  {remedy.partial ? tasteWords.partOfTheWay : PLAN_WORDS[remedy.planId]}:{' '}
-                  {sayDoses(remedy.doses, say)}
-                </p>
-                <ChangeEffect
-                  before={search.answer.before.judgement.palate}
-                  keepingBefore={search.answer.before.judgement.keeping}
-                  effect={remedy.effect}
-                  style={style}
-                  settings={kitchen.settings}
-                  narrow
-                />
-                <p className="mt-1 text-sm" data-testid="hold-move">
-                  {sayHoldMove(holdNow ?? null, holdsAfter[index] ?? null)}
-                </p>
+        <div className="mt-2 grid gap-2">
+          <RemedyList
+            answer={search.answer}
+            portions={portions}
+            style={style}
+            kitchen={kitchen}
+            say={say}
+            narrow
+            holdMove={(index) => sayHoldMove(holdNow ?? null, holdsAfter[index] ?? null)}
+            actions={(remedy, index) => (
+              <div className="mt-3 grid grid-cols-2 gap-2">
                 <Button
                   kind={index === 0 ? 'main' : 'plain'}
-                  className="mt-3 min-h-16 w-full"
-                  disabled={busy}
+                  className="min-h-16"
+                  disabled={!ready}
                   onClick={() => {
-                    onAdded(remedy);
+                    onPutIn(remedy);
+                  }}
+                >
+                  {tasteWords.itIsIn}
+                </Button>
+                <Button
+                  className="min-h-16"
+                  disabled={!ready || beingMade}
+                  title={beingMade ? tasteWords.thisJarIsStillBeing : undefined}
+                  onClick={() => {
+                    onWeigh(remedy);
                   }}
                 >
                   {tasteWords.weighItIn}
                 </Button>
-              </li>
-            ))}
-          </ol>
-          <ul className="mt-2 grid gap-1 text-sm">
-            {search.answer.impossible.map((why) => (
-              <li key={why.planId}>
-                <strong>{PLAN_WORDS[why.planId]}:</strong> {sayImpossible(why, say).join(' ')}
-              </li>
-            ))}
-          </ul>
+              </div>
+            )}
+          />
           {search.answer.meaningless && (
             <p className="text-sm text-quiet">{tasteWords.nothingInThisJarMakes}</p>
           )}
-          {ASIDE_WORDS[current.complaint] && (
-            <p className="mt-2 text-sm text-quiet">{ASIDE_WORDS[current.complaint]}</p>
-          )}
-        </>
+          <Chips label={tasteWords.goesIn} value={howMuch} options={HOW_MUCH} onChange={setHowMuch} />
+        </div>
       )}
       <p className="mt-3 border-t border-rule pt-2 text-sm text-quiet">
         {tasteWords.additionsOnlyNothingComesBack}

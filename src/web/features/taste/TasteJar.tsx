@@ -8,13 +8,15 @@ import { formatAmount } from '#words/numbers';
 import { tasteWords } from '#words/screens/taste';
 import { newId } from '../../sync/device';
 import { makingOf, statesOf, type Jar } from '../../data/jars';
-import { contextFor, vesselOf } from '#kitchen/reading';
+import { contextFor, mendsFrom, vesselOf } from '#kitchen/reading';
+import { sayDoses } from '#words/balance';
 import { useKitchen } from '../../data/kitchen';
 import { aimOf, useStyles } from '../../data/styles';
 import { useJarJudged } from '../../data/useJarJudged';
 import { portionsNow } from '../../data/trials';
 import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
+import { GesturePad } from '../../parts/GesturePad';
 import { JarCautions } from '../../parts/JarCautions';
 import { JarLog } from '../../parts/JarLog';
 import { useTasting } from './useTasting';
@@ -40,8 +42,9 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
   const open = currentStep(statesOf(jar));
   const { tool, seconds } = makingOf(jar);
   const mixed = useMemo(() => ({ tool, seconds, vessel }), [tool, seconds, vessel]);
+  const shakeAgain = (): Step => ({ kind: 'do', id: `do-mix-${newId()}`, deed: 'mix', seconds, said: '' });
   /** What the mouth said is kept first; what answers it becomes steps on the scale. */
-  const mend = async (remedy: Remedy): Promise<void> => {
+  const weigh = async (remedy: Remedy): Promise<void> => {
     const steps = remedy.doses.map(({ mayAdd: { ingredient, form }, massG }): Step => ({
       kind: 'weigh',
       id: `mend-${newId()}`,
@@ -49,13 +52,29 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
       paced: false,
       line: { ingredientId: ingredient.id, form, massG },
     }));
-    const shake: Step = { kind: 'do', id: `do-mix-${newId()}`, deed: 'mix', seconds, said: '' };
-    await draft.say(
-      { kind: 'tasted', ...draft.tasting(false) },
-      { kind: 'planned', reason: 'mend', targets: [], steps: [...steps, shake], before: null, note: '' },
-    );
+    await draft.mended({
+      kind: 'planned',
+      reason: 'mend',
+      targets: [],
+      steps: [...steps, shakeAgain()],
+      before: null,
+      note: '',
+    });
     void navigate(`/formulas/${id}/make?jar=${jar.id}`);
   };
+  /** By hand it is in already: written down with what was said of the jar before. */
+  const putIn = (remedy: Remedy): void => {
+    const lines = remedy.doses.map(({ mayAdd: { ingredient, form }, massG }) => ({
+      ingredientId: ingredient.id,
+      form,
+      massG,
+    }));
+    void draft.mended({ kind: 'added', lines, note: sayDoses(remedy.doses) });
+  };
+  const mayAdd = useMemo(
+    () => mendsFrom(portions, kitchen, context).mayAdd,
+    [portions, kitchen, context],
+  );
   const standing = standingOf(jar.events);
   const right = standing === 'right' || standing === 'right-after-mending';
   const last = standingEvents(jar.events).at(-1);
@@ -87,6 +106,16 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
           </section>
         )}
         <WhatItSays jar={jar} settings={settings} draft={draft} />
+        <section className="card p-4">
+          <h2 className="font-name mb-2 text-lg font-bold">{tasteWords.byHand}</h2>
+          <GesturePad
+            portions={portions}
+            mayAdd={mayAdd}
+            context={context}
+            settings={settings}
+            onPut={(line, said) => void draft.say({ kind: 'added', lines: [line], note: said })}
+          />
+        </section>
         <section aria-label={tasteWords.thisJarSoFar} className="card p-4">
           <div className="flex flex-wrap items-center justify-between gap-3">
             <h2 className="font-name text-lg font-bold">{tasteWords.thisJarSoFar}</h2>
@@ -120,8 +149,10 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
             formula={formula}
             context={context}
             kitchen={kitchen}
-            busy={open !== null || !draft.figures.fits}
-            onAdded={(remedy) => void mend(remedy)}
+            beingMade={open !== null}
+            ready={draft.figures.fits}
+            onPutIn={putIn}
+            onWeigh={(remedy) => void weigh(remedy)}
           />
         </section>
         <JarCautions jar={jar} formulaId={id} portions={portions} kitchen={kitchen} />

@@ -85,12 +85,21 @@ export function useTasting(jar: Jar) {
       writing.current = false;
     }
   };
-  const recordTasting = (right: boolean): void => {
-    void say({ kind: 'tasted', ...tasting(right) });
+  const clear = (): void => {
     setRows(NO_ROWS);
     setFlat(false);
     setNote('');
     figures.clear();
+  };
+  const recordTasting = (right: boolean): void => {
+    void say({ kind: 'tasted', ...tasting(right) });
+    clear();
+  };
+  /** What was said, and what answers it: together, so that one undo is one step back. */
+  const mended = async (answer: TrialEvent): Promise<void> => {
+    const before = tasting(false);
+    clear();
+    await say({ kind: 'tasted', ...before }, answer);
   };
   return {
     rows,
@@ -110,6 +119,7 @@ export function useTasting(jar: Jar) {
     said,
     say,
     recordTasting,
+    mended,
     nothing: saysNothing({ rows, flat, right: false, note }),
   };
 }
