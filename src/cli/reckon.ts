@@ -77,10 +77,12 @@ function styleNamed(id: string | null | undefined): Style | null {
 
 /** "too-sharp", or several at once: "needs-sweet,needs-salt". */
 const complaints = (): readonly Complaint[] =>
-  (values.mend ?? '').split(',').map(
-    (typed): Complaint =>
-      COMPLAINTS.find((word) => word === typed.trim()) ?? fail(commandLineWords.mendIsNoComplaint(typed)),
-  );
+  (values.mend ?? '')
+    .split(',')
+    .map(
+      (typed): Complaint =>
+        COMPLAINTS.find((word) => word === typed.trim()) ?? fail(commandLineWords.mendIsNoComplaint(typed)),
+    );
 
 function severity(): Severity {
   if (values.severity === '1' || values.severity === '2') return values.severity === '1' ? 1 : 2;

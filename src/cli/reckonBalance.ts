@@ -19,7 +19,15 @@ import {
   type RoundTo,
   type Severity,
 } from '#core/balance';
-import { PLAN_WORDS, sayDoses, sayGesture, sayImpossible, sayInTheWay, sayMissed, sayVariant } from '#words/balance';
+import {
+  PLAN_WORDS,
+  sayDoses,
+  sayGesture,
+  sayImpossible,
+  sayInTheWay,
+  sayMissed,
+  sayVariant,
+} from '#words/balance';
 import { composition } from '#core/composition';
 import { REFERENCE_CATALOGUE, type Ingredient, type IngredientId, type Measuring } from '#core/ingredient';
 import { PALATE_KEYS, verdictOf, type Palate, type Style } from '#core/palate';

@@ -2,7 +2,7 @@
 import { composition, MEASURE_KEYS, type Bounds, type MeasureKey, type TotalKey } from '#core/composition';
 import { readLines, type AdditionReading } from '#core/formula';
 import { asideOf, headingOf, type AsideReason, type Section } from '#core/interchange';
-import { verdictOf, type PalateKey, type Style } from '#core/palate';
+import { nearestStyles, STYLES, verdictOf, type PalateKey, type Style } from '#core/palate';
 import { MEASURE_WORDS, sayReason } from '#words/palate';
 import { judge, portionsOf as portionsOfRead, type JudgedPortion, type Judgement } from '#core/reckoning';
 import type { PhReading } from '#core/acidity';
@@ -61,6 +61,12 @@ export interface ReckonResult extends Readonly<Record<MeasureKey, number | null>
     readonly reason: string;
     readonly message: string;
   };
+  /** The three that fit best, best first; none where there is nothing in it. */
+  readonly nearestStyles: readonly {
+    readonly style: string;
+    readonly name: string;
+    readonly score: number;
+  }[];
   readonly verdict?: ReckonVerdict;
 }
 
@@ -196,6 +202,9 @@ export function reckonText(text: string, spoons: SpoonSystem, style: Style | nul
       reason: FORMER_NAMES[judgement.keeping.limit] ?? judgement.keeping.limit,
       message: sayKeeping(judgement.keeping),
     },
+    nearestStyles: nearestStyles(judgement.portions, STYLES)
+      .slice(0, NEAREST)
+      .map(({ style: near, verdict }) => ({ style: near.id, name: near.name, score: verdict.score })),
     ...(style ? { verdict: verdictFor(judgement, style) } : {}),
   };
 }
@@ -209,6 +218,8 @@ const FORMER_NAMES: Partial<Record<LimitName, string>> = {
 };
 
 const nameOf = ({ allergen }: Pick<AllergenEntry, 'allergen'>): string => allergen;
+
+const NEAREST = 3;
 
 function verdictFor({ palate }: Judgement, style: Style): ReckonVerdict {
   const { score, reasons, notJudged } = verdictOf(palate, style);

@@ -1,5 +1,12 @@
 /** The measures in a cook's words, with the numbers trade people use. Rendered here and nowhere else. */
-import type { PalateKey, Style, Verdict, VerdictReason } from '#core/palate';
+import {
+  bandOfScore,
+  type PalateKey,
+  type ScoreBand,
+  type Style,
+  type Verdict,
+  type VerdictReason,
+} from '#core/palate';
 
 export interface MeasureWords {
   readonly title: string;
@@ -48,14 +55,14 @@ export function sayMeasure(key: PalateKey, value: number): string {
   return (value * factor).toFixed(decimals);
 }
 
-/** "Salt 3.4 % salt is high: window 1.2 to 1.8, lower it by 1.6 (at least 88 % more dressing without it)." */
-export function sayReason({ measure, direction, value, low, high, moveBy, growth }: VerdictReason): string {
+/** "Salt 3.40 % salt is high: window 1.20 to 1.80, 1.60 too much." What is a hair outside is said to be. */
+export function sayReason({ measure, direction, value, low, high, moveBy }: VerdictReason): string {
   const { title, unit } = MEASURE_WORDS[measure];
-  const verb = direction === 'high' ? 'lower' : 'raise';
-  const grown =
-    growth === null ? '' : `, which by dilution alone makes the batch ${Math.ceil(growth * 100)} % larger`;
   const shown = `${sayMeasure(measure, value)} ${unit}`.trim();
-  return `${title} ${shown} is ${direction === 'high' ? 'high' : 'low'}: window ${sayMeasure(measure, low)} to ${sayMeasure(measure, high)}, ${verb} it by ${sayMeasure(measure, moveBy)}${grown}.`;
+  const moved = sayMeasure(measure, moveBy);
+  const much = direction === 'high' ? 'too much' : 'too little';
+  const by = Number(moved) === 0 ? `a hair ${much}` : `${moved} ${much}`;
+  return `${title} ${shown} is ${direction === 'high' ? 'high' : 'low'}: window ${sayMeasure(measure, low)} to ${sayMeasure(measure, high)}, ${by}.`;
 }
 
 /** "Inside every window", or in up to three words what is outside, weightiest first. */
@@ -67,9 +74,17 @@ export function sayWhy({ reasons }: Verdict): string {
     .join(', ');
 }
 
-export function sayVerdict(verdict: Verdict, styleName: string): string {
-  if (verdict.reasons.length === 0) return `Inside every window of “${styleName}”.`;
-  return `${verdict.score} of 100 in “${styleName}”: ${sayWhy(verdict)}.`;
+const BAND_WORDS: Readonly<Record<ScoreBand, string>> = {
+  inside: 'inside every window',
+  served: 'a cook would serve it',
+  doubtful: 'something is off',
+  off: 'something is really off',
+};
+/** "a cook would serve it (81 of 100)". */
+export function sayScore({ score, reasons }: Pick<Verdict, 'score' | 'reasons'>): string {
+  if (reasons.length === 0) return BAND_WORDS.inside;
+  // Inside by rounding only: what is outside is said all the same.
+  return `${BAND_WORDS[bandOfScore(Math.min(score, 99))]} (${Math.min(score, 99)} of 100)`;
 }
 
 /** What a style that ships with the application is like. */
@@ -93,6 +108,14 @@ const STYLE_SAYS: Readonly<Record<string, string>> = {
   light_soy: 'Salt from soy sauce, hardly any oil.',
   light_tofu: 'Body without cream.',
   light_thickened: 'Half the oil, body from a trace of gum.',
+  mayonnaise: 'Oil held by an egg, or by what stands in for it.',
+  honey_mustard: 'Sweet against hot, in oil and vinegar.',
+  miso_soy_oil: 'Salt and depth from the ferment, oil to carry it.',
+  nut_seed: 'A paste of nuts or seeds, loosened.',
+  green_sauce: 'Leaves by the handful, chopped, sharp.',
+  fruit_puree: 'The fruit is body, acid and sugar at once.',
+  cream: 'Cream and something sour; sweet or with herbs.',
+  warm: 'From the pan: fat, sharpness, an allium.',
 };
 /** In its maker's words, or in those of the house. */
 export const sayStyle = ({ id, says }: Pick<Style, 'id' | 'says'>): string => says || (STYLE_SAYS[id] ?? '');

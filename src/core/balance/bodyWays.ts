@@ -47,7 +47,11 @@ export function bodyWays(asked: Asked, mayAdd: readonly MayAdd[]): readonly Body
   return mayAdd.flatMap((one) => wayWith(one, before, asked) ?? []);
 }
 
-function wayWith(mayAdd: MayAdd, before: number, { portions, massG, roomMl, way, severity, gum }: Asked): BodyWay | null {
+function wayWith(
+  mayAdd: MayAdd,
+  before: number,
+  { portions, massG, roomMl, way, severity, gum }: Asked,
+): BodyWay | null {
   const moved = (gesture: Gesture): number => {
     const more = { ingredient: mayAdd.ingredient, form: mayAdd.form, massG: exactly(gesture.massG) };
     const after = viscosityOf([...portions, more]);

@@ -103,7 +103,7 @@ describe('how much a cook puts in at most', () => {
         'ketchup',
         'buttermilk',
       ],
-      ...['soy_sauce', 'tofu_silken', 'vin_rice42'],
+      ...['soy_sauce', 'tofu_silken', 'vin_rice42', 'honey', 'peanut_butter', 'raspberry_puree', 'cream'],
     ];
     for (const [styleId, defining] of Object.entries(DEFINED_BY)) {
       const outcome = ask(styleId, hand);

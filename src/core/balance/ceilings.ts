@@ -35,6 +35,12 @@ const MORE_IN: Readonly<Record<string, (ingredient: Ingredient) => number | null
     return category === 'savoury' && composition.salt > 0 ? Math.min(0.65, 0.06 / composition.salt) : null;
   },
   yolk_built: ({ id }) => (id === 'garlic' ? 0.05 : null),
+  mayonnaise: ({ id }) => (id === 'garlic' ? 0.06 : null),
+  honey_mustard: ({ id, category }) => (isMustard(id) || category === 'sweet' ? 0.25 : null),
+  green_sauce: ({ id, category }) => (category === 'herb' ? 0.35 : id === 'garlic' ? 0.05 : null),
+  fruit_puree: ({ category }) => (category === 'sweet' ? 0.18 : null),
+  miso_soy_oil: ({ category, composition }) =>
+    category === 'savoury' && composition.salt > 0 ? Math.min(0.35, 0.035 / composition.salt) : null,
 };
 
 const isMustard = (id: string): boolean => id.startsWith('mustard_') && id !== 'mustard_seed';

@@ -93,9 +93,7 @@ export function handUnitsFor(
     const own = measuring.own?.now(unit, ingredient.id) ?? null;
     const terms = [{ count: exactly(1), unit, size: null }];
     const one = toMass({ kind: 'measured', terms }, ingredient, measuring, '', own);
-    return one.status === 'read' && one.massG.nominal > 0
-      ? [{ unit, massG: one.massG.nominal, counts }]
-      : [];
+    return one.status === 'read' && one.massG.nominal > 0 ? [{ unit, massG: one.massG.nominal, counts }] : [];
   });
   return units.length > 0 ? [...units, grams] : [grams];
 }
@@ -115,7 +113,9 @@ function byScale(massG: number, readabilityG: number): readonly Gesture[] {
 /** Everything a hand can do of it up to the largest measure, smallest first, without twice the same. */
 export function ladder(units: readonly HandUnit[]): readonly Gesture[] {
   const all = units
-    .flatMap(({ unit, massG, counts }) => counts.map((count): Gesture => ({ unit, count, massG: count * massG })))
+    .flatMap(({ unit, massG, counts }) =>
+      counts.map((count): Gesture => ({ unit, count, massG: count * massG })),
+    )
     .sort((a, b) => a.massG - b.massG);
   return all.filter((gesture, i) => i === 0 || gesture.massG > all[i - 1]!.massG * 1.02);
 }

@@ -1,6 +1,7 @@
 /**
  * An exact answer as a hand can do it. Of the gestures near each amount the combination is taken that leaves least
- * outside its limits, and among those the nearest: min Σ w (steps outside)² + NEARNESS Σ ln(g/ĝ)². A second thing that
+ * outside its limits and least undone, and among those the nearest:
+ *   min Σ w (steps outside)² + NEARNESS Σ ln(g/ĝ)² + SHORT (share of what was asked that is left)². A second thing that
  * comes to less than half of its smallest gesture may be left out.
  */
 import { mixedVolumeMlPerG } from '#core/composition';
@@ -16,6 +17,7 @@ export interface Handed {
 }
 
 const NEARNESS = 0.4;
+const SHORT = 4;
 const FARTHEST = 3;
 const NEAR = 3;
 const HALF = 0.5;
@@ -27,12 +29,19 @@ interface Exact {
   readonly column: number;
 }
 
-/** @param roomMl ml; null: no limit. @returns null where no combination of gestures fits */
+interface Within {
+  readonly rows: readonly MeasureRow[];
+  readonly limits: Limits;
+  /** What was asked for, of the limits. */
+  readonly targets: Limits;
+  /** ml; null: no limit. */
+  readonly roomMl: number | null;
+}
+
+/** @returns null where no combination of gestures fits */
 export function inHand(
   exact: readonly Exact[],
-  rows: readonly MeasureRow[],
-  limits: Limits,
-  roomMl: number | null,
+  { rows, limits, targets, roomMl }: Within,
 ): readonly Handed[] | null {
   const options = exact.map(({ mayAdd, massG }) => optionsFor(mayAdd, massG, exact.length > 1));
   let best: { readonly chosen: readonly Handed[]; readonly loss: number } | null = null;
@@ -43,19 +52,24 @@ export function inHand(
         ? { mayAdd, massG, gesture: null }
         : { mayAdd, massG: gesture?.massG ?? 0, gesture };
     });
-    const volumeMl = handed.reduce((sum, { mayAdd, massG }) => sum + massG * mixedVolumeMlPerG(mayAdd.ingredient), 0);
+    const volumeMl = handed.reduce(
+      (sum, { mayAdd, massG }) => sum + massG * mixedVolumeMlPerG(mayAdd.ingredient),
+      0,
+    );
     if (volumeMl === 0 || (roomMl !== null && volumeMl > roomMl + 1e-6)) continue;
     if (handed.some(({ mayAdd, massG }) => mayAdd.stockG !== null && massG > mayAdd.stockG + 1e-9)) continue;
     const masses = new Map(handed.map(({ massG }, i) => [exact[i]!.column, massG]));
     const off = handed.reduce((sum, { massG }, i) => sum + distance(massG, exact[i]!.massG), 0);
-    const loss = outsideOf(rows, limits, masses) + NEARNESS * off;
+    const short = 1 - reachedOf(rows, targets, masses);
+    const loss = outsideOf(rows, limits, masses) + NEARNESS * off + SHORT * short ** 2;
     if (!best || loss < best.loss - 1e-12) best = { chosen: handed, loss };
   }
   return best?.chosen.filter(({ massG }) => massG > 0) ?? null;
 }
 
 /** Leaving a thing out counts as halving it. */
-const distance = (massG: number, exactG: number): number => Math.log((massG > 0 ? massG : HALF * exactG) / exactG) ** 2;
+const distance = (massG: number, exactG: number): number =>
+  Math.log((massG > 0 ? massG : HALF * exactG) / exactG) ** 2;
 
 function optionsFor(
   { hand }: MayAdd,
@@ -77,7 +91,11 @@ function* combinations<T>(options: readonly (readonly T[])[]): Generator<readonl
 }
 
 /** Σ w steps² beyond the limits, each step counted to {@link FARTHEST}. */
-export function outsideOf(rows: readonly MeasureRow[], limits: Limits, masses: ReadonlyMap<number, number>): number {
+export function outsideOf(
+  rows: readonly MeasureRow[],
+  limits: Limits,
+  masses: ReadonlyMap<number, number>,
+): number {
   let sum = 0;
   for (const row of rows) {
     const limit = limits[row.key];
@@ -99,3 +117,21 @@ export function valueWith({ n0, d0, n, d }: MeasureRow, masses: ReadonlyMap<numb
   }
   return below > 1e-9 ? above / below : null;
 }
+
+/** How much of what was asked is reached, 0..1: the least of all. */
+export function reachedOf(
+  rows: readonly MeasureRow[],
+  targets: Limits,
+  masses: ReadonlyMap<number, number>,
+): number {
+  let least = 1;
+  for (const row of rows) {
+    const { low, high } = targets[row.key] ?? {};
+    const [was, is] = [valueWith(row, NOTHING), valueWith(row, masses)];
+    if (was === null || is === null) continue;
+    if (low !== undefined && was < low) least = Math.min(least, (is - was) / (low - was));
+    if (high !== undefined && was > high) least = Math.min(least, (was - is) / (was - high));
+  }
+  return Math.max(0, least);
+}
+const NOTHING: ReadonlyMap<number, number> = new Map();

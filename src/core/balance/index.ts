@@ -5,7 +5,16 @@ export type { Impossible } from './impossible';
 export { type MayAdd } from './program';
 export { withDoses, type Dose, type Remedy, type RemedyRequest } from './planSearch';
 export { aQuarterMl, searchRemedies, type Alone, type RemedyAnswer } from './remedy';
-export { BATCH_FROM_G, gesturesNear, handUnitsFor, ladder, type Gesture, type Hand, type HandUnit } from './gestures';
+export {
+  BATCH_FROM_G,
+  gesturesNear,
+  handUnitsFor,
+  ladder,
+  type Gesture,
+  type Hand,
+  type HandUnit,
+} from './gestures';
+export { complaintOf } from './advice';
 export { likelyGestures, type LikelyGesture } from './likelyGestures';
 export type { Asked } from './together';
 export { finish, type Progress, type Work } from './steps';

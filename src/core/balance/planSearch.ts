@@ -13,7 +13,7 @@ import { exactly } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
 import type { Complaint, PlanSpec, Severity, PlanId } from './complaints';
 import type { Gesture } from './gestures';
-import { inHand, valueWith, type Handed } from './inHand';
+import { inHand, reachedOf, type Handed } from './inHand';
 import type { Asked } from './together';
 import { enoughG } from './tooFar';
 import { effectOf, lessAcidThanAllowed, type Effect, type State } from './effect';
@@ -313,7 +313,8 @@ export class PlanSearch {
     const exact = used
       .map((column, i) => ({ column, mayAdd: this.mayAdd[column]!, massG: y[i]! }))
       .filter(({ mayAdd, massG }) => massG > DUST * doseG(mayAdd.ingredient, this.before.massG));
-    const handed = inHand(exact, this.rows, this.limits, this.request.roomMl);
+    const { rows, limits, targets } = this;
+    const handed = inHand(exact, { rows, limits, targets, roomMl: this.request.roomMl });
     return handed && handed.length > 0 ? this.remedyOf(handed, cost) : null;
   }
 
@@ -354,15 +355,7 @@ export class PlanSearch {
   /** How much of what was asked is reached, 0..1: the least of all. */
   reached({ doses }: Pick<Remedy, 'doses'>): number {
     const masses = new Map(doses.map(({ mayAdd, massG }) => [this.mayAdd.indexOf(mayAdd), massG]));
-    let least = 1;
-    for (const [key, { low, high }] of Object.entries(this.targets) as [PalateKey, Limits[PalateKey] & object][]) {
-      const row = this.rows.find((one) => one.key === key);
-      const [was, is] = [row && valueOf(row), row && valueWith(row, masses)];
-      if (was == null || is == null) continue;
-      if (low !== undefined && was < low) least = Math.min(least, (is - was) / (low - was));
-      if (high !== undefined && was > high) least = Math.min(least, (was - is) / (was - high));
-    }
-    return Math.max(0, least);
+    return reachedOf(this.rows, this.targets, masses);
   }
 
   /** The best of each kind: answers that lean on the same thing are one answer. */
@@ -414,7 +407,8 @@ function scoreBesides({ request, targets }: PlanSearch, { palate }: Effect): num
   const { style, complaint } = request;
   if (!style || complaint === 'into-band') return style && verdictOf(palate, style).score;
   const asked = new Set(Object.keys(targets));
-  if (asked.has('sweet') || asked.has('sugarToAcid')) for (const key of ['sweet', 'sugarToAcid']) asked.add(key);
+  if (asked.has('sweet') || asked.has('sugarToAcid'))
+    for (const key of ['sweet', 'sugarToAcid']) asked.add(key);
   const windows = Object.fromEntries(Object.entries(style.windows).filter(([key]) => !asked.has(key)));
   return verdictOf(palate, { ...style, windows }).score;
 }
@@ -425,7 +419,8 @@ function burdenOf(search: PlanSearch, doses: readonly Dose[], effect: Effect): n
   const grave = effect.newCautions.filter(({ tier }) => tier === 1).length;
   const [was, is] = [before.hold, effect.hold];
   const heldS = Math.min(was?.medianS ?? Infinity, FOR_GOOD_S);
-  const lost = was && is && heldS >= HELD_S ? Math.log2(heldS / Math.min(is.medianS ?? Infinity, FOR_GOOD_S)) : 0;
+  const lost =
+    was && is && heldS >= HELD_S ? Math.log2(heldS / Math.min(is.medianS ?? Infinity, FOR_GOOD_S)) : 0;
   const body =
     was && is && !spec.body
       ? Math.abs(

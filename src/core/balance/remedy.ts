@@ -79,7 +79,8 @@ function* searchAll(request: RemedyRequest, before: State): Work<Found> {
   const asked: readonly Asked[] = [{ complaint, severity }, ...also];
   if (asked.length === 1) return yield* searchPlans(request, before, PLANS[complaint]);
   const [body, ...rest] = [...asked].sort((a, b) => Number(isBody(b)) - Number(isBody(a)));
-  if (!body || !isBody(body)) return yield* searchPlans(request, before, [togetherSpec(asked, 1), togetherSpec(asked, 2)]);
+  if (!body || !isBody(body))
+    return yield* searchPlans(request, before, [togetherSpec(asked, 1), togetherSpec(asked, 2)]);
   const [first, ...others] = rest;
   const thickness = yield* searchPlans({ ...request, ...body, also: [] }, before, PLANS[body.complaint]);
   const remedies: Remedy[] = [];
@@ -154,7 +155,10 @@ const WORTH_IT = 0.2;
 /** What gestures leave of the way is nobody's to notice. */
 const REACHED = 0.7;
 
-const later = (remedy: Remedy, index: number): Remedy => ({ ...remedy, burden: remedy.burden + ORDER * index });
+const later = (remedy: Remedy, index: number): Remedy => ({
+  ...remedy,
+  burden: remedy.burden + ORDER * index,
+});
 
 /** Gestures are coarse: what falls clearly short says so. */
 function asReached(remedy: Remedy, search: PlanSearch): Remedy {

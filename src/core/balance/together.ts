@@ -22,7 +22,9 @@ function both(a: Limit, b: Limit): Limit | null {
  */
 export function togetherSpec(asked: readonly Asked[], first: number): PlanSpec {
   const chosen = asked.map(({ complaint, severity }) => ({ specs: PLANS[complaint], severity }));
-  const roles = [...new Set(chosen.flatMap(({ specs }) => specs.slice(0, first).flatMap((spec) => spec.roles)))];
+  const roles = [
+    ...new Set(chosen.flatMap(({ specs }) => specs.slice(0, first).flatMap((spec) => spec.roles))),
+  ];
   return {
     id: 'together',
     roles,
@@ -30,7 +32,9 @@ export function togetherSpec(asked: readonly Asked[], first: number): PlanSpec {
     targets: (now: Now, windows: Limits) => {
       let all: Partial<Record<PalateKey, Limit>> = {};
       for (const { specs, severity } of chosen) {
-        const found = specs.map((spec) => spec.targets(now, windows, severity)).find((limits) => limits !== null);
+        const found = specs
+          .map((spec) => spec.targets(now, windows, severity))
+          .find((limits) => limits !== null);
         if (!found) return null;
         for (const [key, limit] of Object.entries(found) as [PalateKey, Limit][]) {
           const joined = both(all[key] ?? {}, limit);

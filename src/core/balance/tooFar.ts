@@ -50,7 +50,10 @@ function endOf(row: MeasureRow, targets: Limits, windows: Windows): { low: numbe
   if (target?.low !== undefined && now < target.low)
     return { low: 0, high: Math.max(window?.high ?? 0, now + TWICE * (target.low - now)) };
   if (target?.high !== undefined && now > target.high)
-    return { low: Math.min(window?.low ?? Infinity, Math.max(0, now - TWICE * (now - target.high))), high: Infinity };
+    return {
+      low: Math.min(window?.low ?? Infinity, Math.max(0, now - TWICE * (now - target.high))),
+      high: Infinity,
+    };
   if (!window) return null;
   return { low: Math.min(window.low, now), high: Math.max(window.high, now) };
 }

@@ -40,5 +40,23 @@ export const DEFINED_BY: Readonly<Record<string, readonly Defining[]>> = {
     { is: HERBS, least: 0.04 },
   ],
   light_soy: [{ is: named(/^soy_|^tamari$|^ponzu$|^fish_sauce$|^coconut_aminos$/), least: 0.08 }],
+  mayonnaise: [
+    { is: named(/^egg_|^aquafaba$|^soy_milk$|^milk$|^mayo_/), least: 0.04 },
+    { is: ({ category, id }) => category === 'oil' || id.startsWith('mayo_'), least: 0.5 },
+  ],
+  honey_mustard: [
+    { is: named(/^mustard_/), least: 0.08 },
+    { is: ({ category }) => category === 'sweet', least: 0.05 },
+  ],
+  miso_soy_oil: [
+    { is: named(/^miso|^soy_|^tamari$|^ponzu$|^fish_sauce$|^coconut_aminos$|^doenjang$/), least: 0.07 },
+    { is: ({ category }) => category === 'oil', least: 0.25 },
+  ],
+  nut_seed: [
+    { is: named(/_butter$|^(?:wal|hazel|pea|pine_)nuts$|^almonds$|^cashews$|^pistachios$/), least: 0.2 },
+  ],
+  green_sauce: [{ is: HERBS, least: 0.1 }],
+  fruit_puree: [{ is: ({ category }) => category === 'fruit', least: 0.2 }],
+  cream: [{ is: named(/cream|creme|half_and_half|mascarpone/), least: 0.4 }],
   light_tofu: [{ is: named(/^tofu_/), least: 0.35 }],
 };

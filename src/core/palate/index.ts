@@ -23,5 +23,14 @@ export {
   type PalateWindow,
   type Windows,
 } from './styles';
-export { stepsOutside, verdictOf, type Verdict, type VerdictReason } from './verdict';
+export {
+  bandOfScore,
+  SCORE_BANDS,
+  stepsOutside,
+  verdictOf,
+  type ScoreBand,
+  type Verdict,
+  type VerdictReason,
+} from './verdict';
 export { DEFINED_BY } from './defines';
+export { nearestStyles, type Fit } from './nearestStyles';

@@ -7,12 +7,13 @@ import { isCreamy } from './body';
 import { PALATE_KEYS, palateContributions, palateOf, palateValue, type PalatePortion } from './measures';
 import { nutritionOf } from './nutrition';
 import { formFactor } from './pungency';
-import { sayReason, sayVerdict } from '#words/palate';
+import { sayReason, sayScore, sayWhy } from '#words/palate';
 import { formulaFromStyle } from './startFromStyle';
 import { STYLE_IDS, STYLE_RECIPES } from './styleRecipes';
 import { STYLES, stylePortions, windowsFrom, withTypedRatio } from './styles';
 import { sucroseEquivalentOf } from './sweetness';
-import { verdictOf } from './verdict';
+import { nearestStyles } from './nearestStyles';
+import { bandOfScore, verdictOf } from './verdict';
 
 const ingredient = (id: string) => REFERENCE_CATALOGUE.get(id as IngredientId)!;
 const g = (id: string, massG: number, form = ''): PalatePortion => ({
@@ -178,6 +179,28 @@ describe('styles', () => {
   });
 });
 
+describe('the style that fits best', () => {
+  it('is its own, or among the three nearest, for every dressing that a style rests on', () => {
+    let first = 0;
+    let all = 0;
+    for (const id of STYLE_IDS) {
+      for (const portions of stylePortions(id, REFERENCE_CATALOGUE)) {
+        const [one, ...others] = nearestStyles(portions, STYLES).slice(0, 3);
+        all += 1;
+        if (one!.style.id === id) first += 1;
+        expect([one!, ...others].map(({ style: near }) => near.id)).toContain(id);
+      }
+    }
+    // Some lie on the border of two schools: a blue-cheese sauce that is mostly cream.
+    expect(first / all).toBeGreaterThan(0.85);
+  });
+  it('is no mayonnaise without an egg or what stands in for it, and nothing of an empty jar', () => {
+    const oily = [ml('olive_ev', 90), ml('vin_redwine6', 30), g('salt_table', 1.4)];
+    expect(nearestStyles(oily, STYLES)[0]!.style.id).toBe('classic_3_1');
+    expect(nearestStyles([], STYLES)).toEqual([]);
+  });
+});
+
 describe('a verdict explains itself', () => {
   const salty = [ml('olive_ev', 90), ml('vin_white5', 30), g('salt_table', 4)];
   const verdict = verdictOf(palateOf(salty), style('classic_3_1'));
@@ -188,9 +211,31 @@ describe('a verdict explains itself', () => {
     const { value, high, growth } = verdict.reasons[0]!;
     expect(value / (1 + growth!)).toBeCloseTo(high, 12);
     expect(sayReason(verdict.reasons[0]!)).toMatch(
-      /^Salt 3\.42 % salt is high: window 0\.\d\d to 1\.\d\d, lower it by 1\.\d\d/,
+      /^Salt 3\.42 % salt is high: window 0\.\d\d to 1\.\d\d, 1\.\d\d too much/,
     );
-    expect(sayVerdict(verdict, 'Classic')).toContain('salty');
+    expect(sayWhy(verdict)).toContain('salty');
+    expect(sayScore(verdict)).toMatch(/^something is (really )?off \(\d+ of 100\)$/);
+  });
+  it('a hair outside is said to be a hair, not nothing', () => {
+    const reason = verdict.reasons[0]!;
+    expect(sayReason({ ...reason, moveBy: 1e-6 })).toContain('a hair too much');
+  });
+  it('scores mean something: 100 inside, from 60 served, below 40 really off', () => {
+    expect([100, 99, 60, 59, 40, 39].map(bandOfScore)).toEqual([
+      ...['inside', 'served', 'served', 'doubtful', 'doubtful', 'off'],
+    ]);
+  });
+  it('too much counts for more than too little of what can be added at the table', () => {
+    const { windows } = style('classic_3_1');
+    const at = (salt: number): number => {
+      const palate = palateOf([ml('olive_ev', 90), ml('vin_white5', 30), g('salt_table', 1.4)]);
+      const value = { value: salt, range: { low: salt, high: salt } };
+      return verdictOf(
+        { ...palate, salt: value },
+        { ...style('classic_3_1'), windows: { salt: windows.salt! } },
+      ).loss;
+    };
+    expect(at(windows.salt!.high + 0.002)).toBeGreaterThan(at(windows.salt!.low - 0.002));
   });
   it('lists what it cannot judge as not judged', () => {
     const dry = verdictOf(palateOf([ml('olive_ev', 90)]), style('classic_3_1'));

@@ -3,6 +3,7 @@
  * formula may start. Volumes by spoon density, tsp 5 ml, tbsp 15 ml. Tag: estimate.
  */
 import { MORE_STYLE_RECIPES, type StyleRecipes } from './moreStyleRecipes';
+import { WIDE_STYLE_RECIPES } from './wideStyleRecipes';
 
 const FIRST = {
   classic_3_1: {
@@ -177,7 +178,7 @@ const FIRST = {
   },
 } as const satisfies Record<string, StyleRecipes>;
 
-export const STYLE_RECIPES = { ...FIRST, ...MORE_STYLE_RECIPES } as const;
+export const STYLE_RECIPES = { ...FIRST, ...MORE_STYLE_RECIPES, ...WIDE_STYLE_RECIPES } as const;
 
 export type StyleId = keyof typeof STYLE_RECIPES;
 export const STYLE_IDS = Object.keys(STYLE_RECIPES) as readonly StyleId[];

@@ -1,7 +1,7 @@
 /**
  * Styles with a window per measure. The balance (oil to acid, sharpness, salt, sweetness, richness, body) has windows
  * computed from a dozen invented dressings each, over schools and kitchens: [min − pad, max + pad], pad = max(10 % of the
- * range, half a step), one and a half steps where fewer than three dressings speak for a style (estimate). Seasoning
+ * range, half a step), half a step more below for salt and sugar, one and a half steps where fewer than three dressings speak for a style (estimate). Seasoning
  * (garlic, heat, mustard, bitter oil) is the cook's own: its windows reach from nothing to where it is harsh for nearly
  * everybody. They describe those dressings, not the world: a kitchen adjusts them, or makes its own from what it likes.
  */
@@ -36,11 +36,16 @@ const SCHOOL_RATIOS: Partial<Record<StyleId, PalateWindow>> = {
 const WITHOUT_RATIO: ReadonlySet<StyleId> = new Set<StyleId>([
   ...(['creamy_yoghurt', 'mayo_buttermilk', 'mayo_pink', 'mayo_blue', 'mayo_mustard'] as const),
   ...(['tahini', 'herb_in_oil', 'avocado_green', 'herb_mayonnaise', 'yolk_built'] as const),
+  ...(['mayonnaise', 'nut_seed', 'green_sauce', 'fruit_puree', 'cream', 'warm'] as const),
 ]);
 /** Styles that must be somewhat sweet; the others may do without. */
-const SWEET: ReadonlySet<StyleId> = new Set<StyleId>(['sweet_fruit', 'equal_mild', 'brisk_1_5_1']);
+const SWEET: ReadonlySet<StyleId> = new Set<StyleId>([
+  ...(['sweet_fruit', 'equal_mild', 'brisk_1_5_1', 'honey_mustard', 'fruit_puree'] as const),
+]);
 const FROM_ZERO: ReadonlySet<PalateKey> = new Set<PalateKey>(['garlic', 'heat', 'mustard', 'bitter']);
 const SUGARS: ReadonlySet<PalateKey> = new Set<PalateKey>(['sweet', 'sugarToAcid']);
+/** Half a step too little of these goes unnoticed where half a step too much does not; estimate. */
+const FORGIVING: ReadonlySet<PalateKey> = new Set<PalateKey>(['salt', 'sweet', 'sugarToAcid']);
 const FEW = 3;
 
 /** Spoons of the style recipes. */
@@ -90,8 +95,9 @@ export function windowsFrom(
     const [min, max] = [Math.min(...values), Math.max(...values)];
     const steps = dressings.length < FEW ? 1.5 : 0.5;
     const pad = Math.max(0.1 * (max - min), steps * PALATE[key].step);
+    const below = FORGIVING.has(key) ? pad + 0.5 * PALATE[key].step : pad;
     const fromZero = FROM_ZERO.has(key) || (SUGARS.has(key) && !sweet);
-    windows[key] = { low: fromZero ? 0 : Math.max(0, min - pad), high: max + pad };
+    windows[key] = { low: fromZero ? 0 : Math.max(0, min - below), high: max + pad };
   }
   return windows;
 }

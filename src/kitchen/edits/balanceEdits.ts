@@ -9,7 +9,7 @@ import {
   type Phase,
   type ReadingContext,
 } from '#core/formula';
-import { isPoured, spoonVolumeMl, type Ingredient } from '#core/ingredient';
+import { isPoured, spoonVolumeMl, type Ingredient, type IngredientId } from '#core/ingredient';
 import { nearestSpoons, sensibly } from '#core/quantity';
 import type { Dose, RoundedLine, SwappedLine } from '#core/balance';
 import type { ReckonedAddition } from '#core/reckoning';
@@ -65,6 +65,10 @@ interface Taking {
   readonly context: ReadingContext;
   readonly newId: () => AdditionId;
 }
+
+/** Whose amount the cook locked: it may not grow. */
+export const lockedIn = ({ additions }: Formula): ReadonlySet<IngredientId> =>
+  new Set(additions.flatMap(({ locked, ingredientId }) => (locked && ingredientId ? [ingredientId] : [])));
 
 /** More of what is there, where it is not locked; else a line of its own. */
 export function takeDoses(

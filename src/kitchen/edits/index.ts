@@ -1,4 +1,4 @@
-export { freshAmountText, takeAsMade, takeDoses, takeRounding, takeSwap } from './balanceEdits';
+export { freshAmountText, lockedIn, takeAsMade, takeDoses, takeRounding, takeSwap } from './balanceEdits';
 export {
   addTyped,
   dropAddition,

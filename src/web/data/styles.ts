@@ -4,7 +4,7 @@
  */
 import { useMemo } from 'react';
 import type { Formula } from '#core/formula';
-import { STYLES, withTypedRatio, type Style } from '#core/palate';
+import { nearestStyles, STYLES, withTypedRatio, type PalatePortion, type Style } from '#core/palate';
 import { shiftedStyle, type Observation, type Shift } from '#core/trial';
 import { useSaidQuery, useStylesQuery } from './kitchenApi';
 import { useKitchen } from './kitchen';
@@ -60,4 +60,22 @@ function useSaid(): ReadonlyMap<string, readonly Observation[]> {
 export function aimOf(formula: Formula, styles: readonly KitchenStyle[]): Style | null {
   const style = styles.find(({ id }) => id === formula.styleId);
   return style ? withTypedRatio(style, formula.targetRatio) : null;
+}
+
+export interface JudgedBy {
+  readonly style: Style | null;
+  /** Nobody chose it: of all styles it fits best. */
+  readonly fitted: boolean;
+}
+
+/** The style aimed at; without one, the style that fits best. Null where there is nothing to fit. */
+export function judgedBy(
+  formula: Formula,
+  styles: readonly KitchenStyle[],
+  portions: readonly PalatePortion[],
+): JudgedBy {
+  const aim = aimOf(formula, styles);
+  if (aim) return { style: aim, fitted: false };
+  const [best] = nearestStyles(portions, styles);
+  return { style: best ? withTypedRatio(best.style, formula.targetRatio) : null, fitted: true };
 }

@@ -48,7 +48,9 @@ export function RemedyList(props: RemedyListProps) {
       <ol className="grid gap-3" data-testid={narrow ? 'mends' : 'ways'}>
         {remedies.map((remedy, index) => (
           <li key={index} className="rounded-lg border border-l-4 border-rule border-l-bottle bg-paper p-3">
-            <div className={`mb-2 flex flex-wrap items-start justify-between gap-3 ${narrow ? '' : 'sm:flex-nowrap'}`}>
+            <div
+              className={`mb-2 flex flex-wrap items-start justify-between gap-3 ${narrow ? '' : 'sm:flex-nowrap'}`}
+            >
               <p className="min-w-0">
                 <strong className="font-name text-[1.1rem]">{sayDoses(remedy.doses, say)}</strong>{' '}
                 <span className="text-sm text-quiet">

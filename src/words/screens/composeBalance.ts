@@ -132,6 +132,7 @@ export const composeBalanceWords = {
   nothingInThisJarMakes: 'Nothing in this jar makes it so: there is nothing to lower.',
   itLiesInsideEveryBand: (name: string) => `It lies inside every band of “${name}” already.`,
   nothingHasToBeAdded: 'Nothing has to be added.',
+  amongTheNearest: ' · among the three nearest',
   andAlso: 'And also',
   nothingElse: 'nothing else',
   goesIn: 'Goes in',

@@ -1,10 +1,19 @@
-import type { RefObject } from 'react';
+import { useMemo, type RefObject } from 'react';
 import { costOf } from '#core/composition';
 import type { AdditionId, Formula, ReadingContext } from '#core/formula';
 import { reckonFormula, type Judgement, type Reckoning } from '#core/reckoning';
 import type { Style } from '#core/palate';
-import type { Vessel } from '#core/vessel';
-import { addTyped, dropAddition, moveAll, patchAll, removeAll, setRatio } from '#kitchen/edits';
+import { usableVolumeMl, type Vessel } from '#core/vessel';
+import {
+  addTyped,
+  dropAddition,
+  moveAll,
+  patchAll,
+  removeAll,
+  setRatio,
+  lockedIn,
+  takeDoses,
+} from '#kitchen/edits';
 import { packPriceOf, type Kitchen } from '#kitchen/reading';
 import { formatAmount, formatRatio } from '#words/numbers';
 import { composeWords } from '#words/screens/compose';
@@ -15,7 +24,7 @@ import { AddLine } from './AddLine';
 import { RatioBar } from './RatioBar';
 import type { RowActions } from './rowActions';
 import { SelectionBar } from './SelectionBar';
-import { VerdictLine } from './StylePanel';
+import { Verdict } from '../../parts/Verdict';
 import type { useBenchEdit } from './useBench';
 import { Alert } from '../../ui/Alert';
 
@@ -36,6 +45,8 @@ interface AdditionsCardProps {
   readonly reckoning: Reckoning;
   readonly judgement: Judgement;
   readonly style: Style | null;
+  /** Nobody chose the style: it fits best. */
+  readonly fitted: boolean;
   readonly changing: ReturnType<typeof useBenchEdit>;
   readonly actions: RowActions;
   readonly selection: ReadonlySet<AdditionId>;
@@ -49,7 +60,8 @@ const NONE: ReadonlySet<AdditionId> = new Set();
 
 /** What goes in, in its order, with what it comes to above and the next line below. */
 export function AdditionsCard(props: AdditionsCardProps) {
-  const { formula, kitchen, reckoning, judgement, style, changing, editingRatio, context } = props;
+  const { formula, kitchen, vessel, reckoning, judgement, style, changing, editingRatio, context } = props;
+  const locked = useMemo(() => lockedIn(formula), [formula]);
   const { settings } = kitchen;
   const { edit, blocked, setBlocked } = changing;
   const selected = new Set(
@@ -60,18 +72,30 @@ export function AdditionsCard(props: AdditionsCardProps) {
       aria-label={composeWords.additions}
       className="card order-1 flex min-h-0 flex-col p-4 lg:order-2"
     >
-      <button
-        type="button"
-        className="mb-1 min-h-6 self-start rounded-md text-left text-sm underline decoration-rule decoration-2 underline-offset-4 hover:decoration-bottle"
-        data-testid="aim"
-        onClick={props.onStyle}
-      >
-        {style && judgement.portions.length > 0 ? (
-          <VerdictLine style={style} judgement={judgement} />
-        ) : (
-          (style?.name ?? composeWords.chooseWhatItIsAiming)
-        )}
-      </button>
+      {style && judgement.portions.length > 0 ? (
+        <Verdict
+          style={style}
+          fitted={props.fitted}
+          judgement={judgement}
+          kitchen={kitchen}
+          context={context}
+          roomMl={usableVolumeMl(vessel) - reckoning.totals.mixedVolumeMl}
+          locked={locked}
+          onStyle={props.onStyle}
+          onTake={(remedy) => {
+            edit(takeDoses(formula, reckoning.additions, remedy.doses, { context, newId: newAdditionId }));
+          }}
+        />
+      ) : (
+        <button
+          type="button"
+          className="mb-1 min-h-6 self-start rounded-md text-left text-sm underline decoration-rule decoration-2 underline-offset-4 hover:decoration-bottle"
+          data-testid="aim"
+          onClick={props.onStyle}
+        >
+          {style?.name ?? composeWords.chooseWhatItIsAiming}
+        </button>
+      )}
       <RatioBar
         formula={formula}
         reckoning={reckoning}

@@ -123,6 +123,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
           reckoning={reckoning}
           judgement={judgement}
           style={style}
+          fitted={bench.fitted}
           changing={changing}
           actions={rowActionsFor({ formula, kitchen, edit, setDraft, setPanel, setSelection })}
           selection={selection}

@@ -1,6 +1,7 @@
 import { useSaveShared } from '../../sync/useSaveShared';
 import { useMemo, useState } from 'react';
 import {
+  nearestStyles,
   PALATE_KEYS,
   verdictOf,
   windowsFrom,
@@ -10,7 +11,7 @@ import {
   type Style,
   type PalateWindow,
 } from '#core/palate';
-import { MEASURE_WORDS, sayReason, sayVerdict, sayWhy } from '#words/palate';
+import { MEASURE_WORDS, sayWhy } from '#words/palate';
 import type { Judgement } from '#core/reckoning';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import type { ShelfRecord } from '#contract';
@@ -73,18 +74,14 @@ function ChooseStyle({
   onOwn,
   onWindows,
 }: StylePanelProps & { onOwn: () => void; onWindows: (id: string) => void }) {
-  const rows = useMemo(
-    () =>
-      styles
-        .map((style) => ({ style, verdict: verdictOf(judgement.palate, withTypedRatio(style, typedRatio)) }))
-        .sort(
-          (a, b) =>
-            Number(b.style.id === chosenId) - Number(a.style.id === chosenId) ||
-            b.verdict.score - a.verdict.score,
-        ),
-    [styles, typedRatio, judgement, chosenId],
-  );
   const empty = judgement.portions.length === 0;
+  const rows = useMemo(() => {
+    const asked = styles.map((style) => ({ ...style, ...withTypedRatio(style, typedRatio) }));
+    const fits = nearestStyles(judgement.portions, asked);
+    return fits.length > 0
+      ? fits.map(({ style, verdict }) => ({ style, verdict }))
+      : asked.map((style) => ({ style, verdict: verdictOf(judgement.palate, style) }));
+  }, [styles, typedRatio, judgement]);
   return (
     <Dialog title={composeBalanceWords.whatItIsAimingFor} open onClose={onClose}>
       {typedRatio !== null && (
@@ -94,8 +91,8 @@ function ChooseStyle({
         </p>
       )}
       <ul className="grid gap-1" data-testid="styles">
-        {rows.map(({ style, verdict }) => (
-          <li key={style.id} className="flex gap-2">
+        {rows.map(({ style, verdict }, place) => (
+          <li key={style.id} className={`flex gap-2 ${!empty && place === NEAREST ? 'mt-3' : ''}`}>
             <button
               type="button"
               aria-pressed={style.id === chosenId}
@@ -116,6 +113,7 @@ function ChooseStyle({
               <span className="font-name font-semibold">{empty ? '' : verdict.score}</span>
               <span className="col-span-full text-sm text-quiet">
                 {empty ? sayStyle(style) : sayWhy(verdict)}
+                {!empty && place < NEAREST && composeBalanceWords.amongTheNearest}
               </span>
             </button>
             <Button
@@ -147,6 +145,9 @@ function ChooseStyle({
     </Dialog>
   );
 }
+
+/** So many stand apart at the top: they are nearest to what is in the jar. */
+const NEAREST = 3;
 
 type Typed = Partial<Record<PalateKey, { low: string; high: string }>>;
 
@@ -364,13 +365,4 @@ function OwnStyle({
 function portionsOf({ formula }: ShelfRecord, kitchen: Kitchen): readonly PalatePortion[] {
   const reckoning = reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen));
   return judgeFormula(reckoning).portions;
-}
-
-export function VerdictLine({ style, judgement }: { style: Style; judgement: Judgement }) {
-  const verdict = verdictOf(judgement.palate, style);
-  return (
-    <span title={verdict.reasons.map(sayReason).join('\n')} data-testid="verdict">
-      {sayVerdict(verdict, style.name)}
-    </span>
-  );
 }

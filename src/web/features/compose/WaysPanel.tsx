@@ -9,12 +9,11 @@ import {
 } from '#core/balance';
 import { COMPLAINT_WORDS, type sayDoses } from '#words/balance';
 import type { AdditionId, Formula, ReadingContext, VesselId } from '#core/formula';
-import type { IngredientId } from '#core/ingredient';
 import type { Style } from '#core/palate';
 import { unreadOf, type Judgement, type Reckoning } from '#core/reckoning';
 import { usableVolumeMl, type Vessel } from '#core/vessel';
 import { formatAmount } from '#words/numbers';
-import { freshAmountText, takeDoses } from '#kitchen/edits';
+import { freshAmountText, lockedIn, takeDoses } from '#kitchen/edits';
 import { composeBalanceWords } from '#words/screens/composeBalance';
 import { newId } from '../../sync/device';
 import { mendsFrom, roomToMend, type Kitchen } from '#kitchen/reading';
@@ -250,6 +249,3 @@ function LargerVessel({
 function roomIn(vessel: Vessel, volumeMl: number): number {
   return usableVolumeMl(vessel) - volumeMl;
 }
-
-const lockedIn = ({ additions }: Formula): ReadonlySet<IngredientId> =>
-  new Set(additions.flatMap(({ locked, ingredientId }) => (locked && ingredientId ? [ingredientId] : [])));

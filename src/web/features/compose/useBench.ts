@@ -7,7 +7,7 @@ import { patchAddition, placeAddition, removeAddition, stepAddition } from '#kit
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { composeWords } from '#words/screens/compose';
 import { useTrialsQuery } from '../../data/kitchenApi';
-import { aimOf, useStyles } from '../../data/styles';
+import { judgedBy, useStyles } from '../../data/styles';
 import { lastTasted } from '../../data/trials';
 import { useAppDispatch } from '../../sync/store';
 import { formulaEdited, type WorkingFormula } from '../../sync/working';
@@ -46,7 +46,11 @@ export function useBenchReckoning(working: WorkingFormula, kitchen: Kitchen, dra
     () => lastTasted(trials ?? [], kitchen.catalogue) ?? before,
     [trials, kitchen.catalogue, before],
   );
-  return { vessel, context, reckoning, judgement, hold, styles, style: aimOf(formula, styles), mark };
+  const { style, fitted } = useMemo(
+    () => judgedBy(formula, styles, judgement.portions),
+    [formula, styles, judgement],
+  );
+  return { vessel, context, reckoning, judgement, hold, styles, style, fitted, mark };
 }
 
 /** Every change goes through here: what would put a formula into itself is refused with a word. */

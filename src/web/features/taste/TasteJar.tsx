@@ -11,7 +11,7 @@ import { makingOf, statesOf, type Jar } from '../../data/jars';
 import { contextFor, mendsFrom, vesselOf } from '#kitchen/reading';
 import { sayDoses } from '#words/balance';
 import { useKitchen } from '../../data/kitchen';
-import { aimOf, useStyles } from '../../data/styles';
+import { judgedBy, useStyles } from '../../data/styles';
 import { useJarJudged } from '../../data/useJarJudged';
 import { portionsNow } from '../../data/trials';
 import type { WorkingFormula } from '../../sync/working';
@@ -34,8 +34,8 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
   const draft = useTasting(jar);
   const [keeping, setKeeping] = useState(false);
   const context = useMemo(() => contextFor(formula, kitchen), [formula, kitchen]);
-  const style = useMemo(() => aimOf(formula, styles), [formula, styles]);
   const portions = useMemo(() => portionsNow(jar, kitchen.catalogue), [jar, kitchen.catalogue]);
+  const { style } = useMemo(() => judgedBy(formula, styles, portions), [formula, styles, portions]);
   const unread = useJarJudged(jar, id, portions, kitchen)?.allergens.missing ?? NOTHING;
   const vessel = vesselOf({ ...formula, vesselId: jar.vesselId }, kitchen.vessels);
   const roomMl = Math.max(0, usableVolumeMl(vessel) - composition(portions).mixedVolumeMl);
@@ -71,10 +71,7 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
     }));
     void draft.mended({ kind: 'added', lines, note: sayDoses(remedy.doses) });
   };
-  const mayAdd = useMemo(
-    () => mendsFrom(portions, kitchen, context).mayAdd,
-    [portions, kitchen, context],
-  );
+  const mayAdd = useMemo(() => mendsFrom(portions, kitchen, context).mayAdd, [portions, kitchen, context]);
   const standing = standingOf(jar.events);
   const right = standing === 'right' || standing === 'right-after-mending';
   const last = standingEvents(jar.events).at(-1);
