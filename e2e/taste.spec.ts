@@ -25,7 +25,7 @@ test(
     const mends = page.getByTestId('mends').getByRole('listitem');
     await expect(
       mends.filter({ has: page.getByRole('button', { name: 'Weigh it in' }) }).first(),
-    ).toContainText('Sharpness');
+    ).toContainText('white sugar');
     await page.getByLabel('Minutes since the shake').fill('soon');
     await expect(page.getByText('A number of minutes, or nothing.')).toBeVisible();
     await page.getByLabel('Minutes since the shake').fill('12');
@@ -58,7 +58,6 @@ test(
     await expect(log).toHaveCount(9);
     await expect(log.locator('del')).toHaveCount(1);
     await page.getByRole('button', { name: 'Keep it as a new version' }).click();
-    await page.getByRole('radio', { name: 'not rounded' }).check({ force: true });
     await page.getByRole('button', { name: 'Keep as v2' }).click();
     await expect(page).toHaveURL(/versions/);
     await page.getByRole('link', { name: 'Compose' }).click();
@@ -67,6 +66,59 @@ test(
     await expect(page.getByRole('region', { name: 'On the palate' })).toContainText('as in v1, tasted');
   },
 );
+
+test('sweet and salt mended together by gestures, right and kept in eight presses', async ({ page }) => {
+  const compose = new Compose(page);
+  await compose.fresh('36 ml red wine vinegar', '1 g salt', '15.7 g Dijon mustard', '90 ml olive oil');
+  await compose.saved();
+  await page.getByRole('link', { name: 'Taste' }).click();
+  await page.getByRole('button', { name: /is made already$/ }).click();
+  let presses = 0;
+  const press = async (target: import('@playwright/test').Locator): Promise<void> => {
+    presses += 1;
+    await target.click({ force: true });
+  };
+  await press(page.getByRole('radio', { name: 'needs sweet, a little' }));
+  await press(page.getByRole('radio', { name: 'needs salt, a little' }));
+  const mends = page.getByTestId('mends').getByRole('listitem');
+  await expect(mends.first()).toContainText(/pinch/);
+  await expect(page.getByTestId('alone')).toContainText('By themselves');
+  await press(mends.first().getByRole('button', { name: 'It is in' }));
+  const log = page.getByTestId('jar-log').getByRole('listitem');
+  await expect(log).toHaveCount(3);
+  // One more, of one's own.
+  await press(
+    page
+      .getByTestId('gestures')
+      .getByRole('button', { name: /^a pinch of/ })
+      .first(),
+  );
+  await expect(log).toHaveCount(4);
+  await press(page.getByRole('button', { name: 'Right', exact: true }));
+  await press(page.getByRole('button', { name: 'Keep it as a new version' }));
+  await press(page.getByRole('button', { name: 'Keep as v2' }));
+  await expect(page).toHaveURL(/versions/);
+  expect(presses).toBeLessThanOrEqual(8);
+  await page.getByRole('link', { name: 'Compose' }).click();
+  // What was right is kept as it was made.
+  await expect(compose.amount('Dijon-type mustard')).toHaveValue('15.7 g');
+  await expect(compose.amount('Red wine vinegar 6 %')).toHaveValue('36 ml');
+});
+
+test('a pinch goes in before, between and after the steps of a making', async ({ page }) => {
+  const make = new Make(page);
+  await make.begin('30 ml cider vinegar', '1 g salt', '90 ml walnut oil');
+  await page.getByRole('button', { name: 'Something by hand' }).click();
+  const pad = page.getByTestId('gestures');
+  await pad.getByLabel('Or say what went in').fill('7 glorps of moonlight');
+  await expect(pad.getByRole('button', { name: /^It is in/ })).toBeDisabled();
+  await pad.getByLabel('Or say what went in').fill('a pinch of cumin');
+  await pad.getByRole('button', { name: /^It is in/ }).click();
+  await page.keyboard.press('Escape');
+  await expect(make.step).toBeVisible();
+  await page.getByRole('link', { name: 'Taste' }).click();
+  await expect(page.getByTestId('jar-log')).toContainText('a pinch of cumin');
+});
 
 test('what was said stays when the server is away, and is recorded once it is back', async ({
   page,

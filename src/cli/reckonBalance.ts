@@ -25,6 +25,7 @@ import {
   sayGesture,
   sayImpossible,
   sayInTheWay,
+  sayLost,
   sayMissed,
   sayVariant,
 } from '#words/balance';
@@ -173,7 +174,7 @@ export function swap(
     style,
     locked: new Set(),
   });
-  return answer.swaps.map(({ id, keeps, lines, effect, notKept }) => ({
+  return answer.swaps.map(({ id, keeps, lines, effect, notKept, lost }) => ({
     plan: id,
     keeps: id === 'one-for-one' ? [answer.kept] : keeps,
     changes: lines.map(({ ingredient, fromG, toG, index: line }) => ({
@@ -183,6 +184,7 @@ export function swap(
       toG,
     })),
     notKept,
+    lost: { ...lost, message: sayLost(lost).join(' ') },
     ...effectFor(effect),
   }));
 }

@@ -3,7 +3,18 @@ import type { Ingredient } from '#core/ingredient';
 import type { PalateKey } from '#core/palate';
 import { MEASURE_WORDS, sayMeasure } from './palate';
 import { formatCount, sensibly, type Unit } from '#core/quantity';
-import type { Complaint, Missed, Obstacle, Variant, Gesture, Impossible, Dose, PlanId } from '#core/balance';
+import type {
+  Complaint,
+  Dose,
+  Gesture,
+  Impossible,
+  Lost,
+  Missed,
+  Obstacle,
+  PlanId,
+  Variant,
+} from '#core/balance';
+import { sayDuration, THICKNESS_WORDS } from './hold';
 
 export type SayAmount = (massG: number, ingredient: Ingredient) => string;
 export const inGrams: SayAmount = (massG) => `${sensibly(massG)} g`;
@@ -180,3 +191,28 @@ export const ASIDE_WORDS: Readonly<Partial<Record<Complaint, string>>> = {
   bitter: 'Next time blend a neutral oil and fold the extra-virgin in by hand.',
   'too-hot': 'It grows hotter as it rests. Taste again in ten minutes.',
 };
+
+const NINTHS: readonly (readonly [number, string])[] = [
+  [0.87, 'nine tenths'],
+  [0.7, 'three quarters'],
+  [0.6, 'two thirds'],
+  [0.4, 'half'],
+  [0, 'a third'],
+];
+/** What a swap loses of what holds it together, one sentence each; none where nothing is lost. */
+export function sayLost({ binder, holdS, thickness, splits, mightSplit }: Lost): readonly string[] {
+  const sentences: string[] = [];
+  if (binder !== null) {
+    const share = binder > 0.98 ? 'all' : NINTHS.find(([from]) => binder >= from)![1];
+    sentences.push(`It loses ${share} of what binds.`);
+  }
+  if (splits) sentences.push('It would split.');
+  else if (mightSplit) sentences.push('It may split: it is at its limit of oil.');
+  if (holdS && !splits) {
+    const say = (seconds: number | null): string => (seconds === null ? 'weeks' : sayDuration(seconds));
+    sentences.push(`It holds about ${say(holdS.after)} instead of ${say(holdS.before)}.`);
+  }
+  if (thickness)
+    sentences.push(`From ${THICKNESS_WORDS[thickness.before]} to ${THICKNESS_WORDS[thickness.after]}.`);
+  return sentences;
+}

@@ -38,6 +38,8 @@ const MORE_IN: Readonly<Record<string, (ingredient: Ingredient) => number | null
   mayonnaise: ({ id }) => (id === 'garlic' ? 0.06 : null),
   honey_mustard: ({ id, category }) => (isMustard(id) || category === 'sweet' ? 0.25 : null),
   green_sauce: ({ id, category }) => (category === 'herb' ? 0.35 : id === 'garlic' ? 0.05 : null),
+  // From the pan: cooked alliums are mild.
+  warm: ({ id }) => (ALLIUM_MILD.test(id) ? 0.25 : id === 'garlic' ? 0.08 : null),
   fruit_puree: ({ category }) => (category === 'sweet' ? 0.18 : null),
   miso_soy_oil: ({ category, composition }) =>
     category === 'savoury' && composition.salt > 0 ? Math.min(0.35, 0.035 / composition.salt) : null,

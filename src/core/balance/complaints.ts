@@ -3,7 +3,7 @@
  * Steps: the full one (severity 2) is 15 %, severity 1 takes half. Tag: common practice for what is
  * reached for, estimate for the steps.
  */
-import type { PalateKey } from '#core/palate';
+import { PALATE, type PalateKey } from '#core/palate';
 import type { Role } from './candidates';
 import type { Limit, Limits } from './program';
 
@@ -45,21 +45,24 @@ const lift =
   (severity: Severity): number =>
     1 + (severity === 2 ? full : Math.floor(full * 50) / 100);
 
-/** At most the step below now, and inside the window. */
+/** At most the step below now, and inside the window where it is clearly too much. */
 function lowered(key: PalateKey, full: number) {
   return (now: Now, windows: Limits, severity: Severity): Limits | null => {
     const value = now(key);
     if (value === null || value <= 0) return null;
-    return { [key]: { high: Math.min(windows[key]?.high ?? Infinity, cut(full)(severity) * value) } };
+    // "A little" is a step and then a taste; "clearly" goes into the window.
+    const most = severity === 2 ? (windows[key]?.high ?? Infinity) : Infinity;
+    return { [key]: { high: Math.min(most, cut(full)(severity) * value) } };
   };
 }
 
-/** At least the step above now, or a noticeable amount where there is next to none; and inside the window. */
+/** At least the step above now, or a noticeable amount where there is next to none; inside the window where it clearly lacks. */
 function raised(key: PalateKey, full: number, leastStep: number) {
   return (now: Now, windows: Limits, severity: Severity): Limits | null => {
     const value = now(key) ?? 0;
     const wanted = Math.max(lift(full)(severity) * value, value + (leastStep * severity) / 2);
-    return { [key]: { low: Math.max(windows[key]?.low ?? 0, wanted) } };
+    const least = severity === 2 ? (windows[key]?.low ?? 0) : 0;
+    return { [key]: { low: Math.max(least, wanted) } };
   };
 }
 
@@ -98,8 +101,17 @@ const plan = (id: PlanId, roles: readonly Role[], targets: PlanSpec['targets'], 
 const acidUp = plan('acid', ['acid'], raised('acid', 0.12, 0.001), 2);
 const saltUp = plan('salt', ['salt'], raised('salt', 0.15, SALT_STEP));
 const savouryUp = plan('savoury', ['savoury', 'mustard'], raised('salt', 0.15, SALT_STEP));
+/** Sweetness hides what is a little too much, not what is far beyond what people eat. */
+const hidden =
+  (key: PalateKey): PlanSpec['targets'] =>
+  (now, windows) => {
+    const [value, high] = [now(key), windows[key]?.high];
+    const far = value !== null && high !== undefined && value > high + HIDES_STEPS * PALATE[key].step;
+    return far ? null : notAbove(key)(now, windows, 1);
+  };
+const HIDES_STEPS = 2;
 const cover = (key: PalateKey): PlanSpec =>
-  plan('cover', ['sweet'], both(raised('sweet', 0.15, SWEET_STEP), notAbove(key)));
+  plan('cover', ['sweet'], both(raised('sweet', 0.15, SWEET_STEP), hidden(key)));
 const nothing = (): Limits => ({});
 const body = (id: PlanId, roles: readonly Role[], way: 'thinner' | 'thicker', answers = 2): PlanSpec => ({
   ...plan(id, roles, nothing, answers),
@@ -119,7 +131,7 @@ export const PLANS: Readonly<Record<Complaint, readonly PlanSpec[]>> = {
     ),
   ],
   'too-sharp': [
-    plan('cover', ['sweet', 'salt'], both(raised('sugarToAcid', 0.3, 0.6), notAbove('acid'))),
+    plan('cover', ['sweet', 'salt'], both(raised('sugarToAcid', 0.3, 0.6), hidden('acid'))),
     dilute(['oil', 'creamy', 'salt'], 'acid', 0.15),
     plan('thin', ['water', 'salt'], both(lowered('acid', 0.15), notBelow('salt'))),
   ],

@@ -8,15 +8,17 @@
 import { mixedVolumeMlPerG } from '#core/composition';
 import type { Ingredient } from '#core/ingredient';
 import { solveLinear } from '#core/numeric';
-import { PALATE, type PalateKey } from '#core/palate';
+import { DEFINED_BY, PALATE, type PalateKey } from '#core/palate';
 import { exactly } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
 import { rolesOf } from './candidates';
+import { ceilingOf } from './ceilings';
 import { stateOf, type State } from './effect';
 import { obstacles, programFor } from './formulateProgram';
 import type { FormulateRequest, Obstacle, OnHand } from './formulateRequest';
 import { doseG } from './program';
 import type { Work } from './steps';
+import { nearestWhole, WEIGHED_FROM_ML, wholeOf } from './wholeUnits';
 
 export interface Missed {
   readonly measure: PalateKey;
@@ -77,7 +79,7 @@ export function* formulate(request: FormulateRequest): Work<FormulateOutcome> {
   for (let index = 0; index < tries.length; index++) {
     yield { done: index / tries.length, total: 1 };
     const answer = answerFor(request, tries[index]!);
-    if (answer) answers.push(answer);
+    if (answer) answers.push(inWholes(request, tries[index]!, fewer(request, tries[index]!, answer)));
     if (index === 0 && answer) tries.push(...without(request, answer));
   }
   // Spices alone fill no jar: no cook puts in so much of any of them.
@@ -194,6 +196,65 @@ function answerFor(request: FormulateRequest, attempt: Attempt): FormulateAnswer
   }
   return null;
 }
+
+/** Things that a cook would not fetch for this: each goes that nobody would miss. */
+function fewer(request: FormulateRequest, attempt: Attempt, answer: FormulateAnswer): FormulateAnswer {
+  let now = answer;
+  const smallFirst = [...answer.portions].sort((a, b) => a.massG.nominal - b.massG.nominal);
+  for (const { ingredient } of smallFirst) {
+    if (now.portions.length <= FEW) break;
+    const item = attempt.onHand.find((one) => one.ingredient.id === ingredient.id);
+    if (!item || item.minG > 0 || PLAIN.has(ingredient.category) || makes(request, ingredient)) continue;
+    const used = new Set(now.portions.map((portion) => portion.ingredient.id));
+    const onHand = attempt.onHand.filter((one) => one !== item && used.has(one.ingredient.id));
+    const without = answerFor(request, { ...attempt, onHand });
+    if (without && without.loss <= now.loss + NOBODY_MISSES) now = without;
+  }
+  return now;
+}
+/** The style is nothing without it. */
+const makes = ({ style }: FormulateRequest, ingredient: Ingredient): boolean =>
+  (DEFINED_BY[style?.id ?? ''] ?? []).some(({ is }) => is(ingredient));
+
+/** So many things are no trouble. */
+const FEW = 5;
+/** Weighted steps that are worth one thing less to fetch. */
+const NOBODY_MISSES = 0.1;
+
+/** Whole yolks, cloves and half lemons, where the rest can follow without harm. */
+function inWholes(request: FormulateRequest, attempt: Attempt, answer: FormulateAnswer): FormulateAnswer {
+  if (request.volumeMl >= WEIGHED_FROM_ML) return answer;
+  let now = answer;
+  let { onHand } = attempt;
+  for (const { ingredient, massG } of answer.portions) {
+    const whole = wholeOf(ingredient);
+    const item = onHand.find((one) => one.ingredient.id === ingredient.id);
+    if (!whole || !item || item.minG > 0) continue;
+    const wholeG = nearestWhole(massG.nominal, whole, item.maxG);
+    if (wholeG === null) continue;
+    const next = onHand.map((one) => (one === item ? { ...one, minG: wholeG, maxG: wholeG } : one));
+    const found = answerFor(request, { ...attempt, onHand: next });
+    if (!found || found.loss > now.loss + WHOLE_COSTS || !keepsShares(request, found)) continue;
+    [now, onHand] = [found, next];
+  }
+  return now;
+}
+/** What was set whole counts as the cook's own in the program: ceilings and what defines the style are looked at again. */
+function keepsShares({ style }: FormulateRequest, { portions, state }: FormulateAnswer): boolean {
+  const within = portions.every(
+    ({ ingredient, massG }) => massG.nominal <= (ceilingOf(ingredient, style?.id ?? null) ?? 1) * state.massG,
+  );
+  return (
+    within &&
+    (DEFINED_BY[style?.id ?? ''] ?? []).every(({ is, least }) => {
+      const held = portions.reduce((sum, one) => sum + (is(one.ingredient) ? one.massG.nominal : 0), 0);
+      return held === 0 || held >= least * state.massG;
+    })
+  );
+}
+
+/** Weighted steps that a whole thing may cost. */
+const WHOLE_COSTS = 0.35;
 
 function missedOf({ style, targets }: FormulateRequest, { judgement }: State): readonly Missed[] {
   const aimed = new Set(targets.map(({ measure }) => measure));

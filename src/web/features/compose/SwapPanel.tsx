@@ -3,6 +3,7 @@ import { swapIngredient, type Swap, type SwapAnswer } from '#core/balance';
 import { findIngredient, type IngredientId } from '#core/ingredient';
 import type { Addition, AdditionId, Formula, ReadingContext } from '#core/formula';
 import type { PalateKey, Style } from '#core/palate';
+import { sayLost } from '#words/balance';
 import { MEASURE_WORDS } from '#words/palate';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import { inSentence } from '#words/numbers';
@@ -43,6 +44,7 @@ const STAND_INS: readonly (readonly string[])[] = [
   ['honey', 'sugar_white', 'maple', 'agave', 'date_syrup'],
   ['salt_table', 'salt_sea_fine', 'salt_kosher_flaky', 'salt_flake'],
   ['mayo_full', 'yoghurt_greek', 'yoghurt_whole', 'soured_cream', 'avocado', 'tofu_silken'],
+  ['egg_yolk', 'egg_yolk_past', 'egg_whole', 'mustard_dijon', 'aquafaba', 'soy_milk', 'mayo_full'],
   ['shallot', 'onion_red', 'scallion', 'chives'],
   ['garlic', 'garlic_powder'],
   ['mustard_dijon', 'mustard_grain', 'mustard_sweet', 'mustard_powder'],
@@ -168,6 +170,11 @@ export function SwapPanel(props: SwapPanelProps) {
                 .
               </p>
             )}
+            {sayLost(swap.lost).length > 0 && (
+              <p className="mb-2 text-sm font-semibold" data-testid="lost">
+                {sayLost(swap.lost).join(' ')}
+              </p>
+            )}
             <ChangeEffect
               before={props.judgement.palate}
               keepingBefore={props.judgement.keeping}
@@ -197,6 +204,7 @@ const KEEPS: Record<Exclude<SwapAnswer['kept'], PalateKey>, string> = {
 
 function sayPlan(swap: Swap, { kept }: SwapAnswer): string {
   if (swap.id === 'rest-follows') return composeBalanceWords.withTheRestFollowing;
+  if (swap.id === 'with-second') return composeBalanceWords.keptTogether;
   const how =
     kept === 'volume' || kept === 'weight'
       ? KEEPS[kept]

@@ -15,6 +15,7 @@ import { useShortcuts } from '../../ui/shortcuts';
 import { ByHand } from './ByHand';
 import { JarNow } from './JarNow';
 import { OtherwisePanel } from './OtherwisePanel';
+import { makingKeys } from './makingKeys';
 import type { StepActions } from './stepActions';
 import { StepList } from './StepList';
 import { StepNow } from './StepNow';
@@ -37,9 +38,10 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
   const { making, states, current, newest, vessel, context, portions, volumeMl, deviation, off } = state;
   const viewed = useViewed(state);
   const { shown, viewing, back, forward } = viewed;
-  const [otherwise, setOtherwise] = useState(false);
-  const [helping, setHelping] = useState(false);
-  const [byHand, setByHand] = useState(false);
+  const [panel, setPanel] = useState<'otherwise' | 'keys' | 'by-hand' | null>(null);
+  const show = (which: typeof panel) => (): void => {
+    setPanel(which);
+  };
   // Not state: a panel says them at every render.
   const actions = useRef<StepActions>({});
   const setActions = useCallback((next: StepActions) => {
@@ -53,38 +55,18 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
   const undo = (): void => {
     if (newest && newest.event.kind !== 'tasted') say({ kind: 'corrected', eventId: newest.id });
   };
-  const goOtherwise = (): void => {
-    setOtherwise(true);
-  };
-  const shortcuts = [
-    {
-      keys: [' ', 'Enter', 'PageDown', 'ArrowRight'],
-      does: makeWords.nextTakeWhatIsIn,
-      run: () => {
-        if (viewing) forward();
-        else actions.current.next?.();
-      },
+  const shortcuts = makingKeys({
+    actions,
+    next: () => {
+      if (viewing) forward();
+      else actions.current.next?.();
     },
-    { keys: ['PageUp', 'ArrowLeft', 'Backspace'], does: makeWords.backToLookAtThe, run: back },
-    { keys: ['t'], does: makeWords.setTheScaleToZero, run: () => actions.current.tare?.() },
-    { keys: ['h'], does: makeWords.typeTheWeightByHand, run: () => actions.current.byHand?.() },
-    { keys: ['mod+z', 'u'], does: makeWords.undoTheLastStep, run: undo },
-    { keys: ['o'], does: makeWords.itWentOtherwiseLeftOut, run: goOtherwise },
-    {
-      keys: ['g'],
-      does: makeWords.somethingByHand,
-      run: () => {
-        setByHand(true);
-      },
-    },
-    {
-      keys: ['?'],
-      does: makeWords.showTheseKeys,
-      run: () => {
-        setHelping(true);
-      },
-    },
-  ] as const;
+    back,
+    undo,
+    goOtherwise: show('otherwise'),
+    openByHand: show('by-hand'),
+    openHelp: show('keys'),
+  });
   useShortcuts(shortcuts);
 
   return (
@@ -136,16 +118,11 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
             >
               {makeWords.undoTheLast}
             </Button>
-            <Button
-              className="min-h-16 px-6"
-              onClick={() => {
-                setByHand(true);
-              }}
-            >
+            <Button className="min-h-16 px-6" onClick={show('by-hand')}>
               {makeWords.somethingByHand}
             </Button>
             {current && (
-              <Button className="min-h-16 px-6" onClick={goOtherwise}>
+              <Button className="min-h-16 px-6" onClick={show('otherwise')}>
                 {makeWords.itWentOtherwise}
               </Button>
             )}
@@ -165,7 +142,7 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
       </div>
       {!current && <JarCautions jar={jar} formulaId={jar.formulaId} portions={portions} kitchen={kitchen} />}
       {scale.simulated && <TesterPanel counter={counter} />}
-      {otherwise && current && (
+      {panel === 'otherwise' && current && (
         <OtherwisePanel
           state={current}
           states={states}
@@ -174,28 +151,22 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
           catalogue={catalogue}
           context={context}
           onSay={say}
-          onClose={() => {
-            setOtherwise(false);
-          }}
+          onClose={show(null)}
         />
       )}
-      {byHand && (
+      {panel === 'by-hand' && (
         <ByHand
           portions={portions}
           kitchen={kitchen}
           context={context}
           onSay={say}
-          onClose={() => {
-            setByHand(false);
-          }}
+          onClose={show(null)}
         />
       )}
-      {helping && (
+      {panel === 'keys' && (
         <KeyHelp
           open
-          onClose={() => {
-            setHelping(false);
-          }}
+          onClose={show(null)}
           groups={[{ title: makeWords.make, shortcuts }]}
         />
       )}
