@@ -155,20 +155,10 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
         />
       )}
       {panel === 'by-hand' && (
-        <ByHand
-          portions={portions}
-          kitchen={kitchen}
-          context={context}
-          onSay={say}
-          onClose={show(null)}
-        />
+        <ByHand portions={portions} kitchen={kitchen} context={context} onSay={say} onClose={show(null)} />
       )}
       {panel === 'keys' && (
-        <KeyHelp
-          open
-          onClose={show(null)}
-          groups={[{ title: makeWords.make, shortcuts }]}
-        />
+        <KeyHelp open onClose={show(null)} groups={[{ title: makeWords.make, shortcuts }]} />
       )}
     </div>
   );
