@@ -108,7 +108,7 @@ test('sweet and salt mended together by gestures, right and kept in eight presse
 test('a pinch goes in before, between and after the steps of a making', async ({ page }) => {
   const make = new Make(page);
   await make.begin('30 ml cider vinegar', '1 g salt', '90 ml walnut oil');
-  await page.getByRole('button', { name: 'Something by hand' }).click();
+  await page.getByRole('button', { name: 'One more pinch' }).click();
   const pad = page.getByTestId('gestures');
   await pad.getByLabel('Or say what went in').fill('7 glorps of moonlight');
   await expect(pad.getByRole('button', { name: /^It is in/ })).toBeDisabled();

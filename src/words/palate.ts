@@ -80,11 +80,13 @@ const BAND_WORDS: Readonly<Record<ScoreBand, string>> = {
   doubtful: 'something is off',
   off: 'something is really off',
 };
+/** From here on nobody tastes what is outside. */
+export const A_HAIR = 99;
 /** "a cook would serve it (81 of 100)". */
 export function sayScore({ score, reasons }: Pick<Verdict, 'score' | 'reasons'>): string {
   if (reasons.length === 0) return BAND_WORDS.inside;
-  // Inside by rounding only: what is outside is said all the same.
-  return `${BAND_WORDS[bandOfScore(Math.min(score, 99))]} (${Math.min(score, 99)} of 100)`;
+  if (score >= A_HAIR) return `${BAND_WORDS.inside}, or a hair outside`;
+  return `${BAND_WORDS[bandOfScore(score)]} (${score} of 100)`;
 }
 
 /** What a style that ships with the application is like. */

@@ -178,7 +178,10 @@ export class PlanSearch {
       if (seen.has(key)) continue;
       seen.add(key);
       const cost = used.reduce(
-        (sum, j) => sum + 1 + y[subset.indexOf(j)]! / doseG(this.mayAdd[j]!.ingredient, this.before.massG),
+        (sum, j) =>
+          sum +
+          reachOf(this.mayAdd[j]!) +
+          y[subset.indexOf(j)]! / doseG(this.mayAdd[j]!.ingredient, this.before.massG),
         0,
       );
       found.push({ used, y: used.map((j) => y[subset.indexOf(j)]!), cost });
@@ -347,7 +350,7 @@ export class PlanSearch {
   /** Kitchen steps of what goes in, and one for each thing. */
   private costOf(doses: readonly Dose[]): number {
     return doses.reduce(
-      (sum, { mayAdd, massG }) => sum + 1 + massG / doseG(mayAdd.ingredient, this.before.massG),
+      (sum, { mayAdd, massG }) => sum + reachOf(mayAdd) + massG / doseG(mayAdd.ingredient, this.before.massG),
       0,
     );
   }
@@ -394,8 +397,9 @@ const kindOf = ({ category, id }: Ingredient): string => (['oil', 'salt'].includ
 
 const TASTES = ['acid', 'salt', 'sweet'] as const;
 
-/** How far a cook reaches, in kitchen steps. */
-const REACHES = { jar: 0, pantry: 1.5, staple: 2 } as const;
+/** To take a thing at all, the more the farther a cook reaches for it; in kitchen steps. */
+const REACHES = { jar: 1, pantry: 2.5, staple: 3 } as const;
+const reachOf = ({ from = 'jar' }: MayAdd): number => REACHES[from];
 /** A dressing that held for less than this is shaken again anyway, s. */
 const HELD_S = 600;
 /** What it newly brings weighs as much as this many kitchen steps; rule: estimate. */
@@ -429,7 +433,6 @@ function burdenOf(search: PlanSearch, doses: readonly Dose[], effect: Effect): n
       : 0;
   const cost = doses.reduce((sum, { mayAdd, massG }) => sum + (mayAdd.pricePerG ?? 0) * massG, 0);
   return (
-    doses.reduce((sum, { mayAdd }) => sum + REACHES[mayAdd.from ?? 'jar'], 0) +
     WEIGHS.grave * grave +
     WEIGHS.allergen * effect.newAllergens.length +
     (score === null ? 0 : (100 - score) * WEIGHS.point) +

@@ -6,7 +6,7 @@ import { verdictOf, type Style } from '#core/palate';
 import type { Judgement } from '#core/reckoning';
 import { mendsFrom, roomToMend, type Kitchen } from '#kitchen/reading';
 import { COMPLAINT_WORDS, sayDoses } from '#words/balance';
-import { sayReason, sayScore } from '#words/palate';
+import { A_HAIR, sayReason, sayScore } from '#words/palate';
 import { partsWords } from '#words/screens/parts';
 import { Button } from '../ui/Button';
 import { useSearch } from '../workers/useSearch';
@@ -30,7 +30,10 @@ export function Verdict(props: VerdictProps) {
   const { style, fitted, judgement, kitchen, context, roomMl, locked, onStyle, onTake } = props;
   const verdict = useMemo(() => verdictOf(judgement.palate, style), [judgement, style]);
   const asked = useMemo(
-    () => verdict.reasons.flatMap((reason) => complaintOf(reason) ?? [])[0] ?? null,
+    () =>
+      verdict.score >= A_HAIR
+        ? null
+        : (verdict.reasons.flatMap((reason) => complaintOf(reason) ?? [])[0] ?? null),
     [verdict],
   );
   const question = useMemo(

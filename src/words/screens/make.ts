@@ -1,6 +1,6 @@
 /** Making a jar step by step. */
 export const makeWords = {
-  somethingByHand: 'Something by hand',
+  somethingByHand: 'One more pinch',
   n5To60COr: '-5 to 60 °C, or nothing.',
   begin: 'Begin',
   thereIsNothingToMake: 'There is nothing to make yet',
