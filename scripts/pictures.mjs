@@ -55,7 +55,8 @@ const VIEWS = [
     size: WIDE,
     before: async (page) => {
       await page.getByTestId('jar-log').waitFor();
-      await page.getByRole('radio', { name: 'too sharp, a little' }).check({ force: true });
+      await page.getByRole('radio', { name: 'needs sweet, a little' }).check({ force: true });
+      await page.getByRole('radio', { name: 'needs salt, a little' }).check({ force: true });
       await page.getByTestId('mends').getByRole('listitem').first().waitFor();
       await page.evaluate(() => window.scrollTo(0, 0));
     },
@@ -88,7 +89,20 @@ const VIEWS = [
     size: WIDE,
     before: (page) => page.getByTestId('batch-hold').getByText('In service').waitFor(),
   },
-  { name: 'batch-record', path: '/formulas/walnut-cider/batch/demo-batch-1', size: WIDE },
+  {
+    name: 'from-pantry',
+    path: '/from-pantry',
+    size: WIDE,
+    before: async (page) => {
+      const there = page.getByRole('combobox', { name: 'What is there' });
+      await there.fill('tahini, half a lemon, garlic, cumin, yoghurt');
+      await there.press('Enter');
+      await page.getByRole('combobox', { name: 'Style' }).click();
+      await page.getByRole('option', { name: 'Tahini', exact: true }).click();
+      await page.getByLabel('To make, ml').fill('250');
+      await page.getByTestId('answers').getByRole('button', { name: 'Open as a draft' }).first().waitFor();
+    },
+  },
   {
     name: 'plate-test',
     path: '/pantry/yoghurt_whole',
