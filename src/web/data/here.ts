@@ -1,16 +1,35 @@
-/** How this device writes numbers, dates and times; the kitchen's own way where nothing was chosen. */
+/**
+ * What was chosen on this device: how it writes numbers, dates and times (the kitchen's own way where nothing was chosen),
+ * which keys it takes, and whether it is day or night here.
+ */
 import { useSyncExternalStore } from 'react';
 import { readAs } from '#words/numbers';
+import { chooseKeys } from '../ui/shortcuts';
 
 export interface Here {
   readonly decimalSign: 'point' | 'comma' | null;
   /** BCP 47; null: the browser's. */
   readonly dates: string | null;
   readonly hours: 12 | 24 | null;
+  /** Single letters and signs do something outside fields. */
+  readonly singleKeys: boolean;
+  /** The key of the foot switch, as `KeyboardEvent.key`; null: none was taught. */
+  readonly footKey: string | null;
+  readonly light: Light;
 }
 
+export const LIGHTS = ['system', 'day', 'night'] as const;
+export type Light = (typeof LIGHTS)[number];
+
 const KEY = 'ygrana-here';
-const NOTHING_CHOSEN: Here = { decimalSign: null, dates: null, hours: null };
+const NOTHING_CHOSEN: Here = {
+  decimalSign: null,
+  dates: null,
+  hours: null,
+  singleKeys: true,
+  footKey: null,
+  light: 'system',
+};
 
 /** Read by hand: a page must not wait for a schema library to know how to write a number. */
 function kept(): Here {
@@ -20,6 +39,9 @@ function kept(): Here {
       decimalSign: found.decimalSign === 'point' || found.decimalSign === 'comma' ? found.decimalSign : null,
       dates: typeof found.dates === 'string' && isLanguage(found.dates) ? found.dates : null,
       hours: found.hours === 12 || found.hours === 24 ? found.hours : null,
+      singleKeys: found.singleKeys !== false,
+      footKey: typeof found.footKey === 'string' && found.footKey !== '' ? found.footKey : null,
+      light: LIGHTS.find((light) => light === found.light) ?? 'system',
     };
   } catch {
     // A browser that keeps nothing follows the kitchen.
@@ -39,6 +61,8 @@ let chosen = kept();
 const listeners = new Set<() => void>();
 const tell = (): void => {
   readAs({ language: chosen.dates ?? undefined, hours: chosen.hours ?? undefined });
+  chooseKeys(chosen);
+  if (typeof document !== 'undefined') document.documentElement.dataset['light'] = chosen.light;
   for (const listener of listeners) listener();
 };
 tell();

@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { frameWords } from '#words/screens/frame';
 import { useSessionQuery, useSettingsQuery } from '../data/kitchenApi';
@@ -7,6 +7,8 @@ import { CookChooser } from './CookChooser';
 import { useLive } from '../sync/live';
 import { SyncState } from './SyncState';
 import { Timers } from './Timers';
+import { Button } from '../ui/Button';
+import { WholePage } from './WholePage';
 
 const SignIn = lazy(async () => ({ default: (await import('./SignIn')).SignIn }));
 
@@ -27,6 +29,7 @@ export function Frame() {
   useLive(!signedOut);
   const { isError } = useSettingsQuery(undefined, { skip: signedOut });
   const data = useSettings();
+  const [open, setOpen] = useState(false);
   return (
     <div className="flex min-h-dvh flex-col">
       <a
@@ -40,7 +43,24 @@ export function Frame() {
           <NavLink to="/" className="font-name mr-2 text-2xl font-bold">
             {frameWords.ygrana}
           </NavLink>
-          <nav aria-label={frameWords.places} className="flex flex-wrap gap-1">
+          <Button
+            className="order-last min-h-10 border-white/50 bg-transparent text-white hover:bg-bottle-soft sm:hidden"
+            aria-expanded={open}
+            aria-controls="places"
+            onClick={() => {
+              setOpen(!open);
+            }}
+          >
+            {frameWords.menu}
+          </Button>
+          <nav
+            id="places"
+            aria-label={frameWords.places}
+            className={`order-last basis-full flex-wrap gap-1 sm:order-none sm:flex sm:basis-auto ${open ? 'flex' : 'hidden'}`}
+            onClick={() => {
+              setOpen(false);
+            }}
+          >
             {PLACES.map(({ to, label }) => (
               <NavLink
                 key={to}
@@ -63,7 +83,8 @@ export function Frame() {
       </header>
       {!signedOut && <SyncState />}
       {!signedOut && <Timers />}
-      <main id="main" className="mx-auto w-full max-w-[1880px] flex-1 px-3 py-3 sm:px-5">
+      <WholePage />
+      <main id="main" tabIndex={-1} className="mx-auto w-full max-w-[1880px] flex-1 px-3 py-3 sm:px-5">
         {signedOut ? (
           <Suspense fallback={null}>
             <SignIn />

@@ -1,8 +1,9 @@
 import { Dialog as Radix } from 'radix-ui';
 import { X } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 import { frameWords } from '#words/screens/frame';
 import { IconButton } from './Button';
+import { restoreFocus } from './focus';
 
 interface DialogProps {
   readonly title: string;
@@ -15,6 +16,7 @@ interface DialogProps {
 
 /** A sheet over the page; Escape closes it and the focus goes back. */
 export function Dialog({ title, open, onClose, children, wide = false }: DialogProps) {
+  const opener = useRef<Element | null>(null);
   return (
     <Radix.Root
       open={open}
@@ -26,6 +28,14 @@ export function Dialog({ title, open, onClose, children, wide = false }: DialogP
         <Radix.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Radix.Content
           aria-describedby={undefined}
+          onOpenAutoFocus={() => {
+            opener.current = document.activeElement;
+          }}
+          onCloseAutoFocus={(event) => {
+            // No button of ours is a trigger in the library's sense: it would give the focus to nothing.
+            event.preventDefault();
+            restoreFocus(opener.current);
+          }}
           className={`card fixed top-1/2 left-1/2 z-50 max-h-[90vh] ${wide ? 'w-[min(820px,94vw)]' : 'w-[min(680px,94vw)]'} -translate-x-1/2 -translate-y-1/2 overflow-auto p-5 shadow-xl`}
         >
           <div className="mb-3 flex items-center justify-between gap-4">

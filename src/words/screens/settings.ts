@@ -1,5 +1,12 @@
 /** The kitchen's settings and its backup. */
 export const settingsWords = {
+  lightHere: 'Light',
+  lights: { system: 'as this device', day: 'day', night: 'night' },
+  footSwitch: 'Foot switch',
+  space: 'space',
+  pressThePedal: 'press the pedal here',
+  pageDownIsNextAnyway: 'Is “next” at the station, as Page Down is. Backspace forgets it.',
+  singleKeys: 'Single letters and signs are keys',
   unsentWork: (n: number) =>
     `${n === 1 ? 'One thing' : `${n} things`} on this device ${n === 1 ? 'was' : 'were'} not sent yet. Signing out throws ${n === 1 ? 'it' : 'them'} away.`,
   leaveAllTheSame: 'Sign out all the same',

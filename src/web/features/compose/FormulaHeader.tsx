@@ -40,6 +40,7 @@ export function FormulaHeader({
   const unfrozen = baseVersion === null || version.includes('changes');
   return (
     <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+      <h1 className="sr-only">{formula.name}</h1>
       <div className="tape flex max-w-full min-w-0 -rotate-[0.6deg] items-baseline gap-3 px-4 py-1.5">
         <NameField name={formula.name} onRename={onRename} />
         <span className="text-sm font-semibold whitespace-nowrap" data-testid="version">

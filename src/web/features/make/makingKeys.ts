@@ -15,7 +15,14 @@ interface MakingDoes {
 }
 
 export const makingKeys = (does: MakingDoes): readonly Shortcut[] => [
-  { keys: [' ', 'Enter', 'PageDown', 'ArrowRight'], does: makeWords.nextTakeWhatIsIn, run: does.next },
+  {
+    keys: [' ', 'Enter', 'PageDown', 'ArrowRight'],
+    // Whatever has the focus: who presses it looks at the jar.
+    always: ['PageDown'],
+    byFoot: true,
+    does: makeWords.nextTakeWhatIsIn,
+    run: does.next,
+  },
   { keys: ['PageUp', 'ArrowLeft', 'Backspace'], does: makeWords.backToLookAtThe, run: does.back },
   { keys: ['t'], does: makeWords.setTheScaleToZero, run: () => does.actions.current.tare?.() },
   { keys: ['h'], does: makeWords.typeTheWeightByHand, run: () => does.actions.current.byHand?.() },

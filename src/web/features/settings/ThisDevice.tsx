@@ -2,13 +2,39 @@ import { useSyncExternalStore } from 'react';
 import { DEFAULT_SETTINGS } from '#contract';
 import { formatMoment, formatTimeOfDay } from '#words/numbers';
 import { settingsWords } from '#words/screens/settings';
-import { choose, useHere } from '../../data/here';
+import { choose, LIGHTS, useHere } from '../../data/here';
 import { offlineState, onOfflineState } from '../../sync/offline';
 import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { Tick } from '../../ui/Tick';
 
 const LANGUAGES = ['en-GB', 'en-US', 'de-DE', 'fr-FR', 'sv-SE'] as const;
 const EXAMPLE = '2026-11-27T14:05:00';
 const FIVE_PAST_TWO_MIN = 14 * 60 + 5;
+/** Keys that a page or a browser needs: none of them can be a foot switch alone. */
+const NEEDED: ReadonlySet<string> = new Set(['Tab', 'Escape', 'Shift', 'Control', 'Alt', 'Meta', 'CapsLock']);
+
+/** Press the pedal once, and its key is known. */
+function FootSwitch({ footKey }: { footKey: string | null }) {
+  return (
+    <div className="grid min-w-0 content-start gap-1">
+      <Field
+        label={settingsWords.footSwitch}
+        value={footKey === null ? '' : footKey === ' ' ? settingsWords.space : footKey}
+        placeholder={settingsWords.pressThePedal}
+        readOnly
+        onText={() => undefined}
+        onKeyDown={(event) => {
+          if (NEEDED.has(event.key)) return;
+          event.preventDefault();
+          choose({ footKey: event.key === 'Backspace' || event.key === 'Delete' ? null : event.key });
+        }}
+        hint={settingsWords.pageDownIsNextAnyway}
+      />
+    </div>
+  );
+}
+
 /** A choice cannot be an empty string. */
 const UNCHOSEN = 'unchosen';
 
@@ -73,6 +99,28 @@ export function ThisDevice({
             }}
           />
         </div>
+      </div>
+      <div className="grid gap-4 sm:grid-cols-3">
+        <div className="grid min-w-0 content-start gap-1">
+          <span className="font-semibold">{settingsWords.lightHere}</span>
+          <Choice
+            label={settingsWords.lightHere}
+            value={here.light}
+            options={LIGHTS.map((light) => ({ value: light, label: settingsWords.lights[light] }))}
+            onChange={(light) => {
+              choose({ light });
+            }}
+          />
+        </div>
+        <FootSwitch footKey={here.footKey} />
+        <Tick
+          label={settingsWords.singleKeys}
+          checked={here.singleKeys}
+          onChange={(singleKeys) => {
+            choose({ singleKeys });
+          }}
+          className="self-end"
+        />
       </div>
       <div data-testid="offline">
         <h3 className="font-semibold">{settingsWords.withoutTheServer}</h3>

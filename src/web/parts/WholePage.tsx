@@ -1,0 +1,62 @@
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { useLocation } from 'react-router';
+import { frameWords } from '#words/screens/frame';
+import { focusHeading, keepFocus, pageHeading } from '../ui/focus';
+import { shortcutsNow, useShortcuts, type Shortcut } from '../ui/shortcuts';
+
+const KeyHelp = lazy(async () => ({ default: (await import('../ui/KeyHelp')).KeyHelp }));
+
+/** What a stage of a formula is called in the title, by the last part of its path. */
+const stageOf = (pathname: string): string | null => {
+  const stage = /^\/formulas\/[^/]+\/([a-z]+)/.exec(pathname)?.[1];
+  return stage ? (frameWords.stageTitles[stage] ?? null) : null;
+};
+
+/** Each page has its own title, its heading takes the focus when it is entered, and ? lists its keys. */
+export function WholePage() {
+  const { pathname } = useLocation();
+  const entered = useRef(pathname);
+  const [listed, setListed] = useState<readonly Shortcut[] | null>(null);
+  useEffect(() => keepFocus(), []);
+  useEffect(() => {
+    let toFocus = entered.current !== pathname;
+    entered.current = pathname;
+    const look = (): void => {
+      const heading = pageHeading();
+      const name = heading?.textContent.trim().replace(/\s+/g, ' ');
+      document.title = [stageOf(pathname), name, frameWords.ygrana].filter(Boolean).join(' · ');
+      if (!toFocus || !heading) return;
+      toFocus = false;
+      // A field that asks for the focus itself keeps it.
+      const main = document.getElementById('main');
+      if (!main?.contains(document.activeElement)) focusHeading(heading);
+    };
+    look();
+    const observer = new MutationObserver(look);
+    const main = document.getElementById('main');
+    if (main) observer.observe(main, { childList: true, subtree: true, characterData: true });
+    return () => {
+      observer.disconnect();
+    };
+  }, [pathname]);
+  useShortcuts([
+    {
+      keys: ['?'],
+      does: frameWords.showTheseKeys,
+      run: () => {
+        setListed(shortcutsNow());
+      },
+    },
+  ]);
+  return listed ? (
+    <Suspense fallback={null}>
+      <KeyHelp
+        open
+        onClose={() => {
+          setListed(null);
+        }}
+        groups={[{ title: frameWords.onThisPage, shortcuts: listed }]}
+      />
+    </Suspense>
+  ) : null;
+}
