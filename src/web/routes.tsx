@@ -120,7 +120,7 @@ function Nowhere() {
   return (
     <div className="mx-auto max-w-xl p-10">
       <h1 className="font-name mb-2 text-2xl font-bold">{frameWords.thereIsNothingAtThis}</h1>
-      <Link to="/" className="font-semibold text-bottle underline">
+      <Link to="/" className="font-semibold text-leaf underline">
         {frameWords.backToTheShelf}
       </Link>
     </div>
@@ -134,7 +134,7 @@ function Broken() {
       <h1 className="font-name mb-2 text-2xl font-bold">{frameWords.thisPageCouldNotBe}</h1>
       <p className="mb-4">{frameWords.whatWasTypedIsKept}</p>
       <p className="mb-4 text-sm text-quiet">{error instanceof Error ? error.message : ''}</p>
-      <a href={window.location.href} className="font-semibold text-bottle underline">
+      <a href={window.location.href} className="font-semibold text-leaf underline">
         {frameWords.loadAgain}
       </a>
     </div>

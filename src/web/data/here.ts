@@ -59,10 +59,20 @@ function isLanguage(text: string): boolean {
 
 let chosen = kept();
 const listeners = new Set<() => void>();
+
+/** The system's own wish; null where there is no screen. */
+const dark = typeof matchMedia === 'function' ? matchMedia('(prefers-color-scheme: dark)') : null;
+function dim(): void {
+  if (typeof document === 'undefined') return;
+  const night = chosen.light === 'night' || (chosen.light === 'system' && dark?.matches === true);
+  document.documentElement.toggleAttribute('data-night', night);
+}
+dark?.addEventListener('change', dim);
+
 const tell = (): void => {
   readAs({ language: chosen.dates ?? undefined, hours: chosen.hours ?? undefined });
   chooseKeys(chosen);
-  if (typeof document !== 'undefined') document.documentElement.dataset['light'] = chosen.light;
+  dim();
   for (const listener of listeners) listener();
 };
 tell();

@@ -38,7 +38,7 @@ export function CookPanel({
             <button
               type="button"
               aria-pressed={cook.id === hereId}
-              className={`flex min-h-9 w-full items-center gap-3 rounded-md border px-3 text-left hover:border-bottle ${cook.id === hereId ? 'border-bottle bg-mint font-semibold' : 'border-rule bg-paper'}`}
+              className={`flex min-h-9 w-full items-center gap-3 rounded-md border px-3 text-left hover:border-leaf ${cook.id === hereId ? 'border-leaf bg-mint font-semibold' : 'border-rule bg-paper'}`}
               onClick={() => {
                 setCookHere(cook.id);
                 onClose();

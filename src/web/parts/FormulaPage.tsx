@@ -12,7 +12,7 @@ export function FormulaPending({ error, retry, what }: { error: unknown; retry: 
   if (!error) return <Loading what={what} />;
   return (
     <Trouble error={error} retry={retry}>
-      <Link to="/" className="inline-flex items-center font-semibold text-bottle underline">
+      <Link to="/" className="inline-flex items-center font-semibold text-leaf underline">
         {partsWords.backToTheShelf}
       </Link>
     </Trouble>

@@ -20,7 +20,7 @@ export function FormulaStages({ id }: { id: string }) {
           key={path}
           to={`/formulas/${id}/${path}`}
           className={({ isActive }) =>
-            `-mb-0.5 inline-flex min-h-9 items-center border-b-4 px-1.5 font-semibold sm:px-3 ${isActive ? 'border-bottle' : 'border-transparent text-quiet hover:border-rule'}`
+            `-mb-0.5 inline-flex min-h-9 items-center border-b-4 px-1.5 font-semibold sm:px-3 ${isActive ? 'border-leaf' : 'border-transparent text-quiet hover:border-rule'}`
           }
         >
           {label}

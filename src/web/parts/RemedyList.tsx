@@ -47,7 +47,7 @@ export function RemedyList(props: RemedyListProps) {
       )}
       <ol className="grid gap-3" data-testid={narrow ? 'mends' : 'ways'}>
         {remedies.map((remedy, index) => (
-          <li key={index} className="rounded-lg border border-l-4 border-rule border-l-bottle bg-paper p-3">
+          <li key={index} className="rounded-lg border border-l-4 border-rule border-l-leaf bg-paper p-3">
             <div
               className={`mb-2 flex flex-wrap items-start justify-between gap-3 ${narrow ? '' : 'sm:flex-nowrap'}`}
             >

@@ -108,7 +108,7 @@ export function RescueSection({
         {found.map((way, index) => {
           const brought = way.brings ? ingredientOf(way.brings) : undefined;
           return (
-            <li key={index} className={`border-l-4 border-l-bottle pl-3 ${onTake ? 'text-lg' : 'text-sm'}`}>
+            <li key={index} className={`border-l-4 border-l-leaf pl-3 ${onTake ? 'text-lg' : 'text-sm'}`}>
               <ol className="list-decimal pl-4">
                 {sayAll(way).map((sentence) => (
                   <li key={sentence} className="py-0.5">

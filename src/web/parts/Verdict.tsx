@@ -53,7 +53,7 @@ export function Verdict(props: VerdictProps) {
     <div className="mb-1 flex flex-wrap items-center gap-x-3 gap-y-1 text-sm">
       <button
         type="button"
-        className="min-h-6 rounded-md text-left underline decoration-rule decoration-2 underline-offset-4 hover:decoration-bottle"
+        className="min-h-6 rounded-md text-left underline decoration-rule decoration-2 underline-offset-4 hover:decoration-leaf"
         data-testid="aim"
         title={verdict.reasons.map(sayReason).join('\n')}
         onClick={onStyle}

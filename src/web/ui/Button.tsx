@@ -3,8 +3,8 @@ import type { ComponentProps } from 'react';
 type Kind = 'main' | 'plain' | 'quiet';
 
 const LOOK: Record<Kind, string> = {
-  main: 'bg-bottle text-white border-bottle hover:bg-bottle-soft',
-  plain: 'bg-paper border-edge hover:border-bottle hover:bg-mint',
+  main: 'bg-bottle text-white border-leaf hover:bg-bottle-soft',
+  plain: 'bg-paper border-edge hover:border-leaf hover:bg-mint',
   quiet: 'border-transparent hover:bg-mint',
 };
 
@@ -30,7 +30,7 @@ export function IconButton({ label, className = '', ...rest }: ComponentProps<'b
       aria-label={label}
       title={label}
       {...rest}
-      className={`inline-grid size-8 shrink-0 place-items-center rounded-md border border-rule bg-paper hover:border-bottle hover:bg-mint disabled:cursor-not-allowed disabled:text-quiet disabled:opacity-60 ${className}`}
+      className={`inline-grid size-8 shrink-0 place-items-center rounded-md border border-rule bg-paper hover:border-leaf hover:bg-mint disabled:cursor-not-allowed disabled:text-quiet disabled:opacity-60 ${className}`}
     />
   );
 }

@@ -16,7 +16,7 @@ export function Chips<T extends string>({
       {options.map((option) => (
         <label
           key={option.value}
-          className="inline-flex min-h-8 cursor-pointer items-center rounded-full border border-edge bg-paper px-3 text-sm hover:bg-mint has-checked:border-bottle has-checked:bg-bottle has-checked:text-white has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-bottle"
+          className="inline-flex min-h-8 cursor-pointer items-center rounded-full border border-edge bg-paper px-3 text-sm hover:bg-mint has-checked:border-leaf has-checked:bg-bottle has-checked:text-white has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-leaf"
         >
           <input
             type="radio"

@@ -25,7 +25,7 @@ export function Dialog({ title, open, onClose, children, wide = false }: DialogP
       }}
     >
       <Radix.Portal>
-        <Radix.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <Radix.Overlay className="fixed inset-0 z-40 bg-shade/50" />
         <Radix.Content
           aria-describedby={undefined}
           onOpenAutoFocus={() => {

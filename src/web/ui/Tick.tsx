@@ -11,7 +11,7 @@ export function Tick({ label, checked, onChange, className = '' }: TickProps) {
     <label className={`flex min-h-8 items-center gap-2 ${className}`}>
       <input
         type="checkbox"
-        className="size-4 accent-bottle"
+        className="size-4 accent-leaf"
         checked={checked}
         onChange={({ target }) => {
           onChange(target.checked);

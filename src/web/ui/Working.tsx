@@ -7,7 +7,7 @@ export function Working({ what, done, onStop }: { what: string; done: number; on
     <div className="flex items-center gap-3 py-2" role="status">
       <label className="flex flex-1 items-center gap-3 text-quiet">
         {what}
-        <progress className="h-2 flex-1 accent-bottle" max={1} value={done} />
+        <progress className="h-2 flex-1 accent-leaf" max={1} value={done} />
       </label>
       <Button onClick={onStop}>{frameWords.stop}</Button>
     </div>

@@ -142,7 +142,7 @@ function BatchesSoFar({ formulaId }: { formulaId: FormulaId }) {
       <ul>
         {batches.map(({ id, number, version, yieldMl, state }) => (
           <li key={id} className="flex flex-wrap items-baseline gap-x-4 border-t border-rule py-1.5">
-            <Link to={`/formulas/${formulaId}/batch/${id}`} className="font-semibold text-bottle underline">
+            <Link to={`/formulas/${formulaId}/batch/${id}`} className="font-semibold text-leaf underline">
               {number}
             </Link>
             <span>

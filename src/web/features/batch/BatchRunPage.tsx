@@ -27,7 +27,7 @@ export function BatchRunPage() {
     <Trouble error={error} retry={() => void refetch()}>
       <Link
         to={`/formulas/${id}/batch`}
-        className="inline-flex items-center font-semibold text-bottle underline"
+        className="inline-flex items-center font-semibold text-leaf underline"
       >
         {batchRunWords.allBatchesOfThis}
       </Link>
@@ -53,7 +53,7 @@ function Run({ batch }: { batch: BatchRecord }) {
         <span className="text-quiet">
           {sized === plan.target ? sized : batchRunWords.sizedForTarget(sized, plan.target)}
         </span>
-        <Link to={`/formulas/${formulaId}/batch`} className="text-bottle underline print:hidden">
+        <Link to={`/formulas/${formulaId}/batch`} className="text-leaf underline print:hidden">
           {batchRunWords.allBatchesOfThis}
         </Link>
         <span className="ml-auto print:hidden">

@@ -134,7 +134,7 @@ function DayRow({ batch }: { batch: BatchRecord }) {
       <th scope="row" className="py-2 pr-3">
         <Link
           to={`/formulas/${batch.formulaId}/batch/${batch.id}`}
-          className="font-semibold whitespace-nowrap text-bottle underline"
+          className="font-semibold whitespace-nowrap text-leaf underline"
         >
           {batch.number}
         </Link>

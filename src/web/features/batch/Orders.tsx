@@ -117,7 +117,7 @@ export function Orders({ day }: { day: string }) {
                   </span>
                   <Link
                     to={`/formulas/${id}/batch?v=${version}&by=volume&amount=${Number((volumeMl / 1000).toFixed(3))}`}
-                    className="ml-auto font-semibold text-bottle underline"
+                    className="ml-auto font-semibold text-leaf underline"
                   >
                     {batchPlanWords.planThisBatch}
                   </Link>

@@ -83,7 +83,7 @@ export function RunLoads({ batch }: { batch: BatchRecord }) {
                   className={
                     i === next && open
                       ? 'inline-flex min-h-16 w-full items-center justify-center rounded-md bg-bottle px-3 font-semibold text-white hover:bg-bottle-soft print:hidden'
-                      : 'inline-flex min-h-8 items-center text-bottle underline print:hidden'
+                      : 'inline-flex min-h-8 items-center text-leaf underline print:hidden'
                   }
                 >
                   {i === next && open

@@ -105,7 +105,7 @@ export function AddLine({ context, inputRef, onAdd, foretell, refuse }: AddLineP
           ))}
         </ul>
       )}
-      <div className="flex min-h-12 items-center gap-2 rounded-lg border-2 border-bottle bg-paper px-3 focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-bottle">
+      <div className="flex min-h-12 items-center gap-2 rounded-lg border-2 border-leaf bg-paper px-3 focus-within:outline-3 focus-within:outline-offset-2 focus-within:outline-leaf">
         <input
           ref={inputRef}
           role="combobox"

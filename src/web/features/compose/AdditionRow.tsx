@@ -110,7 +110,7 @@ export function AdditionRow({ reckoned, settings, spoons, actions, selected }: A
       >
         <ComponentMark component={read ? componentOf(reading.ingredient) : null} />
         {selected && (
-          <span className="absolute inset-x-0 grid h-[22px] place-items-center rounded-md bg-ink text-white">
+          <span className="absolute inset-x-0 grid h-[22px] place-items-center rounded-md bg-ink text-card">
             <Check size={15} aria-hidden />
           </span>
         )}

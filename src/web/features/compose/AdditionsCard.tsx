@@ -89,7 +89,7 @@ export function AdditionsCard(props: AdditionsCardProps) {
       ) : (
         <button
           type="button"
-          className="mb-1 min-h-6 self-start rounded-md text-left text-sm underline decoration-rule decoration-2 underline-offset-4 hover:decoration-bottle"
+          className="mb-1 min-h-6 self-start rounded-md text-left text-sm underline decoration-rule decoration-2 underline-offset-4 hover:decoration-leaf"
           data-testid="aim"
           onClick={props.onStyle}
         >

@@ -203,7 +203,7 @@ function Scrubber({
         )}
         <input
           type="range"
-          className="relative block h-6 w-full accent-bottle"
+          className="relative block h-6 w-full accent-leaf"
           aria-label={composeHoldWords.timeAfterMixing}
           aria-valuetext={when}
           min={0}

@@ -40,7 +40,7 @@ export function RatioBar({ formula, reckoning, settings, cost, editing, onEditin
         <div className="flex flex-wrap items-baseline gap-x-3">
           <button
             type="button"
-            className="font-name rounded-md text-[1.7rem] leading-8 font-bold underline decoration-rule decoration-2 underline-offset-4 hover:decoration-bottle disabled:no-underline"
+            className="font-name rounded-md text-[1.7rem] leading-8 font-bold underline decoration-rule decoration-2 underline-offset-4 hover:decoration-leaf disabled:no-underline"
             onClick={() => {
               onEditing(true);
             }}

@@ -96,7 +96,7 @@ function ChooseStyle({
             <button
               type="button"
               aria-pressed={style.id === chosenId}
-              className={`grid flex-1 grid-cols-[1fr_auto] gap-x-3 rounded-md border px-3 py-1 text-left hover:border-bottle ${style.id === chosenId ? 'border-bottle bg-mint' : 'border-rule bg-paper'}`}
+              className={`grid flex-1 grid-cols-[1fr_auto] gap-x-3 rounded-md border px-3 py-1 text-left hover:border-leaf ${style.id === chosenId ? 'border-leaf bg-mint' : 'border-rule bg-paper'}`}
               onClick={() => {
                 onChoose(style.id);
                 onClose();
@@ -221,7 +221,7 @@ function StyleWindows({
           </tbody>
         </table>
         {style.shifts.length > 0 && (
-          <ul className="mt-2 border-l-4 border-l-bottle pl-2 text-sm" data-testid="shifts">
+          <ul className="mt-2 border-l-4 border-l-leaf pl-2 text-sm" data-testid="shifts">
             {style.shifts.map(({ measure, end, from, to, count }) => (
               <li key={`${measure} ${end}`}>
                 {MEASURE_WORDS[measure].title},{' '}

@@ -132,7 +132,7 @@ export function SwapPanel(props: SwapPanelProps) {
       )}
       <ol className="mt-4 grid gap-3" data-testid="swaps">
         {answer?.swaps.map((swap, place) => (
-          <li key={swap.id} className="card border-l-4 border-l-bottle p-3">
+          <li key={swap.id} className="card border-l-4 border-l-leaf p-3">
             <div className="mb-2 flex flex-wrap items-start justify-between gap-3">
               <div>
                 <p className="font-name text-[1.05rem] font-semibold">{sayPlan(swap, answer)}</p>

@@ -87,7 +87,7 @@ export function KitchenLogPage() {
                     <span>
                       <Link
                         to={`/formulas/${entry.formulaId}/log`}
-                        className="font-semibold text-bottle underline"
+                        className="font-semibold text-leaf underline"
                       >
                         {entry.formulaName ?? logWords.aFormulaThatIsGone} v{entry.version}
                       </Link>{' '}

@@ -14,7 +14,7 @@ export function KitchenNews() {
   const news = useKitchenNewsQuery().data ?? NO_NEWS;
   const { catalogue } = useKitchen();
   const link = (id: FormulaId) => (
-    <Link to={`/formulas/${id}/log`} className="font-semibold text-bottle underline">
+    <Link to={`/formulas/${id}/log`} className="font-semibold text-leaf underline">
       {news.names[id] ?? logWords.aFormulaThatIsGone}
     </Link>
   );

@@ -19,7 +19,7 @@ export function Lineage({ working, jars }: { working: WorkingFormula; jars: read
     <section aria-label={logWords.lineage} className="card p-4">
       <div className="mb-1 flex items-baseline justify-between gap-2">
         <h2 className="font-name text-lg font-bold">{logWords.lineage}</h2>
-        <Link to={`/formulas/${working.id}/versions`} className="text-bottle underline">
+        <Link to={`/formulas/${working.id}/versions`} className="text-leaf underline">
           {logWords.whatChanged}
         </Link>
       </div>

@@ -109,7 +109,7 @@ function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly J
           {jars.length === 0 && (
             <p className="text-quiet">
               {logWords.nothingMadeYet}{' '}
-              <Link to={`/formulas/${working.id}/make`} className="text-bottle underline">
+              <Link to={`/formulas/${working.id}/make`} className="text-leaf underline">
                 {logWords.makeTheFirstJar}
               </Link>
             </p>

@@ -79,7 +79,7 @@ function LoadFinished({
   children: ReactNode;
 }) {
   const toBatch = `/formulas/${jar.formulaId}/batch/${batch.batchId}`;
-  const main = 'flex-1 basis-60 border-bottle bg-bottle text-white hover:bg-bottle-soft';
+  const main = 'flex-1 basis-60 border-leaf bg-bottle text-white hover:bg-bottle-soft';
   return (
     <section aria-label={makeWords.loadWeighed} className="card grid content-start gap-4 p-5 sm:p-8">
       <h2 className="font-name text-4xl font-bold">{makeWords.loadLoadOfPartIs(batch.load, batch.of)}</h2>

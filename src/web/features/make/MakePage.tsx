@@ -87,7 +87,7 @@ function MakeBench({ working, jars }: { working: WorkingFormula; jars: readonly 
         </Button>
       )}
       {!shown && jars.length > 0 && (
-        <Link to={`/formulas/${working.id}/taste`} className="text-bottle underline">
+        <Link to={`/formulas/${working.id}/taste`} className="text-leaf underline">
           {makeWords.formSoFarTaste(jars.length === 1 ? makeWords.theJar : makeWords.lengthJars(jars.length))}
         </Link>
       )}

@@ -66,7 +66,7 @@ export function PaceBar({ counter, ingredient, baseMl, oilG, making, settings }:
             : makeWeighWords.paceUpToPerminMl(PACE_WORDS[pace.pace], perMin(pace.mostMlPerS))}
       </p>
       <div className="relative h-8 overflow-hidden rounded-md bg-track" aria-hidden>
-        <div className="absolute inset-y-0 left-0 w-1/2 border-r-3 border-bottle bg-bottle/20" />
+        <div className="absolute inset-y-0 left-0 w-1/2 border-r-3 border-leaf bg-bottle/20" />
         <div
           className={`absolute inset-y-0 left-0 ${pace.verdict === 'fine' ? 'bg-oil' : 'bg-acid'}`}
           style={{ width: `${share * 100}%` }}

@@ -40,7 +40,7 @@ export function StepList({ states, current, making, catalogue, settings, waiting
               className={`-mx-4 flex min-h-11 items-center gap-3 border-b border-rule px-4 py-1 ${state === current ? 'bg-tape-soft' : ''}`}
             >
               <span
-                className={`grid size-6.5 shrink-0 place-items-center rounded-full border-2 text-sm font-semibold ${status === 'open' ? 'border-rule' : 'border-bottle bg-bottle text-white'}`}
+                className={`grid size-6.5 shrink-0 place-items-center rounded-full border-2 text-sm font-semibold ${status === 'open' ? 'border-rule' : 'border-leaf bg-bottle text-white'}`}
               >
                 {SIGN[status] || index + 1}
               </span>

@@ -57,7 +57,7 @@ export function WeighBar({ netG, wantedG, window, ingredient, settings }: WeighB
               />
             )}
             <div
-              className="absolute inset-y-0 border-x-3 border-bottle bg-bottle/25"
+              className="absolute inset-y-0 border-x-3 border-leaf bg-bottle/25"
               style={{ left: at(window.lowG), width: `calc(${at(window.highG)} - ${at(window.lowG)})` }}
             />
           </div>

@@ -46,7 +46,7 @@ export function WeighPanel(props: WeighPanelProps) {
         />
         {onScale && (
           <Button
-            className="min-h-16 min-w-20 border-2 border-bottle text-bottle"
+            className="min-h-16 min-w-20 border-2 border-leaf text-leaf"
             disabled={scale.status !== 'ready'}
             onClick={() => void scale.tare()}
           >

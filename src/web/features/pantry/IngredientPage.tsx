@@ -43,7 +43,7 @@ export function IngredientPage() {
     return (
       <div className="mx-auto max-w-xl p-10">
         <h1 className="font-name mb-2 text-2xl font-bold">{pantryWords.thisIngredientIsNotIn}</h1>
-        <Link to="/pantry" className="font-semibold text-bottle underline">
+        <Link to="/pantry" className="font-semibold text-leaf underline">
           {pantryWords.backToThePantry}
         </Link>
       </div>
@@ -79,7 +79,7 @@ function IngredientView({
   };
   return (
     <div className="pt-1">
-      <Link to="/pantry" className="text-sm font-semibold text-bottle underline">
+      <Link to="/pantry" className="text-sm font-semibold text-leaf underline">
         {pantryWords.pantry}
       </Link>
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">

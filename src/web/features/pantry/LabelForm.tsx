@@ -86,7 +86,7 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
   const taken = name.trim() && found.status === 'found' && !found.guessed ? found.ingredient.name : null;
   return (
     <div className="mx-auto max-w-3xl pt-1">
-      <Link to="/pantry" className="text-sm font-semibold text-bottle underline">
+      <Link to="/pantry" className="text-sm font-semibold text-leaf underline">
         {pantryWords.pantry}
       </Link>
       <form

@@ -47,7 +47,7 @@ export function CalendarTools({
   return (
     <div className="flex flex-wrap items-center gap-2">
       <SaveCalendar days={[{ day, services: content.services }]} name={day} />
-      <label className="inline-flex min-h-8 cursor-pointer items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-bottle hover:bg-mint has-focus-visible:outline-3 has-focus-visible:outline-bottle">
+      <label className="inline-flex min-h-8 cursor-pointer items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-leaf hover:bg-mint has-focus-visible:outline-3 has-focus-visible:outline-leaf">
         {planWords.servicesFromACalendar}
         <input
           type="file"

@@ -44,7 +44,7 @@ export function DayNeeds({ day, content, shelf, kitchen }: DayNeedsProps) {
               {covered && covered.missingMl > 0 && (
                 <Link
                   to={`/formulas/${formulaId}/batch?by=volume&amount=${litresFor(covered.missingMl)}&day=${day}`}
-                  className="flex min-h-8 items-center text-bottle underline"
+                  className="flex min-h-8 items-center text-leaf underline"
                 >
                   {planWords.planItsBatchByHand}
                 </Link>
@@ -54,7 +54,7 @@ export function DayNeeds({ day, content, shelf, kitchen }: DayNeedsProps) {
         })}
       </ul>
       <TakeOnButton taking={taking} />
-      <Link to={`/batches?day=${day}`} className="flex min-h-8 items-center text-bottle underline">
+      <Link to={`/batches?day=${day}`} className="flex min-h-8 items-center text-leaf underline">
         {planWords.batchesAndPullListOf}
       </Link>
     </section>

@@ -108,7 +108,7 @@ function Day({ day, thing, onDay }: DayProps) {
         </Button>
         <Link
           to={`/plan/week?from=${mondayOf(day)}`}
-          className="flex min-h-8 items-center text-bottle underline"
+          className="flex min-h-8 items-center text-leaf underline"
         >
           {planWords.theWeek}
         </Link>

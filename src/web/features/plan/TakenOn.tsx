@@ -15,7 +15,7 @@ export function TakenOn({ covered, settings }: { covered: Covered; settings: Set
         <span key={id} className="block">
           <Link
             to={`/formulas/${formulaId}/batch/${id}`}
-            className="inline-flex min-h-6 items-center font-semibold text-bottle underline"
+            className="inline-flex min-h-6 items-center font-semibold text-leaf underline"
           >
             {number}
           </Link>

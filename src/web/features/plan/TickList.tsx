@@ -35,7 +35,7 @@ export function TickList({ day, plan, content, now, onChange }: TickListProps) {
             <label className="flex min-h-11 flex-1 cursor-pointer items-center gap-3 py-1">
               <input
                 type="checkbox"
-                className="size-5 accent-bottle"
+                className="size-5 accent-leaf"
                 checked={false}
                 onChange={() => {
                   onChange({ done: { ...done, [one.task.id]: new Date().toISOString() } });
@@ -78,7 +78,7 @@ export function TickList({ day, plan, content, now, onChange }: TickListProps) {
             <label className="flex min-h-11 cursor-pointer items-center gap-3 py-1">
               <input
                 type="checkbox"
-                className="size-5 accent-bottle"
+                className="size-5 accent-leaf"
                 checked
                 onChange={() => {
                   const { [id]: _gone, ...rest } = done;
@@ -113,7 +113,7 @@ function TaskWords({ task, startS, endS, runs, slackS, movedS, nowS }: TaskWords
         <span
           className={`block text-sm ${
             runs
-              ? 'font-semibold text-bottle'
+              ? 'font-semibold text-leaf'
               : movedS >= 60 || slackS < NARROW_S
                 ? 'font-semibold text-acid-ink'
                 : 'text-quiet'

@@ -112,7 +112,7 @@ export function Timeline({ placed, cooks, slack, moved, begun, nowS, onMove }: T
                 runs ? planWords.runs : planWords.arrowKeysMoveIt,
               )}
               className={`absolute touch-none overflow-hidden rounded border px-1 text-left text-2xs leading-tight whitespace-nowrap ${
-                task.handsOn ? 'border-bottle bg-bottle text-white' : 'border-edge bg-tape-soft text-ink'
+                task.handsOn ? 'border-leaf bg-bottle text-white' : 'border-edge bg-tape-soft text-ink'
               } ${pinned ? 'outline-2 outline-acid' : ''} ${runs ? 'outline-3 outline-oil' : ''}`}
               style={{
                 left: left(startS + shift),

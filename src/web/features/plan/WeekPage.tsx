@@ -60,7 +60,7 @@ function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
           <Link
             key={words}
             to={`/plan/week?from=${day}`}
-            className="flex min-h-8 items-center text-bottle underline"
+            className="flex min-h-8 items-center text-leaf underline"
           >
             {words}
           </Link>
@@ -131,7 +131,7 @@ function DayRow({ plan: { day, content }, kitchen, asked, nameOf, now }: DayRowP
       <th scope="row" className="py-2 pr-3 whitespace-nowrap">
         <Link
           to={`/plan?day=${day}`}
-          className="inline-flex min-h-6 items-center font-semibold text-bottle underline"
+          className="inline-flex min-h-6 items-center font-semibold text-leaf underline"
         >
           {formatWeekday(day)}
         </Link>

@@ -78,7 +78,7 @@ export function HowMuch({ dish, own, kitchen, version, formulaId, volumeMl, mass
       {version && (
         <Link
           to={`/formulas/${formulaId}/batch?v=${version.number}&by=volume&amount=${batch}`}
-          className="justify-self-start font-semibold text-bottle underline"
+          className="justify-self-start font-semibold text-leaf underline"
         >
           {serveWords.planABatchOfFormatvolume(formatVolume(batch * 1000, settings))}
         </Link>

@@ -93,7 +93,7 @@ export function BackupPart() {
         <a
           href="/api/backup"
           download
-          className="inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-bottle hover:bg-mint"
+          className="inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-leaf hover:bg-mint"
         >
           {settingsWords.saveABackup}
         </a>
@@ -113,19 +113,19 @@ export function BackupPart() {
         />
       </div>
       <p>
-        <Link to="/import" className="text-bottle underline">
+        <Link to="/import" className="text-leaf underline">
           {settingsWords.bringInARecipeOr}
         </Link>
         ,{' '}
-        <Link to="/tables" className="text-bottle underline">
+        <Link to="/tables" className="text-leaf underline">
           {settingsWords.tablesForASpreadsheet}
         </Link>
         ,{' '}
-        <a href="/api/document" download className="text-bottle underline">
+        <a href="/api/document" download className="text-leaf underline">
           {settingsWords.allFormulasAsOneDocument}
         </a>
         ,{' '}
-        <Link to="/toolmakers" className="text-bottle underline">
+        <Link to="/toolmakers" className="text-leaf underline">
           {settingsWords.forToolsOfYourOwn}
         </Link>
         .

@@ -252,7 +252,7 @@ function LineRow({
             href="/pantry"
             target="_blank"
             rel="noreferrer"
-            className="flex min-h-8 items-center text-sm text-bottle underline"
+            className="flex min-h-8 items-center text-sm text-leaf underline"
           >
             {shareWords.enterItInThePantry}
           </a>

@@ -85,7 +85,7 @@ function Share({ working }: { working: WorkingFormula }) {
               <a
                 href={`/api/document?formula=${working.id}`}
                 download={shareWords.fileYgranaJson(file)}
-                className="inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-bottle hover:bg-mint"
+                className="inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-leaf hover:bg-mint"
               >
                 {shareWords.save}
               </a>

@@ -21,7 +21,7 @@ export function ToolmakersPage() {
         {shareWords.theKitchenAnswersOverHttp}{' '}
         <code className="font-semibold">{shareWords.originApi(window.location.origin)}</code>
         {shareWords.massesAreInGVolumes} <code>{shareWords.origin}</code> {shareWords.withThisAddressWhatIs}{' '}
-        <a href="/api/openapi.json" download={shareWords.ygranaOpenapiJson} className="text-bottle underline">
+        <a href="/api/openapi.json" download={shareWords.ygranaOpenapiJson} className="text-leaf underline">
           {shareWords.theWholeDescriptionOpenapi3}
         </a>
         .

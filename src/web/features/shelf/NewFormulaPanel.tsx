@@ -40,13 +40,13 @@ export function NewFormulaPanel({
       </Button>
       <Link
         to="/from-pantry"
-        className="ml-2 inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-bottle hover:bg-mint"
+        className="ml-2 inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-leaf hover:bg-mint"
       >
         {shelfWords.fromThePantryFindThe}
       </Link>
       <Link
         to="/import"
-        className="mt-2 ml-2 inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-bottle hover:bg-mint sm:mt-0"
+        className="mt-2 ml-2 inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-leaf hover:bg-mint sm:mt-0"
       >
         {shelfWords.bringInARecipe}
       </Link>
@@ -58,7 +58,7 @@ export function NewFormulaPanel({
             <button
               type="button"
               disabled={busy}
-              className="w-full rounded-md border border-rule bg-paper px-3 py-1.5 text-left hover:border-bottle hover:bg-mint"
+              className="w-full rounded-md border border-rule bg-paper px-3 py-1.5 text-left hover:border-leaf hover:bg-mint"
               onClick={() => {
                 onMake({ from: 'style', style });
               }}

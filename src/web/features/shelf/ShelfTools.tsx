@@ -104,7 +104,7 @@ export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stoc
       >
         <input
           type="checkbox"
-          className="size-4 accent-bottle"
+          className="size-4 accent-leaf"
           disabled={!stockKnown}
           checked={filter.onHand}
           onChange={(event) => {

@@ -22,7 +22,7 @@ export function PanelPage() {
     return (
       <p className="card m-4 p-4">
         {sideBySideWords.thereIsNoSuchTasting}{' '}
-        <Link to="/side-by-side" className="text-bottle underline">
+        <Link to="/side-by-side" className="text-leaf underline">
           {sideBySideWords.allTastings}
         </Link>
       </p>
@@ -53,7 +53,7 @@ function Panel({ panel }: { panel: PanelRecord }) {
             panel.tasters,
           )}
         </h1>
-        <Link to="/side-by-side" className="text-bottle underline">
+        <Link to="/side-by-side" className="text-leaf underline">
           {sideBySideWords.allTastings}
         </Link>
         <Button
@@ -82,7 +82,7 @@ function Panel({ panel }: { panel: PanelRecord }) {
                 {servings.map(({ code }) => (
                   <Button
                     key={code}
-                    className={`min-h-16 min-w-24 text-xl ${said.get(taster) === code ? 'border-2 border-bottle bg-tape-soft' : ''}`}
+                    className={`min-h-16 min-w-24 text-xl ${said.get(taster) === code ? 'border-2 border-leaf bg-tape-soft' : ''}`}
                     aria-pressed={said.get(taster) === code}
                     disabled={answering.isLoading}
                     onClick={() => {
@@ -144,7 +144,7 @@ function Result({
   }
   const result = judgeTest(panel.kind, answers.length, count);
   return (
-    <section aria-label={sideBySideWords.result} className="card border-l-4 border-l-bottle p-4">
+    <section aria-label={sideBySideWords.result} className="card border-l-4 border-l-leaf p-4">
       <h2 className="font-name mb-1 text-lg font-bold">{sideBySideWords.result}</h2>
       <p role="status" className="text-lg font-semibold" data-testid="result">
         {sayResult(result)}

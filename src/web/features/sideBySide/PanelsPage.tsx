@@ -71,7 +71,7 @@ function Panels({
           <ul>
             {panels.map((panel) => (
               <li key={panel.id} className="border-t border-rule py-2">
-                <Link to={`/side-by-side/${panel.id}`} className="font-semibold text-bottle underline">
+                <Link to={`/side-by-side/${panel.id}`} className="font-semibold text-leaf underline">
                   {sideBySideWords.nameofAgainstNameof2(nameOf(panel.a, formulas), nameOf(panel.b, formulas))}
                 </Link>
                 <span className="block text-sm text-quiet">

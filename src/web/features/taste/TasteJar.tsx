@@ -81,13 +81,13 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
         {open && (
           <p className="border-l-4 border-l-sweet bg-tape-soft px-3 py-2 font-semibold">
             {tasteWords.thisJarIsStillBeing}{' '}
-            <Link to={`/formulas/${id}/make?jar=${jar.id}`} className="text-bottle underline">
+            <Link to={`/formulas/${id}/make?jar=${jar.id}`} className="text-leaf underline">
               {tasteWords.goOnWithItsSteps}
             </Link>
           </p>
         )}
         {right && (
-          <section aria-label={tasteWords.right} className="card border-l-4 border-l-bottle p-4">
+          <section aria-label={tasteWords.right} className="card border-l-4 border-l-leaf p-4">
             <KeepVersion
               working={working}
               jar={jar}

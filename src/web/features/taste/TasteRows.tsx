@@ -9,11 +9,11 @@ const BITTER_VALUES: readonly TasteValue[] = [0, 1, 2];
 const FILL: Record<TasteRow, string> = {
   acid: 'has-checked:bg-acid',
   salt: 'has-checked:bg-salt',
-  sweet: 'has-checked:bg-sweet-ink',
-  oil: 'has-checked:bg-oil-ink',
-  body: 'has-checked:bg-body-ink',
-  bite: 'has-checked:bg-aroma-ink',
-  bitter: 'has-checked:bg-water-ink',
+  sweet: 'has-checked:bg-sweet-fill',
+  oil: 'has-checked:bg-oil-fill',
+  body: 'has-checked:bg-body-fill',
+  bite: 'has-checked:bg-aroma-fill',
+  bitter: 'has-checked:bg-water-fill',
 };
 
 const DEGREE = ['', tasteWords.aLittle, tasteWords.andClearly] as const;
@@ -41,7 +41,7 @@ export function TasteRows({ rows, onRows }: { rows: Rows; onRows: (rows: Rows) =
             {(row === 'bitter' ? BITTER_VALUES : VALUES).map((value) => (
               <label
                 key={value}
-                className={`grid min-h-16 cursor-pointer place-items-center rounded-md border bg-paper has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-bottle ${value === 0 ? 'border-dashed border-edge' : 'border-rule'} ${FILL[row]} has-checked:text-white`}
+                className={`grid min-h-16 cursor-pointer place-items-center rounded-md border bg-paper has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-leaf ${value === 0 ? 'border-dashed border-edge' : 'border-rule'} ${FILL[row]} has-checked:text-white`}
               >
                 <input
                   type="radio"

@@ -24,7 +24,7 @@ export function WhatItSays({ jar, settings, draft }: WhatItSaysProps) {
       <div className="mb-3 flex flex-wrap items-center gap-4">
         <h2 className="font-name mr-auto text-lg font-bold">{tasteWords.whatDoesItSay}</h2>
         <Button
-          className={`min-h-16 min-w-24 ${flat ? 'border-2 border-bottle bg-tape-soft' : ''}`}
+          className={`min-h-16 min-w-24 ${flat ? 'border-2 border-leaf bg-tape-soft' : ''}`}
           aria-pressed={flat}
           onClick={() => {
             draft.setFlat(!flat);

@@ -99,10 +99,10 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
         <section aria-label={versionsWords.lineage} className="card p-4">
           <div className="mb-2 flex flex-wrap items-baseline justify-between gap-2">
             <h2 className="font-name text-lg font-bold">{versionsWords.lineage}</h2>
-            <Link to={`/formulas/${id}/share`} className="ml-auto text-bottle underline">
+            <Link to={`/formulas/${id}/share`} className="ml-auto text-leaf underline">
               {versionsWords.shareIt}
             </Link>
-            <Link to={`/side-by-side?formula=${id}`} className="text-bottle underline">
+            <Link to={`/side-by-side?formula=${id}`} className="text-leaf underline">
               {versionsWords.tasteTwoSideBySide}
             </Link>
           </div>

@@ -4,7 +4,7 @@ import type { KitchenComponent } from '#core/ingredient';
 const SHAPES: Record<KitchenComponent, { d: string; fill: string; name: string; stroke?: boolean }> = {
   oil: {
     d: 'M8 2.2c2.6 3.4 4 5.4 4 7.4a4 4 0 0 1-8 0c0-2 1.4-4 4-7.4z',
-    fill: 'bg-oil-ink',
+    fill: 'bg-oil-fill',
     name: drawingWords.oil,
   },
   acid: {
@@ -18,10 +18,10 @@ const SHAPES: Record<KitchenComponent, { d: string; fill: string; name: string; 
     name: drawingWords.salt,
     stroke: true,
   },
-  sweet: { d: 'M5.3 3.2h5.4L13.4 8l-2.7 4.8H5.3L2.6 8z', fill: 'bg-sweet-ink', name: drawingWords.sweet },
+  sweet: { d: 'M5.3 3.2h5.4L13.4 8l-2.7 4.8H5.3L2.6 8z', fill: 'bg-sweet-fill', name: drawingWords.sweet },
   aroma: {
     d: 'M3 13c0-6 3-10 10-10 0 7-3.6 9.8-8 9.2M3 13c1.6-3.4 3.6-5.4 6.4-6.8',
-    fill: 'bg-aroma-ink',
+    fill: 'bg-aroma-fill',
     name: drawingWords.aroma,
     stroke: true,
   },
@@ -33,7 +33,7 @@ const SHAPES: Record<KitchenComponent, { d: string; fill: string; name: string; 
   },
   water: {
     d: 'M3.6 2.6h8.8l-1.2 10.8H4.8zM4.2 7.4h7.6',
-    fill: 'bg-water-ink',
+    fill: 'bg-water-fill',
     name: drawingWords.water,
     stroke: true,
   },

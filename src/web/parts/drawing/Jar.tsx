@@ -48,14 +48,14 @@ export function Jar({ vessel, parts, width, height, labelled = false, label }: J
   );
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={label}>
-      <path d={glass.inside} fill="#ffffff" />
+      <path d={glass.inside} fill="var(--color-pane)" />
       {layers.map(({ data, fromMm, toMm }) =>
         toMm > fromMm ? (
           <path
             key={data.key}
             d={slicePath(frame, fromMm, toMm)}
             fill={data.colour}
-            stroke="#17201b"
+            stroke="var(--color-glass)"
             strokeOpacity={0.14}
             strokeWidth={0.75}
           />
@@ -64,13 +64,13 @@ export function Jar({ vessel, parts, width, height, labelled = false, label }: J
       <path
         d={glass.wall}
         fill="none"
-        stroke="#33413a"
+        stroke="var(--color-glass)"
         strokeWidth={labelled ? 3 : 2}
         strokeLinejoin="round"
         strokeLinecap="round"
       />
       {labelled && (
-        <g fontSize={12} fill="#17201b">
+        <g fontSize={12} fill="var(--color-ink)">
           {layers.map(({ data, fromMm, toMm }) => {
             const tall = (toMm - fromMm) * frame.scale;
             const wide = 2 * halfWidthAt(frame, (fromMm + toMm) / 2);
@@ -133,7 +133,7 @@ function FillLines({
         <polyline
           points={`${edge - 6},${y} ${edge + 5},${y} ${edge + 10},${ys[i]}`}
           fill="none"
-          stroke="#33413a"
+          stroke="var(--color-glass)"
           strokeWidth={1.5}
         />
         <text x={Math.min(edge + 13, right - 40)} y={ys[i]! + 4} fontWeight={last ? 700 : 400}>
@@ -156,11 +156,17 @@ const ShakeLine = memo(function ShakeLine({ vessel, frame }: { vessel: Vessel; f
         x2={frame.centreX + half + 5}
         y1={y}
         y2={y}
-        stroke="#a32a53"
+        stroke="var(--color-acid-ink)"
         strokeWidth={2}
         strokeDasharray="5 4"
       />
-      <text x={frame.centreX - half + 6} y={y - 6} fontWeight={700} fontSize={11} fill="#a32a53">
+      <text
+        x={frame.centreX - half + 6}
+        y={y - 6}
+        fontWeight={700}
+        fontSize={11}
+        fill="var(--color-acid-ink)"
+      >
         {drawingWords.shakeLine}
       </text>
     </g>

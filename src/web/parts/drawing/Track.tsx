@@ -10,13 +10,13 @@ const NEEDLE: Record<KitchenComponent, string> = {
   water: 'bg-water-ink',
 };
 const BAND: Record<KitchenComponent, string> = {
-  oil: 'bg-oil/45',
-  acid: 'bg-acid/35',
-  salt: 'bg-salt/35',
-  sweet: 'bg-sweet/45',
-  aroma: 'bg-aroma/40',
-  body: 'bg-body/40',
-  water: 'bg-water/45',
+  oil: 'bg-oil/45 border-oil-ink',
+  acid: 'bg-acid/35 border-acid-ink',
+  salt: 'bg-salt/35 border-salt-ink',
+  sweet: 'bg-sweet/45 border-sweet-ink',
+  aroma: 'bg-aroma/40 border-aroma-ink',
+  body: 'bg-body/40 border-body-ink',
+  water: 'bg-water/45 border-water-ink',
 };
 
 export interface TrackProps {
@@ -43,10 +43,10 @@ export function Track(props: TrackProps) {
   const at = (x: number): string => `${Math.min(100, Math.max(0, (x / end) * 100))}%`;
   const loose = range && range.low !== null && range.high !== null && range.high - range.low > end * 0.01;
   return (
-    <div role="img" aria-label={label} className="relative h-3 rounded bg-track">
+    <div role="img" aria-label={label} className="keeps-colour relative h-3 rounded bg-track">
       {window && (
         <span
-          className={`absolute inset-y-0 rounded-sm ${BAND[component]}`}
+          className={`absolute inset-y-0 rounded-sm border-x-2 ${BAND[component]}`}
           style={{ left: at(window.low), width: `calc(${at(window.high)} - ${at(window.low)})` }}
         />
       )}
