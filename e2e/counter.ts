@@ -39,6 +39,11 @@ export class Make {
     }
     throw new Error(`No step ${String(wanted)}.`);
   }
+  /** The hands of the stand-ins lie folded at the edge. */
+  async hands(): Promise<void> {
+    const hands = this.page.getByTestId('hands');
+    if ((await hands.getAttribute('open')) === null) await hands.locator('summary').click();
+  }
   get step(): Locator {
     return this.page.getByTestId('step-name');
   }
@@ -57,6 +62,7 @@ export class Make {
   /** Puts grams onto the simulated scale, once it is this making's and shows nothing. */
   async put(grams: number): Promise<void> {
     await expect(this.reading).toContainText(/^-?0[.,][0-4]/);
+    await this.hands();
     await this.page.getByLabel('Put on, g').fill(grams.toFixed(2));
     await this.page.getByRole('button', { name: 'Put it on' }).click();
   }

@@ -57,13 +57,13 @@ test('a finer tool holds longer, a suggestion is applied, and both are undone', 
   await expect(now).not.toHaveText(shaken);
   await expect(now).toContainText('Holds ');
   await expect(now).not.toHaveText(shaken);
-  await expect(dialog.getByRole('combobox', { name: 'Tool' })).toHaveText('Hand whisk');
+  await expect(dialog.getByRole('combobox', { name: 'Mixed with' })).toHaveText('Hand whisk');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
   await expect(compose.rows).toHaveCount(rows);
   await page.keyboard.press('h');
-  await expect(page.getByRole('combobox', { name: 'Tool' })).toHaveText('Jar, shaken');
+  await expect(page.getByRole('combobox', { name: 'Mixed with' })).toHaveText('Jar, shaken');
 });
 
 test('rescues a split sauce with the quantities of this batch, and marks what it would bring', async ({

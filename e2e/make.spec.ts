@@ -160,11 +160,12 @@ test('the oil has a pace: too fast is said before it breaks', async ({ page }) =
   const make = new Make(page);
   await make.compose('2 yolks', '10 g Dijon mustard', '30 g lemon juice', '300 g sunflower oil');
   // A jar is shaken, all at once; with the whisk the oil has a pace.
-  await page.getByRole('combobox', { name: 'Tool' }).click();
+  await page.getByRole('combobox', { name: 'Mixed with' }).click();
   await page.getByRole('option', { name: 'Hand whisk' }).click();
   await make.start();
   await make.upTo(/Sunflower/);
   await expect(page.getByTestId('pace')).toContainText(/Drops|thread/);
+  await make.hands();
   await page.getByText('stream', { exact: true }).click();
   const pour = page.getByRole('button', { name: 'Hold to pour' });
   await pour.dispatchEvent('pointerdown');
@@ -245,6 +246,7 @@ test('unplugged and overloaded it shows no number, and by hand goes on', async (
   const make = new Make(page);
   await make.begin(...LINES);
   await expect(make.reading).toContainText('0.');
+  await make.hands();
   await page.getByRole('button', { name: 'Unplug' }).click();
   await expect(page.getByTestId('scale')).toContainText('unplugged');
   await expect(make.main).toBeDisabled();

@@ -214,6 +214,8 @@ async function weigh(page, grams) {
     .getByTestId('reading')
     .getByText(/^-?0\.[01]$/)
     .waitFor({ timeout: 20_000 });
+  const hands = page.getByTestId('hands');
+  if ((await hands.getAttribute('open')) === null) await hands.locator('summary').click();
   await page.getByLabel('Put on, g').fill(String(grams));
   await page.getByRole('button', { name: 'Put it on' }).click();
 }

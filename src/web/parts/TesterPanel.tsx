@@ -19,7 +19,8 @@ const DRIP_G = 0.3;
 const SPILL_G = 15;
 
 /** Hands for the stand-ins: pours onto the simulated scale. Only where the instruments are simulated. */
-export function TesterPanel({ counter }: { counter: CounterView }) {
+/** @param docked at the edge of the window, folded until a hand is wanted: it never pushes the work away */
+export function TesterPanel({ counter, docked = false }: { counter: CounterView; docked?: boolean }) {
   const [move] = useMoveHandMutation();
   const [rate, setRate] = useState<(typeof RATES)[number]['value']>('3');
   const [grams, setGrams] = useState('');
@@ -49,7 +50,11 @@ export function TesterPanel({ counter }: { counter: CounterView }) {
   const plugged = scale?.status !== 'unplugged';
   const { value: exact, fits: exactFits } = typedNumber(grams, { from: -100_000, to: 100_000 });
   return (
-    <details className="card border-2 border-dashed border-sweet p-4" open>
+    <details
+      className={`card not-on-paper border-2 border-dashed border-sweet ${docked ? 'fixed right-2 bottom-2 z-30 max-h-[80dvh] max-w-[min(26rem,94vw)] overflow-auto px-3 py-1 shadow-lg' : 'p-4'}`}
+      open={!docked}
+      data-testid="hands"
+    >
       <summary className="min-h-8 cursor-pointer font-semibold text-sweet-ink">
         {partsWords.simulatedInstrumentsYourHands}
       </summary>

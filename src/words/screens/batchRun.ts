@@ -78,7 +78,7 @@ export const batchRunWords = {
   paper: 'Paper',
   batchSheet: 'Batch sheet',
   labels: 'Labels',
-  labelSize: 'Label size',
+  labelSize: 'Labels, their size',
   howMany: 'How many',
   n1ToMostlabels: (mostLabels: number) => `1 to ${mostLabels}.`,
   usedUpOnTheSheet: 'Used up on the sheet',

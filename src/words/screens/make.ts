@@ -1,5 +1,9 @@
 /** Making a jar step by step. */
 export const makeWords = {
+  stepAloud: (step: string, place: number, of: number) => `${step}, step ${place} of ${of}`,
+  stepOf: (place: number, of: number) => `Step ${place} of ${of}`,
+  showSteps: 'All steps',
+  foldSteps: 'Fold',
   somethingByHand: 'One more pinch',
   n5To60COr: '-5 to 60 °C, or nothing.',
   begin: 'Begin',
@@ -12,7 +16,6 @@ export const makeWords = {
   asComposedVolumeml: (volumeMl: string) => `As composed: ${volumeMl}`,
   vessel: 'Vessel',
   mixedWith: 'Mixed with',
-  tool: 'Tool',
   kitchenC: 'Kitchen, °C',
   nobodyMeasured: 'nobody measured',
   bottlesInUse: 'Bottles in use',

@@ -110,7 +110,6 @@ export const pantryWords = {
   noBrandNeeded: 'no brand needed',
   whatKindOfThing: 'What kind of thing',
   theLabelSFiguresPer: 'The label’s figures per',
-  figuresPer: 'Figures per',
   itKeepsByItselfIn:
     'It keeps by itself in the cupboard once opened (otherwise it is taken to be perishable)',
   putItInThePantry: 'Put it in the pantry',

@@ -18,7 +18,7 @@ export const partsWords = {
   whatWentWrong: 'What went wrong',
   chooseWhatWentWrong: 'Choose what went wrong',
   untilIt: 'until it',
-  wantedThickness: 'Wanted thickness',
+  wantedThickness: 'until it is as thick as',
   bringsNameofWhichIsNot: (nameOf: string) => `Brings ${nameOf}, which is not in it now`,
   allergenAllergenseu14: (allergensEu14: string) => `: allergen ${allergensEu14}`,
   lookAtTheCautionsAgain: '. Look at the cautions again.',

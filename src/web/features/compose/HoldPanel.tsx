@@ -116,7 +116,7 @@ export function HoldPanel(props: HoldPanelProps) {
         <div className="grid gap-1 font-semibold">
           {composeHoldWords.mixedWith}
           <Choice
-            label={composeHoldWords.tool}
+            label={composeHoldWords.mixedWith}
             value={mixed.tool}
             options={TOOLS.map((tool) => ({ value: tool, label: TOOL_WORDS[tool] }))}
             onChange={(tool) => {

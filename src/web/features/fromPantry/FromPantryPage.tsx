@@ -123,7 +123,7 @@ export function FromPantryPage() {
           <div className="grid gap-1 font-semibold">
             {fromPantryWords.inTheStyleOf}
             <Choice
-              label={fromPantryWords.style}
+              label={fromPantryWords.inTheStyleOf}
               value={styleId}
               options={styles.map(({ id, name }) => ({ value: id, label: name }))}
               onChange={setStyleId}

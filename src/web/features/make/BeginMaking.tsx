@@ -125,7 +125,7 @@ export function BeginMaking({
           <div className="grid content-start gap-1 font-semibold">
             {makeWords.mixedWith}
             <Choice
-              label={makeWords.tool}
+              label={makeWords.mixedWith}
               value={tool}
               options={TOOLS.map((value) => ({ value, label: TOOL_WORDS[value] }))}
               onChange={setTool}

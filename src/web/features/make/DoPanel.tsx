@@ -14,6 +14,9 @@ interface DoPanelProps {
   readonly step: DoStep;
   readonly making: MakingPlan;
   readonly jar: Jar;
+  /** Which of how many steps it is. */
+  readonly place: number;
+  readonly of: number;
   readonly words: StepWords;
   readonly onSay: (...events: readonly TrialEvent[]) => void;
   readonly onActions: (actions: StepActions) => void;
@@ -23,7 +26,7 @@ interface DoPanelProps {
 const LONG = 50;
 
 /** Something to do, for a time: the timer runs in the frame while the work goes on. */
-export function DoPanel({ step, making, jar, words, onSay, onActions }: DoPanelProps) {
+export function DoPanel({ step, making, jar, place, of, words, onSay, onActions }: DoPanelProps) {
   const { timers } = useTimers();
   const label = sayDeed(step, making.tool, words);
   const running = timers.some((timer) => timer.trialId === jar.id && timer.label === label);
@@ -45,6 +48,8 @@ export function DoPanel({ step, making, jar, words, onSay, onActions }: DoPanelP
       <h2
         className={`font-name font-bold ${label.length > LONG ? 'text-2xl sm:text-3xl' : 'text-4xl sm:text-5xl'}`}
         data-testid="step-name"
+        data-step-heading
+        aria-label={makeWords.stepAloud(label, place, of)}
       >
         {label}
       </h2>

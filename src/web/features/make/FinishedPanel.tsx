@@ -44,7 +44,9 @@ export function FinishedPanel({
   }
   return (
     <section aria-label={makeWords.allInTheJar} className="card grid content-start gap-4 p-5 sm:p-8">
-      <h2 className="font-name text-4xl font-bold">{makeWords.allInTheJar}</h2>
+      <h2 className="font-name text-4xl font-bold" data-step-heading>
+        {makeWords.allInTheJar}
+      </h2>
       <p className="text-lg">
         {makeWords.massgVolumemlAsWeighedTaste(
           formatAmount(massG, 'g', settings),
@@ -82,7 +84,9 @@ function LoadFinished({
   const main = 'flex-1 basis-60 border-leaf bg-bottle text-white hover:bg-bottle-soft';
   return (
     <section aria-label={makeWords.loadWeighed} className="card grid content-start gap-4 p-5 sm:p-8">
-      <h2 className="font-name text-4xl font-bold">{makeWords.loadLoadOfPartIs(batch.load, batch.of)}</h2>
+      <h2 className="font-name text-4xl font-bold" data-step-heading>
+        {makeWords.loadLoadOfPartIs(batch.load, batch.of)}
+      </h2>
       <p className="text-lg">{children}</p>
       <div className="flex flex-wrap gap-4">
         {next ? (

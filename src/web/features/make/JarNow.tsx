@@ -35,7 +35,7 @@ export function JarNow(props: JarNowProps) {
       : [];
   const next = shown && states.slice(states.indexOf(shown) + 1).find(({ status }) => status === 'open');
   return (
-    <section aria-label={makeWords.inTheJarNow} className="card flex flex-col p-4">
+    <section aria-label={makeWords.inTheJarNow} className="card hidden flex-col p-4 sm:flex">
       <h2 className="font-semibold">{makeWords.inTheJarNow}</h2>
       <p className="text-sm text-quiet" data-testid="in-jar">
         {makeWords.reduceVolumemlOfBrimfulvolumeml(

@@ -20,6 +20,7 @@ import type { StepActions } from './stepActions';
 import { StepList } from './StepList';
 import { StepNow } from './StepNow';
 import { useAwake } from './useAwake';
+import { focusStep, useStepFocus } from './stepFocus';
 import { useJarState, useSay, useViewed } from './useMaking';
 
 interface MakingProps {
@@ -68,18 +69,20 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
     openHelp: show('keys'),
   });
   useShortcuts(shortcuts);
+  useStepFocus(shown?.step.id ?? 'all in');
 
   return (
-    // A click leaves the focus nowhere, so that the foot switch does not press the last button again.
+    // A tap leaves the focus at the step, so that what is pressed next is "next" and not the last button again.
     <div
       className="grid gap-3"
       onClick={({ detail }) => {
-        if (detail > 0 && document.activeElement instanceof HTMLButtonElement) document.activeElement.blur();
+        if (detail > 0 && document.activeElement instanceof HTMLButtonElement) focusStep();
       }}
     >
       <OutboxNotice trialId={jar.id} />
       <div className="grid gap-3.5 lg:min-h-[calc(100dvh-140px)] lg:grid-cols-[300px_minmax(0,1fr)_250px]">
         <StepList
+          place={shown ? states.indexOf(shown) + 1 : null}
           states={states}
           current={viewing ? shown : (off?.state ?? shown)}
           waiting={jar.waiting}
@@ -141,7 +144,7 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
         />
       </div>
       {!current && <JarCautions jar={jar} formulaId={jar.formulaId} portions={portions} kitchen={kitchen} />}
-      {scale.simulated && <TesterPanel counter={counter} />}
+      {scale.simulated && <TesterPanel counter={counter} docked />}
       {panel === 'otherwise' && current && (
         <OtherwisePanel
           state={current}

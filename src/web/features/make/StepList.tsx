@@ -1,9 +1,11 @@
+import { useState } from 'react';
 import type { Catalogue } from '#core/ingredient';
 import type { MakingPlan, StepState } from '#core/trial';
 import { formatAmount, type NumberStyle } from '#words/numbers';
 import { makeWords } from '#words/screens/make';
 import { sayClock } from '../../parts/Timers';
 import { stepName } from '#kitchen/repair';
+import { Button } from '../../ui/Button';
 
 interface StepListProps {
   readonly states: readonly StepState[];
@@ -14,22 +16,37 @@ interface StepListProps {
   /** Events that only this browser has yet. */
   readonly waiting: ReadonlySet<string>;
   readonly note: string | null;
+  /** Which of them is now, from 1; null: none is left. */
+  readonly place: number | null;
 }
 
 const SIGN = { done: '✓', 'left-out': '–', disputed: '?', open: '' } as const;
 
 /** All steps, what is done and how it came out. To be read, not to be touched. */
-export function StepList({ states, current, making, catalogue, settings, waiting, note }: StepListProps) {
+export function StepList(props: StepListProps) {
+  const { states, current, making, catalogue, settings, waiting, note, place } = props;
+  const [open, setOpen] = useState(false);
   const left = states.filter(({ status }) => status === 'open').length;
   return (
     <section aria-label={makeWords.steps} className="card flex flex-col p-4">
-      <div className="mb-1 flex items-baseline justify-between gap-2">
-        <h2 className="font-semibold">{makeWords.lengthSteps(states.length)}</h2>
+      <div className="flex items-baseline justify-between gap-2 lg:mb-1">
+        <h2 className="font-semibold">
+          {place === null ? makeWords.lengthSteps(states.length) : makeWords.stepOf(place, states.length)}
+        </h2>
         <span className="text-sm text-quiet">
           {left === 0 ? makeWords.allDone : makeWords.leftToGo(left)}
         </span>
+        <Button
+          className="min-h-11 lg:hidden"
+          aria-expanded={open}
+          onClick={() => {
+            setOpen(!open);
+          }}
+        >
+          {open ? makeWords.foldSteps : makeWords.showSteps}
+        </Button>
       </div>
-      <ol data-testid="steps">
+      <ol data-testid="steps" className={open ? '' : 'hidden lg:block'}>
         {states.map((state, index) => {
           const { step, status } = state;
           const only = state.closedBy !== null && waiting.has(state.closedBy);

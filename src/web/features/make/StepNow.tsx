@@ -110,6 +110,8 @@ export function StepNow(props: StepNowProps): ReactNode {
       step={shown.step}
       words={stepWordsOf(catalogue, settings)}
       making={making}
+      place={states.indexOf(shown) + 1}
+      of={states.length}
       jar={jar}
       onActions={onActions}
       onSay={say}
@@ -119,6 +121,8 @@ export function StepNow(props: StepNowProps): ReactNode {
       key={shown.step.id}
       state={shown}
       making={making}
+      place={states.indexOf(shown) + 1}
+      of={states.length}
       portions={portions}
       volumeMl={volumeMl}
       kitchen={kitchen}

@@ -1,12 +1,13 @@
 import { useEffect } from 'react';
 import { formatAmount, formatNumber } from '#words/numbers';
+import { makeWords } from '#words/screens/make';
 import { makeWeighWords } from '#words/screens/makeWeigh';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { PaceBar } from './PaceBar';
 import { ScaleLine } from '../../parts/ScaleLine';
 import { isSaidByWeight, stepName } from '#kitchen/repair';
-import { mainAction, TYPED, useWeighing, type WeighPanelProps } from './useWeighing';
+import { mainAction, useWeighing, type WeighPanelProps } from './useWeighing';
 import { WeighBar } from './WeighBar';
 
 /** One thing onto the scale, or by the spoon: the reading is taken by itself when it holds still in the window. */
@@ -15,7 +16,7 @@ export function WeighPanel(props: WeighPanelProps) {
   const { settings, catalogue } = kitchen;
   const weighing = useWeighing(props);
   const { step, id, ingredient, wantedG, readabilityG, window, onScale, typing, setTyping } = weighing;
-  const { text, setText, typed, typedFits, took, said, spoonText } = weighing;
+  const { text, setText, typedFits, said, spoonText } = weighing;
   const grams = (value: number): string => formatAmount(value, 'g', settings);
   const main = mainAction(weighing, props);
   useEffect(() => {
@@ -58,6 +59,12 @@ export function WeighPanel(props: WeighPanelProps) {
         <h2
           className="font-name text-4xl font-bold [overflow-wrap:anywhere] sm:text-[2.75rem] sm:leading-tight"
           data-testid="step-name"
+          data-step-heading
+          aria-label={makeWords.stepAloud(
+            `${name}${wantedG !== null ? `, ${grams(wantedG)}` : makeWeighWords.toTaste}`,
+            props.place,
+            props.of,
+          )}
         >
           {name}
           {wantedG !== null ? `, ${grams(wantedG)}` : makeWeighWords.toTaste}
@@ -93,7 +100,7 @@ export function WeighPanel(props: WeighPanelProps) {
           value={text}
           onText={setText}
           onKeyDown={({ key: pressed }) => {
-            if (pressed === 'Enter' && typedFits) took(typed!, TYPED);
+            if (pressed === 'Enter' && !main.disabled) main.run();
             if (pressed === 'Escape') setTyping(false);
           }}
           problem={text.trim() === '' || typedFits ? null : makeWeighWords.aWeightAboveNothingIn}

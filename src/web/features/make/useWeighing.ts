@@ -31,6 +31,9 @@ export interface WeighPanelProps {
   readonly counter: CounterView;
   readonly portions: readonly JudgedPortion[];
   readonly volumeMl: number;
+  /** Which of how many steps it is. */
+  readonly place: number;
+  readonly of: number;
   readonly kitchen: Kitchen;
   readonly context: ReadingContext;
   readonly formula: Formula;
@@ -49,7 +52,9 @@ export function useWeighing(props: WeighPanelProps) {
   const { state, scale, counter, kitchen, context, formula, onSay } = props;
   const { settings, catalogue } = kitchen;
   const { step, plannedG, massG: before, takes } = state;
-  const [typing, setTyping] = useState(false);
+  // Without a scale the weight is typed, or the spoon taken: the field is open and ready.
+  const [asked, setTyping] = useState<boolean | null>(null);
+  const typing = asked ?? scale.status === 'none';
   const [text, setText] = useState('');
   const [armedG, setArmedG] = useState<number | null>(null);
   const [spoonArmed, setSpoonArmed] = useState(false);
@@ -132,7 +137,8 @@ interface MainAction {
 export function mainAction(weighing: Weighing, { scale, onSay, kitchen }: WeighPanelProps): MainAction {
   const { step, wantedG, takeableG, typed, typedFits, took, confirming, readabilityG } = weighing;
   const grams = (value: number): string => formatAmount(value, 'g', kitchen.settings);
-  if (weighing.typing)
+  const byTheSpoon = weighing.typing && !weighing.onScale && weighing.text.trim() === '';
+  if (weighing.typing && !byTheSpoon)
     return {
       label: makeWeighWords.takeWhatIsTyped,
       run: () => {

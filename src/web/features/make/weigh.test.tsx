@@ -83,6 +83,8 @@ function open(stepId: string, scale: Scale, events: readonly TrialEvent[] = []) 
   const shown = show(
     <WeighPanel
       state={state}
+      place={1}
+      of={4}
       making={making}
       scale={scale}
       kitchen={kitchen}
@@ -143,8 +145,8 @@ describe('one thing onto the scale', () => {
   });
 
   it('is typed by hand where the scale is not to be had; only a weight counts', async () => {
+    // Without a scale the field is open and ready.
     const { user, said } = open('v', NO_SCALE);
-    await user.click(screen.getByRole('button', { name: 'By hand' }));
     const field = screen.getByRole('textbox');
     await user.type(field, '-4');
     expect(screen.getByText(/A weight above nothing/)).toBeTruthy();
@@ -258,6 +260,7 @@ describe('what was taken', () => {
       <StepList
         states={stepStates(STEPS, logged(took(58)))}
         current={null}
+        place={null}
         making={making}
         catalogue={REFERENCE_CATALOGUE}
         settings={{ decimalSign: 'comma' }}

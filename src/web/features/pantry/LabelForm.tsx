@@ -113,7 +113,7 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
           <div className="grid content-start gap-1">
             <span className="font-semibold">{pantryWords.whatKindOfThing}</span>
             <Choice
-              label={pantryWords.kind}
+              label={pantryWords.whatKindOfThing}
               value={category}
               options={CATEGORIES.map((value) => ({ value, label: CATEGORY_WORDS[value] }))}
               onChange={setCategory}
@@ -124,7 +124,7 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
           <legend className="mb-1 flex items-center gap-3 font-semibold">
             {pantryWords.theLabelSFiguresPer}
             <Choice
-              label={pantryWords.figuresPer}
+              label={pantryWords.theLabelSFiguresPer}
               value={per}
               options={[
                 { value: '100 g', label: '100 g' },

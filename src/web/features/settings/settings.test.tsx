@@ -51,6 +51,6 @@ it('has its own numbers on this device', async () => {
   kitchenThat({ 'GET /settings': () => DEFAULT_SETTINGS });
   show(<SettingsPage />, '/settings');
   const device = await screen.findByTestId('this-device');
-  expect(within(device).getAllByRole('combobox').length).toBe(3);
+  expect(within(device).getAllByRole('combobox').length).toBe(4);
   expect(localStorage.getItem('ygrana-here')).toBeNull();
 });
