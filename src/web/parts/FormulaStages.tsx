@@ -14,13 +14,16 @@ const STAGES = [
 /** The stages of one formula, in working order. */
 export function FormulaStages({ id }: { id: string }) {
   return (
-    <nav aria-label={partsWords.stages} className="flex flex-wrap border-b-2 border-rule">
+    <nav
+      aria-label={partsWords.stages}
+      className="flex max-w-full overflow-x-auto border-b-2 border-rule [scrollbar-width:none]"
+    >
       {STAGES.map(({ path, label }) => (
         <NavLink
           key={path}
           to={`/formulas/${id}/${path}`}
           className={({ isActive }) =>
-            `-mb-0.5 inline-flex min-h-9 items-center border-b-4 px-1.5 font-semibold sm:px-3 ${isActive ? 'border-leaf' : 'border-transparent text-quiet hover:border-rule'}`
+            `-mb-0.5 inline-flex min-h-9 shrink-0 items-center border-b-4 px-1.5 font-semibold sm:px-3 ${isActive ? 'border-leaf' : 'border-transparent text-quiet hover:border-rule'}`
           }
         >
           {label}

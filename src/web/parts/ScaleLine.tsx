@@ -14,7 +14,11 @@ interface ScaleLineProps {
 /** Which scale is read, or why none is, and the way on. */
 export function ScaleLine({ scale, weighable, readabilityG, settings }: ScaleLineProps) {
   return (
-    <p className="flex min-h-16 flex-wrap items-center gap-3 text-lg" role="status" data-testid="scale">
+    <p
+      className="flex min-h-16 flex-wrap items-center gap-x-3 gap-y-2 sm:text-lg"
+      role="status"
+      data-testid="scale"
+    >
       {scale.simulated && (
         <span className="rounded-md border-2 border-sweet px-2 py-0.5 font-semibold text-sweet-ink">
           {partsWords.simulated}

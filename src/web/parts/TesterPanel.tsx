@@ -51,11 +51,11 @@ export function TesterPanel({ counter, docked = false }: { counter: CounterView;
   const { value: exact, fits: exactFits } = typedNumber(grams, { from: -100_000, to: 100_000 });
   return (
     <details
-      className={`card not-on-paper border-2 border-dashed border-sweet ${docked ? 'fixed right-2 bottom-2 z-30 max-h-[80dvh] max-w-[min(26rem,94vw)] overflow-auto px-3 py-1 shadow-lg' : 'p-4'}`}
+      className={`card not-on-paper border-2 border-dashed border-sweet ${docked ? 'fixed top-1/3 right-0 z-30 max-h-[64dvh] max-w-[min(26rem,94vw)] overflow-auto px-1 py-2 shadow-lg open:px-3 [&:not([open])>summary]:[writing-mode:vertical-rl]' : 'p-4'}`}
       open={!docked}
       data-testid="hands"
     >
-      <summary className="min-h-8 cursor-pointer font-semibold text-sweet-ink">
+      <summary className="min-h-8 cursor-pointer text-sm font-semibold text-sweet-ink">
         {partsWords.simulatedInstrumentsYourHands}
       </summary>
       <div className="mt-2 flex flex-wrap items-end gap-3">

@@ -35,7 +35,10 @@ export function JarNow(props: JarNowProps) {
       : [];
   const next = shown && states.slice(states.indexOf(shown) + 1).find(({ status }) => status === 'open');
   return (
-    <section aria-label={makeWords.inTheJarNow} className="card hidden flex-col p-4 sm:flex">
+    <section
+      aria-label={makeWords.inTheJarNow}
+      className="card hidden min-h-0 flex-col overflow-hidden p-4 lg:flex"
+    >
       <h2 className="font-semibold">{makeWords.inTheJarNow}</h2>
       <p className="text-sm text-quiet" data-testid="in-jar">
         {makeWords.reduceVolumemlOfBrimfulvolumeml(
@@ -48,7 +51,7 @@ export function JarNow(props: JarNowProps) {
           formatAmount(vessel.brimfulVolumeMl, 'ml', settings),
         )}
       </p>
-      <div className="hidden flex-1 place-items-center py-2 sm:grid">
+      <div className="grid min-h-0 flex-1 place-items-center py-2 [&>svg]:max-h-full [&>svg]:max-w-full">
         <Jar
           vessel={vessel}
           parts={[...parts, ...live]}

@@ -40,7 +40,7 @@ function MakeBench({ working, jars }: { working: WorkingFormula; jars: readonly 
   }, [shown, asked, setSearch]);
   const place = shown ? jars.length - jars.indexOf(shown) : 0;
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <NameTape
           name={working.formula.name}

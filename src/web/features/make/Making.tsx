@@ -74,13 +74,13 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
   return (
     // A tap leaves the focus at the step, so that what is pressed next is "next" and not the last button again.
     <div
-      className="grid gap-3"
+      className="grid grid-cols-[minmax(0,1fr)] gap-3"
       onClick={({ detail }) => {
         if (detail > 0 && document.activeElement instanceof HTMLButtonElement) focusStep();
       }}
     >
       <OutboxNotice trialId={jar.id} />
-      <div className="grid gap-3.5 lg:min-h-[calc(100dvh-140px)] lg:grid-cols-[300px_minmax(0,1fr)_250px]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:h-[calc(100dvh-128px)] lg:min-h-[560px] lg:grid-cols-[250px_minmax(0,1fr)_190px] xl:grid-cols-[300px_minmax(0,1fr)_250px]">
         <StepList
           place={shown ? states.indexOf(shown) + 1 : null}
           states={states}
@@ -91,7 +91,7 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
           catalogue={catalogue}
           settings={settings}
         />
-        <div className="order-first grid content-start gap-3 lg:order-none">
+        <div className="order-first grid content-start gap-3 lg:order-none lg:min-h-0 lg:overflow-auto">
           <StepNow
             jar={jar}
             batchMates={batchMates}
@@ -106,26 +106,26 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
             onUndo={undo}
             onActions={setActions}
           />
-          <div className="flex flex-wrap gap-4">
+          <div className="grid grid-cols-2 gap-4 sm:flex sm:flex-wrap">
             <Button
-              className="min-h-16 px-6"
+              className="min-h-16 px-2 sm:px-5"
               disabled={shown !== null && states.indexOf(shown) === 0}
               onClick={back}
             >
               {makeWords.back}
             </Button>
             <Button
-              className="min-h-16 px-6"
+              className="min-h-16 px-2 sm:px-5"
               disabled={!newest || newest.event.kind === 'tasted'}
               onClick={undo}
             >
               {makeWords.undoTheLast}
             </Button>
-            <Button className="min-h-16 px-6" onClick={show('by-hand')}>
+            <Button className="min-h-16 px-2 sm:px-5" onClick={show('by-hand')}>
               {makeWords.somethingByHand}
             </Button>
             {current && (
-              <Button className="min-h-16 px-6" onClick={show('otherwise')}>
+              <Button className="min-h-16 px-2 sm:px-5" onClick={show('otherwise')}>
                 {makeWords.itWentOtherwise}
               </Button>
             )}

@@ -18,7 +18,7 @@ export function SoundSwitch() {
       }}
     >
       {on ? <Volume2 size={16} aria-hidden /> : <VolumeX size={16} aria-hidden />}
-      {on ? makeWords.soundOn : makeWords.soundOff}
+      <span className="sr-only sm:not-sr-only">{on ? makeWords.soundOn : makeWords.soundOff}</span>
     </button>
   );
 }

@@ -28,7 +28,7 @@ export function StepList(props: StepListProps) {
   const [open, setOpen] = useState(false);
   const left = states.filter(({ status }) => status === 'open').length;
   return (
-    <section aria-label={makeWords.steps} className="card flex flex-col p-4">
+    <section aria-label={makeWords.steps} className="card flex min-h-0 flex-col p-4 lg:overflow-auto">
       <div className="flex items-baseline justify-between gap-2 lg:mb-1">
         <h2 className="font-semibold">
           {place === null ? makeWords.lengthSteps(states.length) : makeWords.stepOf(place, states.length)}
@@ -54,7 +54,7 @@ export function StepList(props: StepListProps) {
             <li
               key={step.id}
               aria-current={state === current ? 'step' : undefined}
-              className={`-mx-4 flex min-h-11 items-center gap-3 border-b border-rule px-4 py-1 ${state === current ? 'bg-tape-soft' : ''}`}
+              className={`-mx-4 flex min-h-10 items-center gap-3 border-b border-rule px-4 py-1 ${state === current ? 'bg-tape-soft' : ''}`}
             >
               <span
                 className={`grid size-6.5 shrink-0 place-items-center rounded-full border-2 text-sm font-semibold ${status === 'open' ? 'border-rule' : 'border-leaf bg-bottle text-white'}`}

@@ -25,14 +25,16 @@ export function WeighBar({ netG, wantedG, window, ingredient, settings }: WeighB
   const left = wantedG !== null && netG !== null ? wantedG - netG : null;
   return (
     <div>
-      <div className="flex flex-wrap items-end justify-between gap-4">
+      <div className="flex items-end justify-between gap-4">
         <p className="font-name leading-none font-bold" data-testid="reading">
-          <span className="text-[clamp(4.5rem,9.5vw,8rem)]">{netG === null ? '–' : say(netG)}</span>
+          <span className="text-[clamp(3.25rem,min(9.5vw,15vh),8rem)]">
+            {netG === null ? '–' : say(netG)}
+          </span>
           <span className="ml-3 text-4xl text-quiet">g</span>
         </p>
         {left !== null && (
           <p className="pb-3 text-right" data-testid="to-go">
-            <span className={`font-name block text-4xl font-bold ${over ? 'text-acid-ink' : ''}`}>
+            <span className={`font-name block text-3xl font-bold sm:text-4xl ${over ? 'text-acid-ink' : ''}`}>
               {inside ? makeWeighWords.inTheWindow : `${say(Math.abs(left))} g`}
             </span>
             {!inside && (
@@ -45,7 +47,10 @@ export function WeighBar({ netG, wantedG, window, ingredient, settings }: WeighB
       </div>
       {window && wantedG !== null && (
         <>
-          <div className="relative mt-3 h-16 overflow-hidden rounded-lg bg-track" aria-hidden>
+          <div
+            className="relative mt-2 h-10 overflow-hidden [@media(min-height:780px)]:h-14 rounded-lg bg-track"
+            aria-hidden
+          >
             {netG !== null && netG > 0 && (
               <div
                 className="absolute inset-y-0 left-0"

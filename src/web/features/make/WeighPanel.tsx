@@ -36,9 +36,9 @@ export function WeighPanel(props: WeighPanelProps) {
   return (
     <section
       aria-label={makeWeighWords.thisStep}
-      className="card grid content-start gap-2 p-4 sm:px-7 sm:py-5"
+      className="card grid content-start gap-1.5 p-3 sm:px-6 sm:py-4"
     >
-      <div className="flex flex-wrap items-start justify-between gap-4">
+      <div className="flex items-start justify-between gap-4">
         <ScaleLine
           scale={scale}
           weighable={window?.weighable !== false}
@@ -57,7 +57,7 @@ export function WeighPanel(props: WeighPanelProps) {
       </div>
       <div>
         <h2
-          className="font-name text-4xl font-bold [overflow-wrap:anywhere] sm:text-[2.75rem] sm:leading-tight"
+          className="font-name text-[1.75rem] leading-tight font-bold [overflow-wrap:anywhere] sm:text-4xl xl:text-[2.75rem]"
           data-testid="step-name"
           data-step-heading
           aria-label={makeWords.stepAloud(
@@ -69,7 +69,7 @@ export function WeighPanel(props: WeighPanelProps) {
           {name}
           {wantedG !== null ? `, ${grams(wantedG)}` : makeWeighWords.toTaste}
         </h2>
-        <p className="mt-1 text-lg text-quiet">{hintFor(props, said, spoonText)}</p>
+        <p className="text-lg text-quiet">{hintFor(props, said, spoonText)}</p>
       </div>
       {onScale && !typing && (
         <WeighBar
@@ -108,14 +108,14 @@ export function WeighPanel(props: WeighPanelProps) {
         />
       )}
       {onScale && !typing && window && (
-        <p className="text-lg text-quiet">
+        <p className="hidden text-lg text-quiet [@media(min-height:760px)_and_(min-width:1100px)]:block">
           {scale.status === 'ready' ? makeWeighWords.takenByItselfWhenIt : ''}
         </p>
       )}
-      <div className="sticky bottom-0 flex flex-wrap gap-4 bg-card py-2">
+      <div className="sticky bottom-0 grid grid-cols-[minmax(0,1fr)_auto] gap-4 bg-card pt-2">
         <Button
           kind="main"
-          className="min-h-16 flex-1 basis-60 text-xl"
+          className="min-h-16 text-xl"
           disabled={main.disabled}
           onClick={main.tap ?? main.run}
         >

@@ -36,7 +36,7 @@ function TasteBench({ working, jars: all }: { working: WorkingFormula; jars: rea
   };
   const placeOf = (one: Jar): number => jars.length - jars.indexOf(one);
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <NameTape
           name={working.formula.name}
