@@ -31,7 +31,7 @@ export function RemedyList(props: RemedyListProps) {
   const { remedies, impossible, complaint, alone } = answer;
   const aside = ASIDE_WORDS[complaint];
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       {alone.length > 1 && remedies.length > 0 && (
         <p className="text-sm text-quiet" data-testid="alone">
           {partsWords.byThemselves(

@@ -14,7 +14,7 @@ export function StageHead({ id, name, detail }: StageHeadProps) {
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
       <NameTape name={name} detail={detail} />
-      <span className="ml-auto">
+      <span className="ml-auto max-w-full min-w-0">
         <FormulaStages id={id} />
       </span>
     </div>

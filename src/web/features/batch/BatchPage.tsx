@@ -53,7 +53,7 @@ function Bench({ working, versions }: { working: WorkingFormula; versions: reado
   const version = numbered(draft.version) ?? numbered(usual) ?? null;
   const changed = working.baseVersion === null || !sameContent(working.baseVersion.formula, working.formula);
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <StageHead
         id={working.id}
         name={working.formula.name}
@@ -77,7 +77,7 @@ function Bench({ working, versions }: { working: WorkingFormula; versions: reado
           versions={newestFirst.map(({ number }) => ({ number, state: stateOf(number) }))}
         />
       )}
-      <div className="grid gap-3.5 lg:grid-cols-2">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-2">
         <BatchesSoFar formulaId={working.id} />
         {version && <JarStrip working={working} version={version} />}
       </div>

@@ -55,7 +55,7 @@ export function BatchPlanner({ working, version, versions, draft, setDraft }: Pl
   const say = (amount: number, unit: 'ml' | 'g'): string =>
     unit === 'ml' ? formatVolume(amount, settings) : formatMass(amount, settings);
   return (
-    <div className="grid gap-3.5 lg:grid-cols-[322px_minmax(0,1fr)_320px]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[322px_minmax(0,1fr)_320px]">
       <PlanFields
         draft={draft}
         setDraft={setDraft}

@@ -41,7 +41,7 @@ function Run({ batch }: { batch: BatchRecord }) {
   const closed = state === 'signed' || state === 'called-off';
   const sized = formatVolume(plan.yieldMl, settings);
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <NameTape
           name={batch.formulaName ?? batchRunWords.dressing}
@@ -56,11 +56,11 @@ function Run({ batch }: { batch: BatchRecord }) {
         <Link to={`/formulas/${formulaId}/batch`} className="text-leaf underline print:hidden">
           {batchRunWords.allBatchesOfThis}
         </Link>
-        <span className="ml-auto print:hidden">
+        <span className="ml-auto max-w-full min-w-0 print:hidden">
           <FormulaStages id={formulaId} />
         </span>
       </div>
-      <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]">
         <div className="grid content-start gap-3.5">
           <RunLoads batch={batch} />
           {batch.whole && <FinishBatch batch={batch} whole={batch.whole} />}

@@ -45,7 +45,7 @@ function Day({ day, shown }: { day: string; shown: readonly BatchRecord[] }) {
   const portions = toMake.reduce((sum, { plan }) => sum + plan.portions, 0);
   const otherDays = (useBatchDaysQuery().data ?? []).filter((one) => one !== day);
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div className="flex flex-wrap items-end gap-4">
         <h1 className="font-name text-2xl font-bold">{batchRunWords.batchesDay(formatDay(day))}</h1>
         <Field
@@ -72,7 +72,7 @@ function Day({ day, shown }: { day: string; shown: readonly BatchRecord[] }) {
           </p>
         )}
       </div>
-      <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]">
         <div className="grid content-start gap-3.5">
           <section aria-label={batchRunWords.batchesOfTheDay} className="card overflow-x-auto p-4">
             {shown.length === 0 ? (

@@ -58,7 +58,7 @@ export function JarStrip({ working, version }: { working: WorkingFormula; versio
     <section aria-label={batchPlanWords.jarStrip} className="card grid content-start gap-3 p-4 print:hidden">
       <h2 className="font-name text-lg font-bold">{batchPlanWords.jarStrip}</h2>
       <p className="text-quiet">{batchPlanWords.tapeItUprightOnThe(version.number)}</p>
-      <div className="grid gap-3 sm:grid-cols-2">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-2">
         <div className="grid content-start gap-1 font-semibold">
           {batchPlanWords.jar}
           <Choice

@@ -55,7 +55,7 @@ export function FormulaHeader({
         {SAVE_WORDS[working.save]}
         {working.unmirrored && composeWords.thisBrowserKeepsNoCopy}
       </p>
-      <div className="ml-auto flex flex-wrap items-center gap-1.5">
+      <div className="ml-auto flex max-w-full min-w-0 flex-wrap items-center gap-1.5">
         <IconButton label={composeWords.undo} onClick={onUndo} disabled={!working.canUndo}>
           <Undo2 size={17} aria-hidden />
         </IconButton>

@@ -80,7 +80,7 @@ export function VesselPanel({ onMade, onClose }: { onMade: (id: VesselId) => voi
   return (
     <Dialog title={composeWords.aVesselOfYourOwn} open onClose={onClose}>
       <form className="grid gap-3" onSubmit={draft.submit}>
-        <div className="grid gap-3 sm:grid-cols-2">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-2">
           <TextField
             control={control}
             name="name"

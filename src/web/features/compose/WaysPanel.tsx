@@ -177,7 +177,7 @@ function Answer({
 }) {
   const { meaningless, alreadyMet } = answer;
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       {meaningless && <p>{composeBalanceWords.nothingInThisJarMakes}</p>}
       {alreadyMet && (
         <p>

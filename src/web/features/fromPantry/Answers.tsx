@@ -29,7 +29,7 @@ export function Answers({
     case 'answers':
       return (
         <ol
-          className="grid gap-3 sm:grid-cols-[repeat(auto-fill,minmax(12.25rem,1fr))]"
+          className="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-[repeat(auto-fill,minmax(12.25rem,1fr))]"
           data-testid="answers"
         >
           {outcome.answers.map((entry, index) => (

@@ -36,9 +36,9 @@ export function KitchenLogPage() {
   const initialsOf = new Map(cooks.map(({ id, initials }) => [id, `, ${initials}`]));
   const who = (entry: LogEntry): string => initialsOf.get(entry.by.cookId ?? '') ?? '';
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <h1 className="font-name text-2xl font-bold">{logWords.log2}</h1>
-      <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_420px]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_420px]">
         <section aria-label={logWords.whatHappened} className="card content-start p-4">
           <div className="mb-3 flex flex-wrap items-end gap-3">
             <Field

@@ -51,10 +51,10 @@ function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly J
   const finished = jars.filter((jar) => !isBeingMade(jar));
   const [newest] = finished;
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <StageHead id={working.id} name={working.formula.name} detail={logWords.log} />
       {newest && <OutboxNotice trialId={newest.id} />}
-      <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_440px]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_440px]">
         <section aria-label={logWords.jars} className="card content-start p-4">
           <div className="mb-3 flex flex-wrap items-end gap-3">
             <Field

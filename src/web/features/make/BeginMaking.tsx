@@ -91,7 +91,7 @@ export function BeginMaking({
   return (
     <form
       aria-label={makeWords.begin}
-      className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]"
+      className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]"
       onSubmit={(event) => {
         event.preventDefault();
         void begin();
@@ -99,7 +99,7 @@ export function BeginMaking({
     >
       <section aria-label={makeWords.whatItNeeds} className="card grid content-start gap-4 p-5">
         <h2 className="font-name text-lg font-bold">{makeWords.beforeTheFirstGram}</h2>
-        <div className="grid gap-4 sm:grid-cols-2">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-4 sm:grid-cols-2">
           <Field
             label={makeWords.howMuchMl}
             inputMode="decimal"
@@ -177,7 +177,7 @@ function Bottles({ poured, bottles, onBottles }: BottlesProps) {
     <details>
       <summary className="min-h-8 cursor-pointer font-semibold">{makeWords.bottlesInUse}</summary>
       <p className="mb-2 text-sm text-quiet">{makeWords.whichBottleItWasSo}</p>
-      <div className="grid gap-3 sm:grid-cols-2">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-2">
         {poured.map(({ id, name }) => (
           <Field
             key={id}

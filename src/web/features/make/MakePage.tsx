@@ -51,7 +51,7 @@ function MakeBench({ working, jars }: { working: WorkingFormula; jars: readonly 
           }
         />
         <SoundSwitch />
-        <span className="ml-auto">
+        <span className="ml-auto max-w-full min-w-0">
           <FormulaStages id={working.id} />
         </span>
       </div>

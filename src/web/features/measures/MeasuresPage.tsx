@@ -44,12 +44,12 @@ function Measures({ records }: { records: readonly MeasureRecord[] }) {
   const own = newestMeasures(records, cookId);
   const grams = (massG: number): string => formatAmount(massG, 'g', settings);
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <h1 className="font-name text-2xl font-bold">{measuresWords.myMeasures}</h1>
       <p className="max-w-3xl">
         {cook ? measuresWords.asNameTakesThemWhatever(cook.name) : measuresWords.nobodyIsNamedOnThis}
       </p>
-      <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_minmax(0,480px)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_minmax(0,480px)]">
         <section aria-label={measuresWords.weighed} className="card p-4">
           {own.length === 0 ? (
             <>

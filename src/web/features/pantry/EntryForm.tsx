@@ -49,7 +49,7 @@ export function EntryForm({ ingredient, entry, kitchen }: EntryFormProps) {
   return (
     <form aria-label={pantryWords.inOurKitchen} className="card grid gap-3 p-4" onSubmit={draft.submit}>
       <h2 className="font-name text-lg font-bold">{pantryWords.inOurKitchen}</h2>
-      <div className="grid gap-3 sm:grid-cols-3">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-3">
         <ReadField
           control={control}
           name="onHandG"
@@ -89,7 +89,7 @@ export function EntryForm({ ingredient, entry, kitchen }: EntryFormProps) {
           maxLength={120}
           placeholder={pantryWords.bigBottleOakCask}
         />
-        <div className="grid gap-3 sm:grid-cols-2">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-2">
           {takesLabelAcidity(ingredient) && (
             <ReadField
               control={control}

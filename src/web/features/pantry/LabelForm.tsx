@@ -101,7 +101,7 @@ export function LabelForm({ kitchen }: { kitchen: Kitchen }) {
         }}
       >
         <h1 className="font-name text-2xl font-bold">{pantryWords.ourOwnIngredientFromIts}</h1>
-        <div className="grid gap-3 sm:grid-cols-2">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-2">
           <Field
             label={pantryWords.name}
             autoFocus

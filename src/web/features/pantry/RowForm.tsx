@@ -152,7 +152,7 @@ export function RowForm({ row, onDone }: { row: OwnIngredient; onDone: () => voi
         maxLength={120}
         problem={name.trim() ? '' : pantryWords.itNeedsAName}
       />
-      <div className="grid gap-3 sm:grid-cols-2">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-2">
         <Field
           label={pantryWords.aSpoonHoldsGPer}
           value={density}

@@ -76,7 +76,7 @@ function Day({ day, thing, onDay }: DayProps) {
   const hands = plan.placed.reduce((sum, { task }) => sum + (task.handsOn ? task.seconds : 0), 0);
   const waiting = plan.placed.reduce((sum, { task }) => sum + (task.handsOn ? 0 : task.seconds), 0);
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div className="flex flex-wrap items-end gap-4">
         <h1 className="font-name text-2xl font-bold">{planWords.servicePlan}</h1>
         <Field
@@ -151,7 +151,7 @@ function Day({ day, thing, onDay }: DayProps) {
           />
         </section>
       )}
-      <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_340px]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_340px]">
         <TickList day={day} plan={plan} content={content} now={now} onChange={change} />
         <div className="grid content-start gap-3.5">
           <ServiceForm

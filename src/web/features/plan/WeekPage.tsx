@@ -49,7 +49,7 @@ function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
   const now = useNow();
   const isEmpty = plans.every(({ content }) => content.services.length === 0);
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
         <h1 className="font-name text-2xl font-bold">{planWords.weekOfFrom(formatDay(from))}</h1>
         {[

@@ -55,13 +55,13 @@ function Serve({ working, versions }: { working: WorkingFormula; versions: reado
     return { reckoning, judgement: judgeFormula(reckoning) };
   }, [formula, kitchen]);
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <StageHead
         id={working.id}
         name={working.formula.name}
         detail={version ? serveWords.vNumberOnTheDish(version.number) : serveWords.onTheDish}
       />
-      <div className="grid gap-3.5 lg:grid-cols-[310px_minmax(0,1fr)_360px]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[310px_minmax(0,1fr)_360px]">
         <DishForm dish={dish} />
         <div className="grid content-start gap-3.5">
           <HowMuch

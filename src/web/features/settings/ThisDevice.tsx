@@ -54,7 +54,7 @@ export function ThisDevice({
     >
       <h2 className="font-name text-lg font-bold">{settingsWords.onThisDevice}</h2>
       <p className="text-sm text-quiet">{settingsWords.keptAtOnceAndOnlyHere}</p>
-      <div className="grid gap-4 sm:grid-cols-3">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-4 sm:grid-cols-3">
         <div className="grid min-w-0 content-start gap-1">
           <span className="font-semibold">{settingsWords.numbersHere}</span>
           <Choice
@@ -100,7 +100,7 @@ export function ThisDevice({
           />
         </div>
       </div>
-      <div className="grid gap-4 sm:grid-cols-3">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-4 sm:grid-cols-3">
         <div className="grid min-w-0 content-start gap-1">
           <span className="font-semibold">{settingsWords.lightHere}</span>
           <Choice

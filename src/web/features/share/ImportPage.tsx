@@ -21,7 +21,7 @@ export function ImportPage() {
   return (
     <div className="grid gap-3 pt-1">
       <h1 className="font-name text-2xl font-bold">{shareWords.bringInARecipe}</h1>
-      <div className="grid gap-3.5 lg:grid-cols-[400px_minmax(0,1fr)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[400px_minmax(0,1fr)]">
         <WhatYouHave text={text} onText={setText} says={source.kind === 'nothing' ? source.says : ''} />
         <div className="grid content-start gap-3.5">
           {source.kind === 'document' && <DocumentPart key={text} value={source.value} />}

@@ -52,7 +52,7 @@ export function NewFormulaPanel({
       </Link>
       <h3 className="font-name mt-5 mb-1 font-bold">{shelfWords.orStartFromAStyle}</h3>
       <p className="mb-2 text-sm text-quiet">{shelfWords.inventedAmountsToBeChanged}</p>
-      <ul className="grid gap-1 sm:grid-cols-2">
+      <ul className="grid grid-cols-[minmax(0,1fr)] gap-1 sm:grid-cols-2">
         {STYLE_IDS.map((style) => (
           <li key={style}>
             <button

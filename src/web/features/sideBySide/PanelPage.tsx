@@ -45,7 +45,7 @@ function Panel({ panel }: { panel: PanelRecord }) {
     void answer({ panelId: panel.id, id: newId(), taster, code, by: byNow() });
   };
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div className="flex flex-wrap items-center gap-4 print:hidden">
         <h1 className="font-name text-2xl font-bold">
           {sideBySideWords.formTastersTasters(
@@ -68,7 +68,7 @@ function Panel({ panel }: { panel: PanelRecord }) {
       <div className="print:hidden">
         <Warnings a={panel.a} b={panel.b} />
       </div>
-      <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_400px] print:hidden">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_400px] print:hidden">
         <section aria-label={sideBySideWords.answers} className="card p-4">
           <h2 className="font-name mb-2 text-lg font-bold">{ASKS[panel.kind]}</h2>
           <ol>

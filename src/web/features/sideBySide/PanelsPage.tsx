@@ -57,9 +57,9 @@ function Panels({
   first: ShelfRecord | null;
 }) {
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <h1 className="font-name text-2xl font-bold">{sideBySideWords.sideBySide}</h1>
-      <div className="grid gap-3.5 lg:grid-cols-2">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-2">
         {first === null ? (
           <p className="card p-4 text-quiet">{sideBySideWords.freezeAVersionFirstWhat}</p>
         ) : (

@@ -16,6 +16,7 @@ import { useJarJudged } from '../../data/useJarJudged';
 import { portionsNow } from '../../data/trials';
 import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
 import { GesturePad } from '../../parts/GesturePad';
 import { JarCautions } from '../../parts/JarCautions';
 import { JarLog } from '../../parts/JarLog';
@@ -23,6 +24,15 @@ import { useTasting } from './useTasting';
 import { WhatItSays } from './WhatItSays';
 import { KeepVersion } from './KeepVersion';
 import { Mends } from './Mends';
+
+/** A phone shows one of these at a time. */
+const PARTS = [
+  { value: 'says', label: tasteWords.partSays },
+  { value: 'mends', label: tasteWords.partMends },
+  { value: 'hand', label: tasteWords.partHand },
+  { value: 'jar', label: tasteWords.partJar },
+] as const;
+type Part = (typeof PARTS)[number]['value'];
 
 /** One jar: what the mouth says of it, what would mend it, and what has happened to it. */
 export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }) {
@@ -33,6 +43,7 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
   const navigate = useNavigate();
   const draft = useTasting(jar);
   const [keeping, setKeeping] = useState(false);
+  const [shown, setShown] = useState<Part>('says');
   const context = useMemo(() => contextFor(formula, kitchen), [formula, kitchen]);
   const portions = useMemo(() => portionsNow(jar, kitchen.catalogue), [jar, kitchen.catalogue]);
   const { style } = useMemo(() => judgedBy(formula, styles, portions), [formula, styles, portions]);
@@ -75,9 +86,13 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
   const standing = standingOf(jar.events);
   const right = standing === 'right' || standing === 'right-after-mending';
   const last = standingEvents(jar.events).at(-1);
+  const only = (part: Part): string => (part === shown ? '' : 'hidden lg:block');
   return (
-    <div className="grid gap-3.5 lg:grid-cols-[minmax(0,1fr)_440px]">
-      <div className="grid content-start gap-3.5">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_440px]">
+      <div className="lg:hidden">
+        <Chips label={tasteWords.shown} value={shown} options={PARTS} onChange={setShown} />
+      </div>
+      <div className="grid content-start gap-3.5 empty:hidden">
         {open && (
           <p className="border-l-4 border-l-sweet bg-tape-soft px-3 py-2 font-semibold">
             {tasteWords.thisJarIsStillBeing}{' '}
@@ -102,8 +117,10 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
             />
           </section>
         )}
-        <WhatItSays jar={jar} settings={settings} draft={draft} />
-        <section className="card p-4">
+        <div className={only('says')}>
+          <WhatItSays jar={jar} settings={settings} draft={draft} />
+        </div>
+        <section className={`card p-4 ${only('hand')}`}>
           <h2 className="font-name mb-2 text-lg font-bold">{tasteWords.byHand}</h2>
           <GesturePad
             portions={portions}
@@ -113,7 +130,7 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
             onPut={(line, said) => void draft.say({ kind: 'added', lines: [line], note: said })}
           />
         </section>
-        <section aria-label={tasteWords.thisJarSoFar} className="card p-4">
+        <section aria-label={tasteWords.thisJarSoFar} className={`card p-4 ${only('jar')}`}>
           <div className="flex flex-wrap items-center justify-between gap-3">
             <h2 className="font-name text-lg font-bold">{tasteWords.thisJarSoFar}</h2>
             {last && (
@@ -129,7 +146,10 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
         </section>
       </div>
       <div className="grid content-start gap-3.5">
-        <section aria-label={tasteWords.whatWouldMendIt} className="card content-start p-4">
+        <section
+          aria-label={tasteWords.whatWouldMendIt}
+          className={`card content-start p-4 ${only('mends')}`}
+        >
           <div className="mb-2 flex items-baseline justify-between gap-2">
             <h2 className="font-name text-lg font-bold">{tasteWords.whatWouldMendIt}</h2>
             <span className="text-sm text-quiet">
@@ -152,7 +172,9 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
             onWeigh={(remedy) => void weigh(remedy)}
           />
         </section>
-        <JarCautions jar={jar} formulaId={id} portions={portions} kitchen={kitchen} />
+        <div className={only('jar')}>
+          <JarCautions jar={jar} formulaId={id} portions={portions} kitchen={kitchen} />
+        </div>
       </div>
     </div>
   );

@@ -58,7 +58,7 @@ function TasteBench({ working, jars: all }: { working: WorkingFormula; jars: rea
           />
         )}
         {jar && <span className="text-sm text-quiet">{STANDING_WORDS[standingOf(jar.events)]}</span>}
-        <span className="ml-auto">
+        <span className="ml-auto max-w-full min-w-0">
           <FormulaStages id={working.id} />
         </span>
       </div>

@@ -28,16 +28,26 @@ export function TasteRows({ rows, onRows }: { rows: Rows; onRows: (rows: Rows) =
   return (
     <div className="grid gap-4">
       {TASTE_ROWS.map((row) => (
+        <ThumbRow
+          key={`${row} thumb`}
+          row={row}
+          value={rows[row] ?? 0}
+          onValue={(value) => {
+            onRows({ ...rows, [row]: value });
+          }}
+        />
+      ))}
+      {TASTE_ROWS.map((row) => (
         <fieldset
           key={row}
-          className="grid grid-cols-2 items-center gap-x-3 sm:grid-cols-[6.5rem_minmax(0,1fr)_7.5rem]"
+          className="hidden items-center gap-x-3 sm:grid sm:grid-cols-[6.5rem_minmax(0,1fr)_7.5rem]"
           data-testid={`row-${row}`}
         >
           <legend className="sr-only">{tasteWords.rowOrRow2(ROW_WORDS[row][0], ROW_WORDS[row][1])}</legend>
           <span className="text-sm text-quiet sm:text-right" aria-hidden>
             {ROW_WORDS[row][0]}
           </span>
-          <span className="col-span-2 row-start-2 grid auto-cols-fr grid-flow-col gap-1 sm:col-span-1 sm:row-start-auto">
+          <span className="col-span-2 row-start-2 grid auto-cols-fr grid-flow-col gap-4 sm:col-span-1 sm:row-start-auto">
             {(row === 'bitter' ? BITTER_VALUES : VALUES).map((value) => (
               <label
                 key={value}
@@ -67,3 +77,53 @@ export function TasteRows({ rows, onRows }: { rows: Rows; onRows: (rows: Rows) =
     </div>
   );
 }
+
+const NEXT: Readonly<Record<number, TasteValue>> = { 0: 1, 1: 2, 2: 0 };
+const SHORT = ['', '', ' · ·'] as const;
+
+/** One row for a thumb: a press says a little, a second one clearly, a third takes it back. */
+function ThumbRow({
+  row,
+  value,
+  onValue,
+}: {
+  row: TasteRow;
+  value: TasteValue;
+  onValue: (value: TasteValue) => void;
+}) {
+  const sides = row === 'bitter' ? ([1] as const) : ([-1, 1] as const);
+  return (
+    <div className="grid auto-cols-fr grid-flow-col gap-4 sm:hidden" data-testid={`thumb-${row}`}>
+      {sides.map((side) => {
+        const degree = Math.sign(value) === side ? Math.abs(value) : 0;
+        const words = ROW_WORDS[row][side < 0 ? 0 : 1];
+        return (
+          <button
+            key={side}
+            type="button"
+            aria-pressed={degree > 0}
+            className={`keeps-colour min-h-16 rounded-md border px-2 font-semibold ${degree > 0 ? `border-ink text-white ${PRESSED[row]}` : 'border-edge bg-paper'}`}
+            onClick={() => {
+              const next = NEXT[degree]!;
+              onValue((next * side) as TasteValue);
+            }}
+          >
+            {words}
+            {degree > 0 && <span className="sr-only">{DEGREE[degree]}</span>}
+            <span aria-hidden>{degree > 0 ? SHORT[degree] : ''}</span>
+          </button>
+        );
+      })}
+    </div>
+  );
+}
+
+const PRESSED: Record<TasteRow, string> = {
+  acid: 'bg-acid',
+  salt: 'bg-salt',
+  sweet: 'bg-sweet-fill',
+  oil: 'bg-oil-fill',
+  body: 'bg-body-fill',
+  bite: 'bg-aroma-fill',
+  bitter: 'bg-water-fill',
+};

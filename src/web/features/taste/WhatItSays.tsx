@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { Settings } from '#contract';
 import { BITES, DRAWN_G, TASTED_ON } from '#core/trial';
 import { tasteWords } from '#words/screens/taste';
@@ -19,30 +20,10 @@ interface WhatItSaysProps {
 /** Seven rows for the mouth, and what belongs to a tasting. */
 export function WhatItSays({ jar, settings, draft }: WhatItSaysProps) {
   const { flat, on, figures, nothing } = draft;
+  const [more, setMore] = useState(false);
   return (
-    <section aria-label={tasteWords.whatDoesItSay} className="card p-4">
-      <div className="mb-3 flex flex-wrap items-center gap-4">
-        <h2 className="font-name mr-auto text-lg font-bold">{tasteWords.whatDoesItSay}</h2>
-        <Button
-          className={`min-h-16 min-w-24 ${flat ? 'border-2 border-leaf bg-tape-soft' : ''}`}
-          aria-pressed={flat}
-          onClick={() => {
-            draft.setFlat(!flat);
-          }}
-        >
-          {tasteWords.flat}
-        </Button>
-        <Button
-          className="min-h-16 min-w-24"
-          disabled={!nothing || !figures.fits}
-          title={nothing ? undefined : tasteWords.takeBackWhatWasSaid}
-          onClick={() => {
-            draft.recordTasting(true);
-          }}
-        >
-          {tasteWords.right}
-        </Button>
-      </div>
+    <section aria-label={tasteWords.whatDoesItSay} className="card p-3 sm:p-4">
+      <h2 className="font-name mb-2 hidden text-lg font-bold sm:block">{tasteWords.whatDoesItSay}</h2>
       <TasteRows rows={draft.rows} onRows={draft.setRows} />
       {draft.bites && (
         <div className="mt-3 flex flex-wrap items-center gap-2">
@@ -55,29 +36,29 @@ export function WhatItSays({ jar, settings, draft }: WhatItSaysProps) {
           />
         </div>
       )}
-      <div className="mt-4 flex flex-wrap items-start gap-4">
-        <div className="grid gap-1 font-semibold">
-          {tasteWords.tasted}
-          <Chips
-            label={tasteWords.tasted}
-            value={on}
-            options={TASTED_ON.map((value) => ({ value, label: ON_WORDS[value] }))}
-            onChange={draft.setOn}
-          />
-        </div>
-        <Figures draft={draft} />
-        <Field
-          label={tasteWords.inYourOwnWords}
-          className="min-w-52 flex-1"
-          maxLength={1000}
-          value={draft.note}
-          onText={draft.setNote}
-        />
-      </div>
-      <div className="sticky bottom-0 -mx-4 mt-3 bg-card px-4 py-3">
+      <div className="sticky bottom-0 -mx-4 mt-3 grid grid-cols-[auto_auto_minmax(0,1fr)] gap-4 bg-card px-4 py-3">
+        <Button
+          className={`min-h-16 min-w-16 px-2 sm:min-w-24 ${flat ? 'border-2 border-leaf bg-tape-soft' : ''}`}
+          aria-pressed={flat}
+          onClick={() => {
+            draft.setFlat(!flat);
+          }}
+        >
+          {tasteWords.flat}
+        </Button>
+        <Button
+          className="min-h-16 min-w-16 px-2 sm:min-w-24"
+          disabled={!nothing || !figures.fits}
+          title={nothing ? undefined : tasteWords.takeBackWhatWasSaid}
+          onClick={() => {
+            draft.recordTasting(true);
+          }}
+        >
+          {tasteWords.right}
+        </Button>
         <Button
           kind="main"
-          className="min-h-16 w-full"
+          className="min-h-16"
           disabled={nothing || !figures.fits}
           onClick={() => {
             draft.recordTasting(false);
@@ -86,10 +67,40 @@ export function WhatItSays({ jar, settings, draft }: WhatItSaysProps) {
           {tasteWords.recordWhatItSays}
         </Button>
       </div>
-      <p className="mt-2 text-sm text-quiet">
-        {tasteWords.aCleanFormEachTime(on === 'dish' ? tasteWords.fork : on)}
-      </p>
-      <Measured jar={jar} settings={settings} onSay={(...events) => void draft.say(...events)} />
+      <Button
+        className="mt-2 sm:hidden"
+        aria-expanded={more}
+        onClick={() => {
+          setMore(!more);
+        }}
+      >
+        {tasteWords.moreOfIt}
+      </Button>
+      <div className={more ? '' : 'hidden sm:block'}>
+        <div className="mt-2 flex flex-wrap items-start gap-4">
+          <div className="grid gap-1 font-semibold">
+            {tasteWords.tasted}
+            <Chips
+              label={tasteWords.tasted}
+              value={on}
+              options={TASTED_ON.map((value) => ({ value, label: ON_WORDS[value] }))}
+              onChange={draft.setOn}
+            />
+          </div>
+          <Figures draft={draft} />
+          <Field
+            label={tasteWords.inYourOwnWords}
+            className="min-w-52 flex-1"
+            maxLength={1000}
+            value={draft.note}
+            onText={draft.setNote}
+          />
+        </div>
+        <p className="mt-2 text-sm text-quiet">
+          {tasteWords.aCleanFormEachTime(on === 'dish' ? tasteWords.fork : on)}
+        </p>
+        <Measured jar={jar} settings={settings} onSay={(...events) => void draft.say(...events)} />
+      </div>
     </section>
   );
 }

@@ -91,11 +91,11 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
     <div>
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
         <NameTape name={formula.name} detail={versionsWords.versions} />
-        <span className="ml-auto">
+        <span className="ml-auto max-w-full min-w-0">
           <FormulaStages id={id} />
         </span>
       </div>
-      <div className="grid gap-3.5 lg:grid-cols-[minmax(0,440px)_minmax(0,1fr)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,440px)_minmax(0,1fr)]">
         <section aria-label={versionsWords.lineage} className="card p-4">
           <div className="mb-2 flex flex-wrap items-baseline justify-between gap-2">
             <h2 className="font-name text-lg font-bold">{versionsWords.lineage}</h2>
