@@ -17,6 +17,7 @@ import { BEAT_MS, lockFolder, type FolderLock, type LockOwner } from './folder/l
 import { closeToOthers } from './folder/modes';
 import { loadBatches } from './demo/demoBatches';
 import { loadJars } from './demo/demoJars';
+import { dayHere, longAgo } from './demo/demoClock';
 import { loadPlans } from './demo/demoPlans';
 import { BatchStore } from './features/batches/store';
 import { loadDemo } from './demo/loadDemo';
@@ -227,14 +228,19 @@ async function furnish(db: Database, options: StartOptions): Promise<void> {
 
 async function fillDemo(db: Database, now: () => Date): Promise<number> {
   const shared = new SharedStore(db, now);
-  const loaded = await loadDemo(new FormulaStore(db, now), shared);
-  if (loaded === 0) return 0;
+  const today = dayHere(now());
+  const loaded = await loadDemo(new FormulaStore(db, longAgo(now())), shared);
+  if (loaded === 0) {
+    // A demo that was opened before has a day of its own today, too, as long as nobody planned it.
+    await loadPlans(shared, today, true);
+    return 0;
+  }
   await loadJars((at) => new TrialStore(db, () => at), now());
   await loadBatches((at) => {
     const jars = new TrialStore(db, () => at);
     return { jars, batches: new BatchStore(db, () => at, jars) };
   }, now());
-  await loadPlans(shared, now().toISOString().slice(0, 10));
+  await loadPlans(shared, today);
   return loaded;
 }
 

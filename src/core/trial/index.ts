@@ -92,3 +92,4 @@ export {
   type WeighingWindow,
   type ScaleReading,
 } from './weighing';
+export { standingComplaints } from './standingComplaints';

@@ -25,6 +25,12 @@ export interface MakingSetting {
   readonly vessel: Vessel;
 }
 
+/** A line that nobody could read, and whether it belongs before the oil. */
+interface Unread {
+  readonly early: boolean;
+  readonly step: DoStep;
+}
+
 /** @throws RangeError where the scale factor is no number above 0 */
 export function planMaking(reckoning: Reckoning, judgement: Judgement, setting: MakingSetting): MakingPlan {
   const { scaleFactor, tool, seconds, roomC, bottles } = setting;
@@ -45,16 +51,19 @@ export function planMaking(reckoning: Reckoning, judgement: Judgement, setting: 
       },
     ];
   });
-  const unread = counted.flatMap(({ addition, reading }): DoStep[] =>
+  const unread = counted.flatMap(({ addition, reading }): Unread[] =>
     reading.status === 'read'
       ? []
       : [
           {
-            kind: 'do',
-            id: addition.id,
-            deed: 'said',
-            seconds: null,
-            said: `${addition.amountText} ${addition.ingredientText}`.trim(),
+            early: addition.phase === 'base',
+            step: {
+              kind: 'do',
+              id: addition.id,
+              deed: 'said',
+              seconds: null,
+              said: `${addition.amountText} ${addition.ingredientText}`.trim(),
+            },
           },
         ],
   );
@@ -63,8 +72,13 @@ export function planMaking(reckoning: Reckoning, judgement: Judgement, setting: 
     massG: exactly(portion.massG.nominal * scaleFactor),
   }));
   const steps = makingSteps(lines, tipsFor(portions, plannedVolumeMl, setting), { tool, seconds });
-  // What could not be read cannot be placed: before the last deed.
+  // What could not be read goes where its part of the formula does: with the base before the oil, else before the last deed.
   const mix = steps.at(-1)?.kind === 'do' ? steps.length - 1 : steps.length;
+  const oils = new Set(lines.filter(({ ingredient }) => ingredient.category === 'oil').map(({ id }) => id));
+  const oil = steps.findIndex(({ id }) => oils.has(id));
+  const first = oil < 0 ? mix : oil;
+  const stepsOf = (early: boolean): readonly DoStep[] =>
+    unread.filter((one) => one.early === early).map(({ step }) => step);
   return {
     scaleFactor,
     plannedVolumeMl,
@@ -72,7 +86,13 @@ export function planMaking(reckoning: Reckoning, judgement: Judgement, setting: 
     seconds,
     roomC,
     bottles,
-    steps: [...steps.slice(0, mix), ...unread, ...steps.slice(mix)],
+    steps: [
+      ...steps.slice(0, first),
+      ...stepsOf(true),
+      ...steps.slice(first, mix),
+      ...stepsOf(false),
+      ...steps.slice(mix),
+    ],
   };
 }
 

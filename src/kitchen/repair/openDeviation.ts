@@ -1,4 +1,5 @@
 /** The latest step went otherwise than planned, and nobody has said yet what is to be done about it. */
+import { sensibleDecimals } from '#core/quantity';
 import { MEASURE_WORDS, sayMeasure } from '#words/palate';
 import type { Catalogue } from '#core/ingredient';
 import {
@@ -25,6 +26,8 @@ export interface OpenDeviation {
 const FINE_G = 0.1;
 /** Less is not worth a word. */
 const SHOWN_G = 0.05;
+/** Asked for 235 g and given 235 nothing is off, whatever stands behind the figure. */
+const halfAStep = (shownG: number): number => 0.5 * 10 ** -sensibleDecimals(shownG);
 
 export function openDeviation(
   states: readonly StepState[],
@@ -57,7 +60,7 @@ export function deviationNote(
     .filter(({ step, status }) => step.kind === 'weigh' && status === 'done')
     .map((state) => ({ state, byG: state.massG - (state.plannedG ?? state.massG) }))
     .sort((a, b) => Math.abs(b.byG) - Math.abs(a.byG))[0];
-  if (!off || Math.abs(off.byG) < SHOWN_G) return null;
+  if (!off || Math.abs(off.byG) < Math.max(SHOWN_G, halfAStep(off.state.plannedG ?? 0))) return null;
   const name = stepName(off.state.step, catalogue, making, settings, off.state);
   const amount = `${formatAmount(Math.abs(off.byG), 'g', settings)} ${off.byG > 0 ? 'over' : 'under'}`;
   if (!strongest) return atWorkWords.nameCameOutAmount(name, amount);

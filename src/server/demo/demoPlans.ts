@@ -30,6 +30,14 @@ const service = (
 
 /** By how many days from today. */
 const DEMO_DAYS: Readonly<Record<number, Partial<PlanContent>>> = {
+  0: {
+    services: [
+      service('dinner-0', 'Dinner', 19, 28, [
+        ['walnut-cider', 'sturdy-leaves', false],
+        ['caraway-beet', 'warm-potato', true],
+      ]),
+    ],
+  },
   1: {
     services: [
       service('lunch-1', 'Lunch', 12, 32, [
@@ -66,10 +74,11 @@ const DEMO_DAYS: Readonly<Record<number, Partial<PlanContent>>> = {
   },
 };
 
-/** @param today YYYY-MM-DD */
-export async function loadPlans(store: SharedStore, today: string): Promise<void> {
+/** @param today YYYY-MM-DD. @param onlyEmpty days that somebody planned are left alone */
+export async function loadPlans(store: SharedStore, today: string, onlyEmpty = false): Promise<void> {
   for (const [days, content] of Object.entries(DEMO_DAYS)) {
     const day = new Date(Date.parse(today) + Number(days) * 86_400_000).toISOString().slice(0, 10);
+    if (onlyEmpty && (await store.get('plan', day)).revision > 0) continue;
     await store.replace('plan', day, { ...EMPTY_PLAN, ...content });
   }
 }

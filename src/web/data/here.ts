@@ -4,7 +4,6 @@
  */
 import { useSyncExternalStore } from 'react';
 import { readAs } from '#words/numbers';
-import { chooseKeys } from '../ui/shortcuts';
 
 export interface Here {
   readonly decimalSign: 'point' | 'comma' | null;
@@ -71,7 +70,6 @@ dark?.addEventListener('change', dim);
 
 const tell = (): void => {
   readAs({ language: chosen.dates ?? undefined, hours: chosen.hours ?? undefined });
-  chooseKeys(chosen);
   dim();
   for (const listener of listeners) listener();
 };

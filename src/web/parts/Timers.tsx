@@ -23,7 +23,7 @@ export function Timers() {
   const leftS = ({ startedAt, seconds }: TimerRecord): number =>
     seconds - (now - Date.parse(startedAt)) / 1000;
   const rung = timers.filter((timer) => leftS(timer) <= 0);
-  useRing(rung.map(({ id }) => id).join());
+  useRing(rung);
   if (!some) return null;
   return (
     <div
@@ -60,14 +60,43 @@ export function Timers() {
   );
 }
 
-/** Sounds once for each timer that comes to its end while the page is open. */
-function useRing(rung: string): void {
+/** Each timer that comes to its end while the page is open says so once: by sound, by a notification, and in the title. */
+function useRing(rung: readonly TimerRecord[]): void {
   const heard = useRef<Set<string>>(new Set());
+  const ids = rung.map(({ id }) => id).join();
+  const names = rung.map(({ label }) => label).join(', ');
   useEffect(() => {
-    const fresh = rung.split(',').filter((id) => id && !heard.current.has(id));
+    const fresh = ids.split(',').filter((id) => id && !heard.current.has(id));
     for (const id of fresh) heard.current.add(id);
-    if (fresh.length > 0) beep('time');
-  }, [rung]);
+    if (fresh.length === 0) return;
+    beep('time');
+    notify(frameWords.timeIsUp(names));
+  }, [ids, names]);
+  useEffect(() => {
+    if (names === '') return undefined;
+    // The page writes its own title whenever it changes; the timer stands before it until it is ended.
+    const mark = (): void => {
+      const before = frameWords.timeIsUp(names);
+      if (!document.title.startsWith(before)) document.title = `${before} · ${document.title}`;
+    };
+    mark();
+    const timer = setInterval(mark, 1000);
+    return () => {
+      clearInterval(timer);
+      document.title = document.title.replace(`${frameWords.timeIsUp(names)} · `, '');
+    };
+  }, [names]);
+}
+
+/** Where the cook allowed it, and the page is not in sight. */
+function notify(words: string): void {
+  if (typeof Notification === 'undefined' || Notification.permission !== 'granted' || !document.hidden)
+    return;
+  try {
+    new Notification(words, { tag: words });
+  } catch {
+    // Some browsers show them from a worker only: title and sound are left.
+  }
 }
 
 /** 4:05, 1:02:30. */

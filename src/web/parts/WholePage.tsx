@@ -2,7 +2,8 @@ import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
 import { frameWords } from '#words/screens/frame';
 import { focusHeading, keepFocus, pageHeading } from '../ui/focus';
-import { shortcutsNow, useShortcuts, type Shortcut } from '../ui/shortcuts';
+import { chooseKeys, shortcutsNow, useShortcuts, type Shortcut } from '../ui/shortcuts';
+import { useHere } from '../data/here';
 
 const KeyHelp = lazy(async () => ({ default: (await import('../ui/KeyHelp')).KeyHelp }));
 
@@ -17,6 +18,10 @@ export function WholePage() {
   const { pathname } = useLocation();
   const entered = useRef(pathname);
   const [listed, setListed] = useState<readonly Shortcut[] | null>(null);
+  const here = useHere();
+  useEffect(() => {
+    chooseKeys(here);
+  }, [here]);
   useEffect(() => keepFocus(), []);
   useEffect(() => {
     let toFocus = entered.current !== pathname;

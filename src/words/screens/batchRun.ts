@@ -1,5 +1,7 @@
 /** A batch being made: loads, temperatures, lots, papers, and its end. */
 export const batchRunWords = {
+  rightItStaysOut: 'Right, and it stays out',
+  stillAside: (what: string) => `Still aside: ${what}. Put it in above, or say that it stays out.`,
   toolnameFullLoad: (toolName: string) => `${toolName}, full load: `,
   loadLength: (length: number) => `Load ${length}: `,
   loads: 'Loads',

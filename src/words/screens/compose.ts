@@ -1,5 +1,6 @@
 /** The bench: lines, amounts, jar and vessel. */
 export const composeWords = {
+  fatNoOilPoured: 'fat by weight, no oil is poured',
   takenAs: (taken: string) => `Taken as ${taken}.`,
   insteadOther: (other: string) => `${other} instead`,
   toTheAmountAboveOr: 'to the amount above or below',

@@ -6,6 +6,7 @@ export const frameWords = {
   close: 'Close',
   forAJar: 'for a jar',
   timers: 'Timers',
+  timeIsUp: (what: string) => `Time: ${what}`,
   batches: 'Batches',
   nameCooksOnThisDevice: (name: string) => `${name} cooks on this device`,
   nobodyIsNamedOnThis: 'Nobody is named on this device yet',

@@ -73,7 +73,7 @@ export const logWords = {
   log2: 'Log',
   whatHappened: 'What happened',
   nothingInTheLogFits: 'Nothing in the log fits this search.',
-  nothingWasMadeYet: 'Nothing was made yet.',
+  nothingWasMadeYet: 'Nothing is written down yet: what is weighed, tasted and looked at stands here.',
   newer: 'Newer',
   older: 'Older',
 };

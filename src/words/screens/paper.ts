@@ -1,5 +1,7 @@
 /** What stands on paper. */
 export const paperWords = {
+  putTogether: (what: readonly string[]) =>
+    `Put in the ${what.length < 2 ? what[0]! : `${what.slice(0, -1).join(', ')} and ${what.at(-1)!}`}.`,
   stockNotKnown: 'stock not known',
   partShort: (part: string) => `${part} short`,
   n5COrBelow: '5 °C or below',

@@ -7,6 +7,7 @@ import { formatAmount, formatMass, formatMoment, formatNumber } from '#words/num
 import { batchRunWords } from '#words/screens/batchRun';
 import { withWaiting } from '../../data/jars';
 import { useKitchen } from '../../data/kitchen';
+import { asideOf, NOTHING_LEFT_G } from './stillAside';
 import { record } from '../../sync/outbox';
 import { useAppSelector } from '../../sync/store';
 import { Button } from '../../ui/Button';
@@ -21,17 +22,7 @@ export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: Trial
   const [busy, setBusy] = useState(false);
   const closed = batch.state === 'signed' || batch.state === 'called-off';
   const lines = trialLines(jar.lines, jar.events);
-  const put = (id: string, form: string): number =>
-    standingEvents(jar.events)
-      .filter(isKind('added'))
-      .flatMap(({ event }) => event.lines)
-      .filter((line) => line.ingredientId === id && line.form === form)
-      .reduce((sum, { massG }) => sum + massG, 0);
-  const aside = batch.plan.lines.filter(({ aside: how }) => how !== 'no');
-  const rest = aside.map((line) => ({
-    ...line,
-    leftG: Math.max(0, line.asideG - put(line.ingredientId, line.form)),
-  }));
+  const rest = asideOf(batch, jar.events);
   const about = { trialId: whole.id, formulaId: batch.formulaId };
   const add = (added: readonly TrialLine[]): void => {
     setBusy(true);
@@ -41,7 +32,7 @@ export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: Trial
   };
   const last = standingEvents(jar.events).filter(isKind('tasted')).at(-1);
   const ph = measuredPh(jar.events);
-  const open = rest.filter(({ aside: how, leftG }) => how === 'held-back' && leftG > 0.05);
+  const open = rest.filter(({ aside: how, leftG }) => how === 'held-back' && leftG > NOTHING_LEFT_G);
   return (
     <section aria-label={batchRunWords.finishIt} className="card grid content-start gap-3 p-4">
       <h2 className="font-name text-lg font-bold">

@@ -1,4 +1,4 @@
-import { formatDay } from '#words/numbers';
+import { formatAmount, formatDay, inSentence } from '#words/numbers';
 import { useState } from 'react';
 import type { BatchRecord } from '#contract';
 import { latestOf, signProblem, tastedRight, keepUntilProblem, type UseBy } from '#core/batch';
@@ -8,9 +8,11 @@ import { batchRunWords } from '#words/screens/batchRun';
 import { Alert } from '../../ui/Alert';
 import { useCooksQuery } from '../../data/kitchenApi';
 import { useCookHere } from '../../data/useCook';
+import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { keepUntilOf } from '#kitchen/paper';
+import { stillAside } from './stillAside';
 import { useSay } from './useSay';
 
 /** Verdict, use by, and who records it. A record that is signed is only ever added to. */
@@ -18,6 +20,7 @@ export function SignBatch({ batch }: { batch: BatchRecord }) {
   const cooks = useCooksQuery().data ?? [];
   const here = useCookHere();
   const usualName = cooks.find(({ id }) => id === here)?.name ?? '';
+  const { settings } = useKitchen();
   const { busy, error, say } = useSay(batch.id);
   const [note, setNote] = useState('');
   const [name, setName] = useState<string | null>(null);
@@ -25,7 +28,14 @@ export function SignBatch({ batch }: { batch: BatchRecord }) {
   const verdict = latestOf(batch.events, 'verdict')?.event ?? null;
   const tasted = batch.whole ? tastedRight(batch.whole.events) : null;
   const problem = signProblem(batch.state, batch.events, typed);
+  const aside = stillAside(batch);
+  const [asked, setAsked] = useState(false);
   const judge = async (right: boolean): Promise<void> => {
+    // "Right" with salt still beside the pot may be meant, or forgotten.
+    if (right && aside.length > 0 && !asked) {
+      setAsked(true);
+      return;
+    }
     if (await say({ kind: 'verdict', right, note: note.trim() })) setNote('');
   };
   return (
@@ -45,9 +55,18 @@ export function SignBatch({ batch }: { batch: BatchRecord }) {
           )}
         </p>
         <Field label={batchRunWords.anythingToRemember} maxLength={1000} value={note} onText={setNote} />
+        {asked && aside.length > 0 && (
+          <Alert>
+            {batchRunWords.stillAside(
+              aside
+                .map(({ name: what, leftG }) => `${formatAmount(leftG, 'g', settings)} ${inSentence(what)}`)
+                .join(', '),
+            )}
+          </Alert>
+        )}
         <div className="flex flex-wrap gap-4">
           <Button className="min-h-16 min-w-32 px-5" disabled={busy} onClick={() => void judge(true)}>
-            {batchRunWords.right}
+            {asked && aside.length > 0 ? batchRunWords.rightItStaysOut : batchRunWords.right}
           </Button>
           <Button className="min-h-16 min-w-32 px-5" disabled={busy} onClick={() => void judge(false)}>
             {batchRunWords.notRight}

@@ -4,7 +4,7 @@ import { RATIO_LIMITS, type Cost, type RatioSide } from '#core/composition';
 import type { Formula } from '#core/formula';
 import type { Reckoning } from '#core/reckoning';
 import type { Settings } from '#contract';
-import { formatAmount, formatMoney, formatRatio, formatSpan } from '#words/numbers';
+import { formatAmount, formatMoney, formatPercent, formatRatio, formatSpan } from '#words/numbers';
 import { composeWords } from '#words/screens/compose';
 import { Button } from '../../ui/Button';
 
@@ -21,8 +21,10 @@ interface RatioBarProps {
 export function RatioBar({ formula, reckoning, settings, cost, editing, onEditing, onSet }: RatioBarProps) {
   const { totals, servings } = reckoning;
   const ratio = totals.measures.oilToAcidVolumeRatio;
+  // Where no oil is poured the ratio says nothing: the fat leads.
+  const noOil = ratio === 0 && totals.massG > 0;
   const bounds = totals.ranges.oilToAcidVolumeRatio;
-  const span = formatSpan(bounds.low, bounds.high, (value) => formatRatio(value, settings));
+  const span = noOil ? null : formatSpan(bounds.low, bounds.high, (value) => formatRatio(value, settings));
   return (
     <div className="mb-1 flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1">
       {editing && ratio !== null ? (
@@ -46,16 +48,22 @@ export function RatioBar({ formula, reckoning, settings, cost, editing, onEditin
             }}
             disabled={ratio === null || ratio === 0}
             aria-label={
-              ratio === null
+              noOil || ratio === null
                 ? composeWords.noOilToAcidRatio
                 : composeWords.oilToAcidRatioSet(formatRatio(ratio, settings))
             }
             data-testid="ratio"
           >
-            {formatRatio(ratio, settings)}
+            {noOil
+              ? formatPercent(totals.measures.fatMassFraction, settings, 0)
+              : formatRatio(ratio, settings)}
           </button>
           <span className="text-quiet">
-            {ratio === null ? composeWords.noVinegarOrCitrusIn : composeWords.oilToAcidByVolume}
+            {noOil
+              ? composeWords.fatNoOilPoured
+              : ratio === null
+                ? composeWords.noVinegarOrCitrusIn
+                : composeWords.oilToAcidByVolume}
             {span && <span className="block text-sm">{span}</span>}
           </span>
         </div>

@@ -12,6 +12,9 @@ export function SoundSwitch() {
       aria-pressed={on}
       className="inline-flex min-h-9 items-center gap-2 rounded-md border border-edge bg-paper px-3 text-sm"
       onClick={() => {
+        // One question for both: a timer ends also while the page is out of sight.
+        if (!on && typeof Notification !== 'undefined' && Notification.permission === 'default')
+          void Notification.requestPermission();
         setSound(!on);
         setOn(!on);
         beep('taken');

@@ -13,7 +13,7 @@ import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { FormulaPending } from '../../parts/FormulaPage';
 import { usePaper } from '../../data/usePaper';
-import { formulaSheet } from '#kitchen/paper';
+import { formulaSheet, methodOf } from '#kitchen/paper';
 import { saveText } from '../../ui/saveFile';
 import { additionRows, ADDITION_HEADER } from '#kitchen/tables';
 import { StageHead } from '../../parts/StageHead';
@@ -47,13 +47,13 @@ function Share({ working }: { working: WorkingFormula }) {
       yields: formatVolume(reckoning.totals.mixedVolumeMl, settings),
       ingredients: counted.map(({ addition, reading }) => {
         const name = reading.status === 'read' ? reading.ingredient.name : addition.ingredientText;
-        return `${addition.amountText} ${name}${addition.form ? `, ${addition.form}` : ''}`.trim();
+        const said = `${addition.amountText} ${name}${addition.form ? `, ${addition.form}` : ''}`.trim();
+        // What a cook noted stands by its line; how it is made is what the making says.
+        return addition.note ? `${said} (${addition.note.split('\n').filter(Boolean).join('; ')})` : said;
       }),
-      instructions: counted.flatMap(({ addition }) =>
-        addition.note ? addition.note.split('\n').filter(Boolean) : [],
-      ),
+      instructions: methodOf(formula, reckoning, vessel, kitchen),
     };
-  }, [reckoning, formula, settings]);
+  }, [reckoning, formula, vessel, kitchen, settings]);
   const file =
     formula.name
       .toLowerCase()

@@ -2,6 +2,7 @@
 import { useMemo, useRef, useState } from 'react';
 import {
   complaintsOf,
+  standingComplaints,
   DRAWN_G,
   minutesSinceShake,
   saysNothing,
@@ -70,10 +71,10 @@ export function useTasting(jar: Jar) {
     note,
     drawnG: figures.drawn.value ?? (on === 'dish' ? 0 : DRAWN_G),
   });
-  const said = useMemo(
-    () => complaintsOf({ rows, bite: bites ? bite : null, flat, right: false }),
-    [rows, bites, bite, flat],
-  );
+  const said = useMemo(() => {
+    const now = complaintsOf({ rows, bite: bites ? bite : null, flat, right: false });
+    return now.length > 0 ? now : standingComplaints(jar.events);
+  }, [rows, bites, bite, flat, jar.events]);
   // Until a tap is written down, a second one is a wet finger's.
   const writing = useRef(false);
   const say = async (...events: readonly TrialEvent[]): Promise<void> => {
@@ -98,8 +99,10 @@ export function useTasting(jar: Jar) {
   /** What was said, and what answers it: together, so that one undo is one step back. */
   const mended = async (answer: TrialEvent): Promise<void> => {
     const before = tasting(false);
+    const unsaid = saysNothing({ rows, flat, right: false, note });
     clear();
-    await say({ kind: 'tasted', ...before }, answer);
+    // What was recorded before is not said twice.
+    await (unsaid ? say(answer) : say({ kind: 'tasted', ...before }, answer));
   };
   return {
     rows,
