@@ -31,6 +31,9 @@ test('a dressing made, amended and frozen by keyboard alone', { tag: '@always' }
   await page.getByRole('button', { name: 'Keep' }).focus();
   await keyboard.press('Enter');
   await expect(compose.row('Honey')).toContainText('lime blossom');
+  // The focus is back where it was; a control beside it takes no letters.
+  await expect(compose.amount('Honey')).toBeFocused();
+  await keyboard.press('Tab');
   await keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('set the ratio');
   await keyboard.press('Escape');

@@ -43,6 +43,11 @@ export function restoreFocus(opener: Element | null = null): void {
     opener.focus({ preventScroll: true });
     return;
   }
+  // Nothing had it, on purpose: a field that had it before would swallow the next key.
+  if (opener === document.body) {
+    focusHeading(pageHeading());
+    return;
+  }
   for (const { element, within } of [...had].reverse()) {
     if (passes(element)) continue;
     if (isThere(element)) {
