@@ -26,7 +26,10 @@ export function BatchLog({ batch }: { batch: BatchRecord }) {
   const who = (cookId: string | null): string => cooks.find(({ id }) => id === cookId)?.initials ?? '';
   const trials = [...batch.loads, ...(batch.whole ? [batch.whole] : [])];
   return (
-    <section aria-label={batchRunWords.record} className="card grid content-start gap-2 p-4">
+    <section
+      aria-label={batchRunWords.record}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-2 p-4"
+    >
       <h2 className="font-name text-lg font-bold">{batchRunWords.record}</h2>
       <ol className="text-sm" data-testid="batch-log">
         <Line at={batch.at} who={who(batch.by.cookId)}>

@@ -66,7 +66,10 @@ export function BatchPlanner({ working, version, versions, draft, setDraft }: Pl
         kitchen={kitchen}
         request={request}
       />
-      <section aria-label={batchPlanWords.thePlan} className="card grid content-start gap-3 p-4">
+      <section
+        aria-label={batchPlanWords.thePlan}
+        className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4"
+      >
         {STATE_HINTS[state] && (
           <p className="border-l-4 border-l-oil pl-3 font-semibold" data-testid="unproven">
             {batchPlanWords.vNumberIsStatehints(version.number, STATE_HINTS[state])}
@@ -108,7 +111,7 @@ export function BatchPlanner({ working, version, versions, draft, setDraft }: Pl
         )}
       </section>
       {shown ? (
-        <div className="grid content-start gap-3.5">
+        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
           <LoadsAside {...shown} settings={settings} />
           <PullTable
             list={shown.plan.pullList}

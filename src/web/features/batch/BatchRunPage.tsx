@@ -61,13 +61,13 @@ function Run({ batch }: { batch: BatchRecord }) {
         </span>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]">
-        <div className="grid content-start gap-3.5">
+        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
           <RunLoads batch={batch} />
           {batch.whole && <FinishBatch batch={batch} whole={batch.whole} />}
           {!closed && batch.whole && <SignBatch batch={batch} />}
           <BatchLog batch={batch} />
         </div>
-        <div className="grid content-start gap-3.5">
+        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
           <Papers batch={batch} />
           <HandWork batch={batch} />
           <Temperatures batch={batch} />

@@ -73,7 +73,7 @@ function Day({ day, shown }: { day: string; shown: readonly BatchRecord[] }) {
         )}
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]">
-        <div className="grid content-start gap-3.5">
+        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
           <section aria-label={batchRunWords.batchesOfTheDay} className="card overflow-x-auto p-4">
             {shown.length === 0 ? (
               <p>

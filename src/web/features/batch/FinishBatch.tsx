@@ -34,7 +34,10 @@ export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: Trial
   const ph = measuredPh(jar.events);
   const open = rest.filter(({ aside: how, leftG }) => how === 'held-back' && leftG > NOTHING_LEFT_G);
   return (
-    <section aria-label={batchRunWords.finishIt} className="card grid content-start gap-3 p-4">
+    <section
+      aria-label={batchRunWords.finishIt}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4"
+    >
       <h2 className="font-name text-lg font-bold">
         {batchRunWords.together}{' '}
         {formatMass(

@@ -33,7 +33,10 @@ export function HandWork({ batch }: { batch: BatchRecord }) {
     await save(SETTINGS_ID, settings, next).catch(() => undefined);
   };
   return (
-    <section aria-label={batchRunWords.handWork} className="card grid content-start gap-2 p-4">
+    <section
+      aria-label={batchRunWords.handWork}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-2 p-4"
+    >
       <h2 className="font-name text-lg font-bold">{batchRunWords.handWork}</h2>
       <p className="text-sm" data-testid="hand-work">
         {took?.kind === 'hand-work'

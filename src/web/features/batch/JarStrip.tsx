@@ -55,7 +55,10 @@ export function JarStrip({ working, version }: { working: WorkingFormula; versio
     void paper.print('strip', { strip, words }, `jar-strip-${version.number}.pdf`);
   };
   return (
-    <section aria-label={batchPlanWords.jarStrip} className="card grid content-start gap-3 p-4 print:hidden">
+    <section
+      aria-label={batchPlanWords.jarStrip}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4 print:hidden"
+    >
       <h2 className="font-name text-lg font-bold">{batchPlanWords.jarStrip}</h2>
       <p className="text-quiet">{batchPlanWords.tapeItUprightOnThe(version.number)}</p>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-2">

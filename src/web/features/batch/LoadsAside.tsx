@@ -48,7 +48,10 @@ export function LoadsAside({
         ];
   const warm = Math.max(...loads.map(({ warmingK }) => cooling.startC + warmingK));
   return (
-    <section aria-label={batchRunWords.loads} className="card grid content-start gap-2 p-4">
+    <section
+      aria-label={batchRunWords.loads}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-2 p-4"
+    >
       <h2 className="font-name text-lg font-bold">
         {batchRunWords.formHandsonsOfWork(
           loads.length === 1 ? batchRunWords.oneLoad : batchRunWords.lengthLoads(loads.length),

@@ -50,7 +50,10 @@ export function Orders({ day }: { day: string }) {
     setLines(lines.map((line, i) => (i === at ? { ...line, ...patch } : line)));
   };
   return (
-    <section aria-label={batchPlanWords.orders} className="card grid content-start gap-3 p-4 print:hidden">
+    <section
+      aria-label={batchPlanWords.orders}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4 print:hidden"
+    >
       <h2 className="font-name text-lg font-bold">{batchPlanWords.orders}</h2>
       {error !== undefined && !choices && <Alert>{sayError(error)}</Alert>}
       {choices?.total === 0 ? (

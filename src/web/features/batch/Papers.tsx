@@ -21,7 +21,10 @@ export function Papers({ batch }: { batch: BatchRecord }) {
   const skipFits = Number.isInteger(skip) && skip >= 0 && skip <= 60;
   const onSheet = LABEL_SIZES.find(({ id }) => id === size)?.sheet !== null;
   return (
-    <section aria-label={batchRunWords.paper} className="card grid content-start gap-3 p-4 print:hidden">
+    <section
+      aria-label={batchRunWords.paper}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4 print:hidden"
+    >
       <h2 className="font-name text-lg font-bold">{batchRunWords.paper}</h2>
       <div className="flex flex-wrap gap-2">
         <Button

@@ -45,7 +45,10 @@ export function RunLoads({ batch }: { batch: BatchRecord }) {
   const open = batch.state !== 'called-off' && !batch.whole;
   const unsent = loads.some((load) => load.waiting.size > 0);
   return (
-    <section aria-label={batchRunWords.loads} className="card grid content-start gap-3 p-4">
+    <section
+      aria-label={batchRunWords.loads}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4"
+    >
       <h2 className="font-name text-lg font-bold">
         {loads.length === 1 ? batchRunWords.theLoad : batchRunWords.lengthLoads(loads.length)}
       </h2>

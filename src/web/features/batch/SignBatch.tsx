@@ -39,7 +39,10 @@ export function SignBatch({ batch }: { batch: BatchRecord }) {
     if (await say({ kind: 'verdict', right, note: note.trim() })) setNote('');
   };
   return (
-    <section aria-label={batchRunWords.recordIt} className="card grid content-start gap-3 p-4 print:hidden">
+    <section
+      aria-label={batchRunWords.recordIt}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4 print:hidden"
+    >
       <h2 className="font-name text-lg font-bold">{batchRunWords.recordIt}</h2>
       <UseByForm batch={batch} />
       <div className="grid gap-2 border-t border-rule pt-3">

@@ -23,7 +23,10 @@ export function Temperatures({ batch }: { batch: BatchRecord }) {
     event.kind === 'temperature' ? [{ id, at, event }] : [],
   );
   return (
-    <section aria-label={batchRunWords.temperatures} className="card grid content-start gap-2 p-4">
+    <section
+      aria-label={batchRunWords.temperatures}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-2 p-4"
+    >
       <h2 className="font-name text-lg font-bold">{batchRunWords.temperatures}</h2>
       {read.length === 0 && <p className="text-quiet">{batchRunWords.noneReadYet}</p>}
       <ul className="text-sm" data-testid="temperatures">

@@ -103,7 +103,10 @@ export function FromPantryPage() {
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[360px_minmax(0,1fr)]">
-      <section aria-label={fromPantryWords.whatIsThere} className="card grid content-start gap-3 p-4">
+      <section
+        aria-label={fromPantryWords.whatIsThere}
+        className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4"
+      >
         <h1 className="font-name text-xl font-bold">{fromPantryWords.fromThePantry}</h1>
         <HandList lines={lines} onLines={setLines} context={context} kitchen={kitchen} />
       </section>

@@ -19,7 +19,7 @@ export function KitchenNews() {
     </Link>
   );
   return (
-    <div className="grid content-start gap-3.5">
+    <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
       <News title={logWords.madeThisWeek} none={logWords.nothingYetThisWeek}>
         {news.week.map(({ formulaId, count }) => (
           <li key={formulaId}>

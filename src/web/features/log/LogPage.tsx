@@ -135,7 +135,7 @@ function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly J
             </details>
           ))}
         </section>
-        <div className="grid content-start gap-3.5">
+        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
           {newest && <LookAt working={working} jar={newest} place={placeOf(newest)} />}
           {finished.length > 0 && <MadeOverTime working={working} jars={finished} all={jars} />}
           <Lineage working={working} jars={jars} />

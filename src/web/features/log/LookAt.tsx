@@ -47,7 +47,10 @@ export function LookAt({ working, jar, place }: { working: WorkingFormula; jar: 
     void say({ kind: 'looked', saw, seconds: typed * 60, predicted: predictedBy(hold, jar), note });
   };
   return (
-    <section aria-label={logWords.lookAtIt} className="card grid content-start gap-3 p-4">
+    <section
+      aria-label={logWords.lookAtIt}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4"
+    >
       <h2 className="font-name text-lg font-bold">{logWords.lookAtJarPlace(place)}</h2>
       {hold && <p className="text-sm text-quiet">{logWords.theModelHold(sayHold(hold))}</p>}
       <Field

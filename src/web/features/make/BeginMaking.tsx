@@ -97,7 +97,10 @@ export function BeginMaking({
         void begin();
       }}
     >
-      <section aria-label={makeWords.whatItNeeds} className="card grid content-start gap-4 p-5">
+      <section
+        aria-label={makeWords.whatItNeeds}
+        className="card grid grid-cols-[minmax(0,1fr)] content-start gap-4 p-5"
+      >
         <h2 className="font-name text-lg font-bold">{makeWords.beforeTheFirstGram}</h2>
         <div className="grid grid-cols-[minmax(0,1fr)] gap-4 sm:grid-cols-2">
           <Field

@@ -27,7 +27,7 @@ export function DisputePanel({
   return (
     <section
       aria-label={makeWeighWords.twoRecordsOfOneStep}
-      className="card grid content-start gap-4 border-l-4 border-l-acid p-5 sm:p-8"
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-4 border-l-4 border-l-acid p-5 sm:p-8"
     >
       <h2 className="font-name text-3xl font-bold">
         {makeWeighWords.stepnameWhichWeightCounts(stepName(step, catalogue, making, settings))}

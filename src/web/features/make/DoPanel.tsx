@@ -44,7 +44,10 @@ export function DoPanel({ step, making, jar, place, of, words, onSay, onActions 
     };
   });
   return (
-    <section aria-label={makeWords.thisStep} className="card grid content-start gap-4 p-5 sm:p-8">
+    <section
+      aria-label={makeWords.thisStep}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-4 p-5 sm:p-8"
+    >
       <h2
         className={`font-name font-bold ${label.length > LONG ? 'text-2xl sm:text-3xl' : 'text-4xl sm:text-5xl'}`}
         data-testid="step-name"

@@ -21,7 +21,10 @@ export function DonePanel({
 }) {
   const { takes, counted, closedBy, massG, status } = state;
   return (
-    <section aria-label={makeWords.aStepThatIsDone} className="card grid content-start gap-4 p-5 sm:p-8">
+    <section
+      aria-label={makeWords.aStepThatIsDone}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-4 p-5 sm:p-8"
+    >
       <h2 className="font-name text-4xl font-bold" data-step-heading>
         {name}
         {massG > 0 && `, ${formatAmount(massG, 'g', settings)}`}

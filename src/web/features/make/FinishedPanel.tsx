@@ -43,7 +43,10 @@ export function FinishedPanel({
     );
   }
   return (
-    <section aria-label={makeWords.allInTheJar} className="card grid content-start gap-4 p-5 sm:p-8">
+    <section
+      aria-label={makeWords.allInTheJar}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-4 p-5 sm:p-8"
+    >
       <h2 className="font-name text-4xl font-bold" data-step-heading>
         {makeWords.allInTheJar}
       </h2>
@@ -83,7 +86,10 @@ function LoadFinished({
   const toBatch = `/formulas/${jar.formulaId}/batch/${batch.batchId}`;
   const main = 'flex-1 basis-60 border-leaf bg-bottle text-white hover:bg-bottle-soft';
   return (
-    <section aria-label={makeWords.loadWeighed} className="card grid content-start gap-4 p-5 sm:p-8">
+    <section
+      aria-label={makeWords.loadWeighed}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-4 p-5 sm:p-8"
+    >
       <h2 className="font-name text-4xl font-bold" data-step-heading>
         {makeWords.loadLoadOfPartIs(batch.load, batch.of)}
       </h2>

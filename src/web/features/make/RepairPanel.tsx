@@ -18,7 +18,7 @@ export function RepairPanel(props: RepairPanelProps) {
   return (
     <section
       aria-label={makeWeighWords.itWentOtherwise}
-      className="card grid content-start gap-4 border-l-4 border-l-acid p-5 sm:p-6"
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-4 border-l-4 border-l-acid p-5 sm:p-6"
     >
       <h2 className="font-name text-3xl font-bold sm:text-4xl" data-testid="went-otherwise">
         {headline(

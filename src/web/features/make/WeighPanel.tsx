@@ -36,7 +36,7 @@ export function WeighPanel(props: WeighPanelProps) {
   return (
     <section
       aria-label={makeWeighWords.thisStep}
-      className="card grid content-start gap-1.5 p-3 sm:px-6 sm:py-4"
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-1.5 p-3 sm:px-6 sm:py-4"
     >
       <div className="flex items-start justify-between gap-4">
         <ScaleLine

@@ -62,7 +62,10 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
     setId(newId());
   };
   return (
-    <section aria-label={measuresWords.weighOne} className="card grid content-start gap-4 p-4">
+    <section
+      aria-label={measuresWords.weighOne}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-4 p-4"
+    >
       <h2 className="font-name text-lg font-bold">{measuresWords.weighOne}</h2>
       <div className="flex flex-wrap items-start gap-3">
         <Choice

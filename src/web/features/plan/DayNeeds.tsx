@@ -27,7 +27,10 @@ export function DayNeeds({ day, content, shelf, kitchen }: DayNeedsProps) {
   );
   if (all.length === 0) return <div />;
   return (
-    <section aria-label={planWords.whatTheDayNeeds} className="card grid content-start gap-1 p-4">
+    <section
+      aria-label={planWords.whatTheDayNeeds}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-1 p-4"
+    >
       <h2 className="font-name text-lg font-bold">{planWords.whatTheDayNeeds}</h2>
       <ul data-testid="day-needs">
         {all.map(({ formulaId, ml, highMl }) => {

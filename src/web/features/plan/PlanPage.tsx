@@ -153,7 +153,7 @@ function Day({ day, thing, onDay }: DayProps) {
       )}
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_340px]">
         <TickList day={day} plan={plan} content={content} now={now} onChange={change} />
-        <div className="grid content-start gap-3.5">
+        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
           <ServiceForm
             content={content}
             shelf={shelf}

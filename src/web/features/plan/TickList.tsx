@@ -24,7 +24,10 @@ export function TickList({ day, plan, content, now, onChange }: TickListProps) {
     .sort(([, a], [, b]) => a.localeCompare(b));
   const isFree = ({ after }: DayTask): boolean => after.every((id) => done[id] !== undefined);
   return (
-    <section aria-label={planWords.toDo} className="card grid content-start gap-1 p-4">
+    <section
+      aria-label={planWords.toDo}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-1 p-4"
+    >
       <h2 className="font-name text-lg font-bold">{planWords.toDo}</h2>
       {plan.placed.length === 0 && behind.length === 0 && (
         <p className="text-quiet">{planWords.nothingYet}</p>

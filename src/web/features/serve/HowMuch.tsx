@@ -43,7 +43,10 @@ export function HowMuch({ dish, own, kitchen, version, formulaId, volumeMl, mass
   // Up, so that nobody runs out.
   const batch = Math.ceil(need.highMl / 100) / 10;
   return (
-    <section aria-label={serveWords.howMuch} className="card grid content-start gap-2 p-4">
+    <section
+      aria-label={serveWords.howMuch}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-2 p-4"
+    >
       <p className="font-name text-4xl font-bold" data-testid="need">
         {formatVolume(need.ml, settings)}
       </p>

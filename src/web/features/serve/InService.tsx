@@ -78,8 +78,11 @@ export function InService({
     [judgement, volumeMl, tool, seconds, settings, vessel],
   );
   return (
-    <div className="grid content-start gap-3.5">
-      <section aria-label={serveWords.when} className="card grid content-start gap-2 p-4">
+    <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
+      <section
+        aria-label={serveWords.when}
+        className="card grid grid-cols-[minmax(0,1fr)] content-start gap-2 p-4"
+      >
         <h2 className="font-name text-lg font-bold">{serveWords.when}</h2>
         <Choice
           label={serveWords.whenItGoesOn}
@@ -113,7 +116,10 @@ export function InService({
           </p>
         )}
       </section>
-      <section aria-label={serveWords.onTheLine} className="card grid content-start gap-2 p-4">
+      <section
+        aria-label={serveWords.onTheLine}
+        className="card grid grid-cols-[minmax(0,1fr)] content-start gap-2 p-4"
+      >
         <h2 className="font-name text-lg font-bold">{serveWords.onTheLine}</h2>
         <p data-testid="line-hold">
           {`${hold ? sayHold(hold) : serveWords.nothingInItSeparates} ${sayRemix(remixOf(hold))}`}

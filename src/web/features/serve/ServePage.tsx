@@ -63,7 +63,7 @@ function Serve({ working, versions }: { working: WorkingFormula; versions: reado
       />
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[310px_minmax(0,1fr)_360px]">
         <DishForm dish={dish} />
-        <div className="grid content-start gap-3.5">
+        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
           <HowMuch
             dish={dish}
             own={own}

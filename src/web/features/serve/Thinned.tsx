@@ -16,7 +16,7 @@ export function Thinned({ dish, own }: { dish: Dish; own: readonly DressedEntry[
   return (
     <section
       aria-label={serveWords.thinned}
-      className="card grid content-start gap-1 p-4"
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-1 p-4"
       data-testid="thinned"
     >
       <h2 className="font-name text-lg font-bold">

@@ -23,7 +23,7 @@ export function ImportPage() {
       <h1 className="font-name text-2xl font-bold">{shareWords.bringInARecipe}</h1>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[400px_minmax(0,1fr)]">
         <WhatYouHave text={text} onText={setText} says={source.kind === 'nothing' ? source.says : ''} />
-        <div className="grid content-start gap-3.5">
+        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
           {source.kind === 'document' && <DocumentPart key={text} value={source.value} />}
           {source.kind === 'stock' && <StockPart key={text} source={source} />}
           {source.kind === 'records' && <RecordsPart key={text} source={source} />}
@@ -98,7 +98,10 @@ function DocumentPart({ value }: { value: unknown }) {
   const [readDocument, reading] = useReadDocumentMutation();
   const [report, setReport] = useState<ImportReport | null>(null);
   return (
-    <section aria-label={shareWords.document} className="card grid content-start gap-3 p-4">
+    <section
+      aria-label={shareWords.document}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4"
+    >
       <p>{shareWords.thisIsADocumentOf}</p>
       <Button
         kind="main"

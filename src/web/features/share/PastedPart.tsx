@@ -104,7 +104,10 @@ export function PastedPart({ text, kitchen, onMade }: PastedPartProps) {
       </section>
     );
   return (
-    <section aria-label={shareWords.theDraft} className="card grid content-start gap-3 p-4">
+    <section
+      aria-label={shareWords.theDraft}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4"
+    >
       <TextField
         control={draft.form.control}
         name="name"

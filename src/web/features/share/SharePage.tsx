@@ -75,7 +75,10 @@ function Share({ working }: { working: WorkingFormula }) {
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <StageHead id={working.id} name={formula.name} detail={shareWords.toOthers} />
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-2">
-        <section aria-label={shareWords.forms} className="card grid content-start gap-1 p-4">
+        <section
+          aria-label={shareWords.forms}
+          className="card grid grid-cols-[minmax(0,1fr)] content-start gap-1 p-4"
+        >
           <h2 className="font-name text-lg font-bold">{shareWords.asOthersCanReadIt}</h2>
           <ul>
             <li className="flex flex-wrap items-center gap-3 border-t border-rule py-2">

@@ -43,7 +43,10 @@ export function StockPart({
   };
   const error = bringing.error ?? saving.error;
   return (
-    <section aria-label={shareWords.stockAndIngredients} className="card grid content-start gap-3 p-4">
+    <section
+      aria-label={shareWords.stockAndIngredients}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4"
+    >
       <p data-testid="stock-says">
         {shareWords.aTableOfIngredientsForm(
           changed.length === 0 ? shareWords.nothingOfStockPriceOr : changed.length,
@@ -95,7 +98,10 @@ export function RecordsPart({
   const [add, adding] = useAddRecordsMutation();
   const report = adding.data;
   return (
-    <section aria-label={shareWords.whatWasMade} className="card grid content-start gap-3 p-4">
+    <section
+      aria-label={shareWords.whatWasMade}
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4"
+    >
       <p>
         {shareWords.formWhatIsHereAlready(
           batches.length > 0

@@ -99,7 +99,7 @@ function Panel({ panel }: { panel: PanelRecord }) {
             <Alert className="mt-2">{sideBySideWords.notRecordedError(sayError(answering.error))}</Alert>
           )}
         </section>
-        <div className="grid content-start gap-3.5">
+        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
           <Result panel={panel} cards={cards} said={said} />
           <PourSheet panel={panel} cards={cards} />
         </div>

@@ -113,7 +113,7 @@ function NewPanel({ asked }: { asked: ShelfRecord }) {
   return (
     <form
       aria-label={sideBySideWords.newTasting}
-      className="card grid content-start gap-4 p-4"
+      className="card grid grid-cols-[minmax(0,1fr)] content-start gap-4 p-4"
       onSubmit={(event) => {
         event.preventDefault();
         void start();

@@ -92,7 +92,7 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
       <div className="lg:hidden">
         <Chips label={tasteWords.shown} value={shown} options={PARTS} onChange={setShown} />
       </div>
-      <div className="grid content-start gap-3.5 empty:hidden">
+      <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5 empty:hidden">
         {open && (
           <p className="border-l-4 border-l-sweet bg-tape-soft px-3 py-2 font-semibold">
             {tasteWords.thisJarIsStillBeing}{' '}
@@ -145,7 +145,7 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
           <JarLog jar={jar} catalogue={kitchen.catalogue} settings={settings} />
         </section>
       </div>
-      <div className="grid content-start gap-3.5">
+      <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
         <section
           aria-label={tasteWords.whatWouldMendIt}
           className={`card content-start p-4 ${only('mends')}`}

@@ -217,7 +217,7 @@ function VersionRow({
   const cook = cooks.find(({ id }) => id === version.by.cookId);
   return (
     <li
-      className="grid grid-cols-[2.6rem_1fr_auto] items-center gap-x-2 border-b border-rule py-2"
+      className="grid grid-cols-[2.6rem_minmax(0,1fr)] items-center gap-x-2 sm:grid-cols-[2.6rem_minmax(0,1fr)_auto] border-b border-rule py-2"
       style={{ paddingLeft: `${depth * 18}px` }}
       data-testid={`version-${version.number}`}
     >
@@ -228,7 +228,7 @@ function VersionRow({
         {sayState(standings, provenAfter)}
         {version.parent !== null && row.branches && versionsWords.branchedFromVParent(version.parent)}
       </span>
-      <span className="flex gap-1.5">
+      <span className="col-start-2 flex flex-wrap gap-1.5 sm:col-start-auto">
         <Button onClick={onCompare}>{versionsWords.compare}</Button>
         <Button
           onClick={onRestore}
