@@ -17,6 +17,7 @@ export class Make {
     await this.page.getByRole('link', { name: 'Make', exact: true }).click();
     // Compose has a button that freezes, too.
     await expect(this.page.getByRole('heading', { name: 'Before the first gram' })).toBeVisible();
+    await this.page.getByTestId('setup').getByRole('button', { name: 'Change' }).click();
   }
   /** From the form; another making may still have the scale. */
   async start(): Promise<void> {

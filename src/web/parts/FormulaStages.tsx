@@ -1,7 +1,7 @@
 import { partsWords } from '#words/screens/parts';
 import { NavLink } from 'react-router';
 
-const STAGES = [
+export const STAGES = [
   { path: 'compose', label: partsWords.compose },
   { path: 'make', label: partsWords.make },
   { path: 'taste', label: partsWords.taste },

@@ -1,9 +1,10 @@
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
-import { useLocation } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { frameWords } from '#words/screens/frame';
 import { focusHeading, keepFocus, pageHeading } from '../ui/focus';
 import { chooseKeys, shortcutsNow, useShortcuts, type Shortcut } from '../ui/shortcuts';
 import { useHere } from '../data/here';
+import { STAGES } from './FormulaStages';
 
 const KeyHelp = lazy(async () => ({ default: (await import('../ui/KeyHelp')).KeyHelp }));
 
@@ -44,7 +45,17 @@ export function WholePage() {
       observer.disconnect();
     };
   }, [pathname]);
+  const navigate = useNavigate();
+  const formula = /^\/formulas\/[^/]+/.exec(pathname)?.[0];
   useShortcuts([
+    ...(formula
+      ? STAGES.map(({ path, label }, place): Shortcut => ({
+          keys: [`alt+${place + 1}`],
+          inFields: true,
+          does: frameWords.toStage(label),
+          run: () => void navigate(`${formula}/${path}`),
+        }))
+      : []),
     {
       keys: ['?'],
       does: frameWords.showTheseKeys,

@@ -31,6 +31,7 @@ export const frameWords = {
   toThePage: 'To the page',
   ygrana: 'Ygrana',
   showTheseKeys: 'show these keys',
+  toStage: (stage: string) => `to ${stage}`,
   onThisPage: 'On this page',
   menu: 'Menu',
   stageTitles: {

@@ -1,5 +1,11 @@
 /** Making a jar step by step. */
 export const makeWords = {
+  setUp: (volume: string, vessel: string, tool: string, kitchen: string) =>
+    `${volume} in the ${vessel}; ${tool}; ${kitchen}.`,
+  kitchenNotMeasured: 'the kitchen not measured',
+  kitchenAt: (degrees: string) => `the kitchen at ${degrees} °C`,
+  changeSetUp: 'Change',
+  thatIsIt: 'That is it',
   stepAloud: (step: string, place: number, of: number) => `${step}, step ${place} of ${of}`,
   stepOf: (place: number, of: number) => `Step ${place} of ${of}`,
   showSteps: 'All steps',

@@ -15,6 +15,7 @@ import { useBeginJar } from '../../sync/beginJar';
 import { cookHere } from '../../sync/cook';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
+import { useKept } from '../../sync/useKept';
 import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { CautionLines } from '../../parts/CautionLines';
@@ -53,8 +54,9 @@ export function BeginMaking({
   const tool = chosenTool ?? usualTool(vessel);
   const seconds =
     chosenTool === formula.tool && formula.mixSeconds !== null ? formula.mixSeconds : usualSeconds(tool);
-  const [roomText, setRoomText] = useState('');
-  const [bottles, setBottles] = useState<BottlesInUse>({});
+  const [roomText, setRoomText] = useKept('room-c', '', 'device');
+  const [bottles, setBottles] = useKept<BottlesInUse>(`bottles-${working.id}`, {}, 'device');
+  const [setup, setSetup] = useState(false);
 
   const typedMl = typedNumber(volumeText, { above: 0, to: 1_000_000 });
   const wantedMl = typedMl.blank ? volumeMl : typedMl.value;
@@ -102,7 +104,19 @@ export function BeginMaking({
         className="card grid grid-cols-[minmax(0,1fr)] content-start gap-4 p-5"
       >
         <h2 className="font-name text-lg font-bold">{makeWords.beforeTheFirstGram}</h2>
-        <div className="grid grid-cols-[minmax(0,1fr)] gap-4 sm:grid-cols-2">
+        <SetUpLine
+          says={makeWords.setUp(
+            formatAmount(wantedMl ?? volumeMl, 'ml', settings),
+            vessel.name,
+            TOOL_WORDS[tool].toLowerCase(),
+            room === null ? makeWords.kitchenNotMeasured : makeWords.kitchenAt(roomText),
+          )}
+          open={setup}
+          onOpen={setSetup}
+        />
+        <div
+          className={`grid-cols-[minmax(0,1fr)] gap-4 sm:grid-cols-2 ${setup || !volumeFits || roomWrong ? 'grid' : 'hidden'}`}
+        >
           <Field
             label={makeWords.howMuchMl}
             inputMode="decimal"
@@ -147,7 +161,7 @@ export function BeginMaking({
         <div className="border-l-4 border-l-sweet pl-3 text-sm">
           <CautionLines of={judgement} />
         </div>
-        <Bottles poured={poured} bottles={bottles} onBottles={setBottles} />
+        {setup && <Bottles poured={poured} bottles={bottles} onBottles={setBottles} />}
         <p className="text-sm text-quiet">
           {cook ? makeWords.nameCooksOnThisDevice(cook.name) : makeWords.nobodyIsNamedOnThis}
         </p>
@@ -164,6 +178,24 @@ export function BeginMaking({
       </section>
       {plan && <StepsToCome plan={plan} kitchen={kitchen} />}
     </form>
+  );
+}
+
+/** One line is enough where nothing is otherwise than last time. */
+function SetUpLine({ says, open, onOpen }: { says: string; open: boolean; onOpen: (open: boolean) => void }) {
+  return (
+    <p className="flex flex-wrap items-center gap-x-4 gap-y-2 text-lg" data-testid="setup">
+      {says}
+      <Button
+        aria-expanded={open}
+        className="min-h-11"
+        onClick={() => {
+          onOpen(!open);
+        }}
+      >
+        {open ? makeWords.thatIsIt : makeWords.changeSetUp}
+      </Button>
+    </p>
   );
 }
 

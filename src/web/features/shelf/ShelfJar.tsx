@@ -43,13 +43,25 @@ export const ShelfJar = memo(function ShelfJar({
   const { oilToAcidVolumeRatio: ratio, fatMassFraction: fat } = reckoning.totals.measures;
   const volume = formatAmount(reckoning.totals.mixedVolumeMl, 'ml', settings);
   const unread = reckoning.additions.filter(({ reading }) => reading.status === 'unread').length;
+  const lead =
+    ratio !== null && ratio > 0
+      ? formatRatio(ratio, settings)
+      : shelfWords.fatFat(formatPercent(fat, settings, 0));
+  // All that is seen of it is heard of it: the name first, and raw egg is not left out.
+  const aloud = [
+    formula.name,
+    `${lead} · ${volume}`,
+    sayStanding(formula.basedOnVersion, record.changed),
+    ...(state === 'tried' || state === 'proven' ? [VERSION_STATE_WORDS[state]] : []),
+    ...(reckoning.portions.length > 0 ? [shelfWords.keepsDays(keeping.days, keeping.cold)] : []),
+    ...(rawEgg ? [shelfWords.rawEgg] : []),
+    ...(unread > 0
+      ? [shelfWords.unreadFormNotRead(unread, unread === 1 ? shelfWords.line : shelfWords.lines)]
+      : []),
+  ].join(', ');
   return (
     <li className="group/jar relative">
-      <Link
-        to={`/formulas/${record.id}/compose`}
-        className="group flex h-full flex-col"
-        aria-label={`${formula.name}, ${volume}`}
-      >
+      <Link to={`/formulas/${record.id}/compose`} className="group flex h-full flex-col" aria-label={aloud}>
         <span className="board relative flex h-[236px] items-end justify-center pb-[7px]">
           <Jar
             vessel={vessel}
@@ -64,10 +76,7 @@ export const ShelfJar = memo(function ShelfJar({
             {formula.name}
           </span>
           <span className="pt-1 text-sm">
-            {ratio !== null && ratio > 0
-              ? formatRatio(ratio, settings)
-              : shelfWords.fatFat(formatPercent(fat, settings, 0))}{' '}
-            · {volume}
+            {lead} · {volume}
           </span>
           <span className="text-sm text-quiet">
             {sayStanding(formula.basedOnVersion, record.changed)}
