@@ -207,6 +207,9 @@ test(
     await page.getByRole('button', { name: 'Set', exact: true }).click();
     await expect(page.getByTestId('use-by')).toContainText('3 days, shallot was a day old');
     await page.getByRole('button', { name: 'Right', exact: true }).click();
+    const staysOut = page.getByRole('button', { name: 'Right, and it stays out' });
+    await expect(page.getByText(/^Still aside: /)).toBeVisible();
+    await staysOut.click();
     await expect(page.getByTestId('verdict')).toContainText('Right.');
     await page.getByLabel('Recorded by').fill('');
     await expect(page.getByText('Type who records it.')).toBeVisible();

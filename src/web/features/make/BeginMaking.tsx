@@ -37,8 +37,6 @@ export function BeginMaking({
   const { formula } = working;
   const kitchen = useKitchen();
   const { settings } = kitchen;
-  const cooks = useCooksQuery().data ?? [];
-  const cook = cooks.find(({ id }) => id === cookHere());
   const jar = useBeginJar(working);
   const own = vesselOf(formula, kitchen.vessels);
   const reckoning = useMemo(
@@ -162,9 +160,7 @@ export function BeginMaking({
           <CautionLines of={judgement} />
         </div>
         {setup && <Bottles poured={poured} bottles={bottles} onBottles={setBottles} />}
-        <p className="text-sm text-quiet">
-          {cook ? makeWords.nameCooksOnThisDevice(cook.name) : makeWords.nobodyIsNamedOnThis}
-        </p>
+        <WhoCooks />
         <Button
           kind="main"
           type="submit"
@@ -178,6 +174,16 @@ export function BeginMaking({
       </section>
       {plan && <StepsToCome plan={plan} kitchen={kitchen} />}
     </form>
+  );
+}
+
+/** Whose making it will be in the log. */
+function WhoCooks() {
+  const cook = (useCooksQuery().data ?? []).find(({ id }) => id === cookHere());
+  return (
+    <p className="text-sm text-quiet">
+      {cook ? makeWords.nameCooksOnThisDevice(cook.name) : makeWords.nobodyIsNamedOnThis}
+    </p>
   );
 }
 
