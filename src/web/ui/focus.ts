@@ -60,7 +60,11 @@ export function restoreFocus(opener: Element | null = null): void {
   focusHeading(pageHeading());
 }
 
-const isLost = (): boolean => document.activeElement === null || document.activeElement === document.body;
+/** A control that is switched off may keep it by name, and hears no key. */
+function isLost(): boolean {
+  const active = document.activeElement;
+  return active === null || active === document.body || active.matches(':disabled');
+}
 
 /** Watches over the focus of the whole page. @returns how to stop */
 export function keepFocus(): () => void {
