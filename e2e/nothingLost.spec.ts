@@ -105,7 +105,7 @@ test(
     await theirs.saved();
     await back(page);
     await expect(page.getByRole('button', { name: 'Keep mine: 3 tsp' })).toBeVisible();
-    await page.getByRole('heading').first().click();
+    await page.getByRole('heading', { level: 2 }).first().click();
     await page.keyboard.press('k');
     await expect(page.getByRole('button', { name: 'Keep mine: 3 tsp' })).toBeHidden();
     await mine.saved();

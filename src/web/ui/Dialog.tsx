@@ -34,7 +34,13 @@ export function Dialog({ title, open, onClose, children, wide = false }: DialogP
           onCloseAutoFocus={(event) => {
             // No button of ours is a trigger in the library's sense: it would give the focus to nothing.
             event.preventDefault();
-            restoreFocus(opener.current);
+            // A key may have gone on to something else already while the sheet went away.
+            const active = document.activeElement;
+            const wentOn =
+              active !== null &&
+              active !== document.body &&
+              !(event.target instanceof Node && event.target.contains(active));
+            if (!wentOn) restoreFocus(opener.current);
           }}
           className={`card fixed top-1/2 left-1/2 z-50 max-h-[90vh] ${wide ? 'w-[min(820px,94vw)]' : 'w-[min(680px,94vw)]'} -translate-x-1/2 -translate-y-1/2 overflow-auto p-5 shadow-xl`}
         >
