@@ -47,6 +47,8 @@ const VIEWS = [
       await page.getByRole('heading', { name: /^Shallot/ }).waitFor();
       await weigh(page, 14.2);
       await page.getByRole('button', { name: /^Take 14/ }).waitFor();
+      // The hands of the stand-ins are folded again.
+      await page.getByTestId('hands').locator('summary').click();
     },
   },
   {

@@ -108,7 +108,7 @@ export function WeighPanel(props: WeighPanelProps) {
         />
       )}
       {onScale && !typing && window && (
-        <p className="hidden text-lg text-quiet [@media(min-height:760px)_and_(min-width:1100px)]:block">
+        <p className="hidden text-lg text-quiet [@media(min-height:880px)_and_(min-width:1100px)]:block">
           {scale.status === 'ready' ? makeWeighWords.takenByItselfWhenIt : ''}
         </p>
       )}
