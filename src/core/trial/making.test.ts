@@ -110,6 +110,15 @@ describe('steps', () => {
     expect(deeds('60 ml cider vinegar', '180 ml rapeseed oil')).toEqual([]);
   });
 
+  it('put what could not be read where its part of the formula is: the base before the oil', () => {
+    const made = plan(['60 ml cider vinegar', '7 glorps of moonlight', '90 ml olive oil']);
+    const order = made.steps.map((step): string =>
+      step.kind === 'weigh' ? step.line.ingredientId : step.kind === 'do' ? step.deed : step.kind,
+    );
+    expect(order.indexOf('said')).toBeLessThan(order.indexOf('olive_ev'));
+    expect(order.indexOf('said')).toBeGreaterThan(order.indexOf('vin_cider5'));
+  });
+
   it('weigh nothing to taste, keep what could not be read, and scale every amount', () => {
     const made = plan(
       ['60 ml cider vinegar', 'pepper to taste', '7 glorps of moonlight', '90 ml olive oil'],

@@ -10,6 +10,7 @@ import {
   complaintsOf,
   isAsPlanned,
   saysNothing,
+  standingComplaints,
   standingOf,
   trialPortions,
   versionState,
@@ -121,5 +122,15 @@ describe('what a mouth says', () => {
     expect(sayTasting({ ...PLAIN, rows: { acid: 2, bite: -1 } })).toBe('Too sharp 2, faint, on a leaf');
     expect(sayTasting({ ...PLAIN, right: true, on: 'dish' })).toBe('Right, on the dish');
     expect(sayTasting(PLAIN)).toBe('No complaint, on a leaf');
+  });
+});
+
+describe('what is still to be mended', () => {
+  const says = { rows: { salt: -1 as const } };
+  it('is what the last tasting complained of, until something goes in or it is right', () => {
+    expect(standingComplaints(logOf([]))).toEqual([]);
+    expect(standingComplaints(logOf([tasted(says)]))).toEqual([{ complaint: 'needs-salt', severity: 1 }]);
+    expect(standingComplaints(logOf([tasted(says), added(line('salt_table', 0.4))]))).toEqual([]);
+    expect(standingComplaints(logOf([tasted(says), tasted({ right: true })]))).toEqual([]);
   });
 });

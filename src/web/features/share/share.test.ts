@@ -6,7 +6,7 @@ import { toJsonLd } from '#core/interchange';
 import { reckonFormula } from '#core/reckoning';
 import { DEFAULT_VESSEL_ID, STARTING_VESSELS } from '#core/vessel';
 import { addTyped } from '#kitchen/edits';
-import { formulaSheet } from '#kitchen/paper';
+import { formulaSheet, methodOf } from '#kitchen/paper';
 import { sourceOf } from '#kitchen/tables';
 import { sayReport } from '#kitchen/tables';
 
@@ -123,5 +123,30 @@ describe('what somebody brought', () => {
     expect(sayReport({ ...none, added: ['a', 'b'], same: ['c'], ingredientsKept: ['d'] })).toBe(
       '2 formulas brought in; 1 here already; 1 ingredients kept as this kitchen has them.',
     );
+  });
+});
+
+describe('how it is made', () => {
+  it('is said in sentences: what goes in together in one, what is done in its own; notes are no method', () => {
+    const noted = formulaOf('60 ml cider vinegar', '2 g salt', '120 ml rapeseed oil');
+    const formula = {
+      ...noted,
+      additions: noted.additions.map((addition) => ({ ...addition, note: 'label says 5 % acid' })),
+    };
+    const reckoning = reckonFormula(formula, vessel, context);
+    const method = methodOf(formula, reckoning, vessel, {
+      catalogue: REFERENCE_CATALOGUE,
+      settings: DEFAULT_SETTINGS,
+    });
+    expect(method[0]).toMatch(/^Put in the cider vinegar.* and .*salt\.$/);
+    expect(method.at(-1)).toMatch(/shake\.$/);
+    expect(method.join(' ')).not.toContain('label says');
+    const empty = formulaOf();
+    expect(
+      methodOf(empty, reckonFormula(empty, vessel, context), vessel, {
+        catalogue: REFERENCE_CATALOGUE,
+        settings: DEFAULT_SETTINGS,
+      }),
+    ).toEqual([]);
   });
 });
