@@ -192,7 +192,7 @@ export const ASIDE_WORDS: Readonly<Partial<Record<Complaint, string>>> = {
   'too-hot': 'It grows hotter as it rests. Taste again in ten minutes.',
 };
 
-const NINTHS: readonly (readonly [number, string])[] = [
+const LOST_SHARES: readonly (readonly [number, string])[] = [
   [0.87, 'nine tenths'],
   [0.7, 'three quarters'],
   [0.6, 'two thirds'],
@@ -203,7 +203,7 @@ const NINTHS: readonly (readonly [number, string])[] = [
 export function sayLost({ binder, holdS, thickness, splits, mightSplit }: Lost): readonly string[] {
   const sentences: string[] = [];
   if (binder !== null) {
-    const share = binder > 0.98 ? 'all' : NINTHS.find(([from]) => binder >= from)![1];
+    const share = binder > 0.98 ? 'all' : LOST_SHARES.find(([from]) => binder >= from)![1];
     sentences.push(`It loses ${share} of what binds.`);
   }
   if (splits) sentences.push('It would split.');

@@ -16,6 +16,7 @@ export interface Handed {
   readonly gesture: Gesture | null;
 }
 
+/** Weights of the loss: estimate. */
 const NEARNESS = 0.4;
 const SHORT = 4;
 const FARTHEST = 3;

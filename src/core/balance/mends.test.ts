@@ -178,6 +178,13 @@ describe('several complaints at once', () => {
     expect(first!.effect.palate.salt.value!).toBeGreaterThan(answer.before.judgement.palate.salt.value!);
   });
 
+  it('mend the thickness though nothing can be done about the other', () => {
+    const thin = dressing('yoghurt_whole 160g, lemon_juice 12ml, milk 40g, salt_table 1.6g');
+    const { remedies } = mend(thin, 'too-thin', { also: [{ complaint: 'harsh-garlic', severity: 1 }] });
+    expect(remedies.length).toBeGreaterThan(0);
+    expect(remedies.every(({ partial }) => partial)).toBe(true);
+  });
+
   it('that exclude each other are said to', () => {
     const { remedies, meaningless } = mend(jar, 'too-salty', { also });
     expect(remedies).toEqual([]);

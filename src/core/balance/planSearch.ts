@@ -8,7 +8,7 @@
 import { mixedVolumeMlPerG } from '#core/composition';
 import type { Ingredient } from '#core/ingredient';
 import { scaledRow, solveLinear, type LinearRow } from '#core/numeric';
-import { PALATE, verdictOf, type PalateKey, type PalatePortion, type Style } from '#core/palate';
+import { PALATE, type PalateKey, type PalatePortion, type Style } from '#core/palate';
 import { exactly } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
 import type { Complaint, PlanSpec, Severity, PlanId } from './complaints';
@@ -17,7 +17,8 @@ import { inHand, reachedOf, type Handed } from './inHand';
 import type { Asked } from './together';
 import { enoughG } from './tooFar';
 import { effectOf, lessAcidThanAllowed, type Effect, type State } from './effect';
-import { ceilingOf } from './ceilings';
+import { burdenOf, reachOf } from './burden';
+import { underCeilings } from './underCeilings';
 import { centreOf } from './centre';
 import {
   doseG,
@@ -78,22 +79,6 @@ const CENTRING = { factor: 1.05, per100G: 0.5 };
 /** Below this share of a dose a line is numerical dust. */
 const DUST = 1e-4;
 
-/** Nobody goes on past what a cook puts in at most: what is left up to the ceiling bounds it as stock does. */
-function underCeilings(mayAdd: readonly MayAdd[], { portions, style }: RemedyRequest): readonly MayAdd[] {
-  const all = portions.reduce((sum, { massG }) => sum + massG.nominal, 0);
-  return mayAdd.flatMap((one): MayAdd[] => {
-    const ceiling = ceilingOf(one.ingredient, style?.id ?? null);
-    if (ceiling === null || ceiling >= 1) return [one];
-    const has = portions.reduce(
-      (sum, { ingredient, massG }) => sum + (ingredient.id === one.ingredient.id ? massG.nominal : 0),
-      0,
-    );
-    // (has + y) ≤ ceiling (all + y)
-    const most = Math.min(one.stockG ?? Infinity, (ceiling * all - has) / (1 - ceiling));
-    return most > 0 ? [{ ...one, stockG: most }] : [];
-  });
-}
-
 /** One plan: its rows, its subsets, its answers. */
 export class PlanSearch {
   readonly mayAdd: readonly MayAdd[];
@@ -109,7 +94,9 @@ export class PlanSearch {
     readonly targets: Limits,
     mayAdd: readonly MayAdd[],
   ) {
-    this.mayAdd = request.allowAll ? mayAdd : underCeilings(mayAdd, request);
+    this.mayAdd = request.allowAll
+      ? mayAdd
+      : underCeilings(mayAdd, request.portions, request.style?.id ?? null);
     this.rows = measureRows(request.portions, this.mayAdd);
     this.limits = this.withTargets(this.notMuchMore(keepWithin(this.rows, request.style?.windows ?? {})));
   }
@@ -343,7 +330,19 @@ export class PlanSearch {
       planId: this.spec.id,
       doses,
       effect,
-      burden: (cost ?? this.costOf(doses)) + burdenOf(this, doses, effect),
+      burden: (cost ?? this.costOf(doses)) + burdenOf(this.about(), doses, effect),
+    };
+  }
+
+  private about(): Parameters<typeof burdenOf>[0] {
+    const { before, request, targets, spec } = this;
+    return {
+      before,
+      targets,
+      style: request.style,
+      wholeBand: request.complaint === 'into-band',
+      forBody: spec.body !== undefined,
+      jarCost: request.jarCost ?? null,
     };
   }
 
@@ -396,52 +395,6 @@ const mostOf = (used: readonly number[], y: readonly number[]): number =>
 const kindOf = ({ category, id }: Ingredient): string => (['oil', 'salt'].includes(category) ? category : id);
 
 const TASTES = ['acid', 'salt', 'sweet'] as const;
-
-/** To take a thing at all, the more the farther a cook reaches for it; in kitchen steps. */
-const REACHES = { jar: 1, pantry: 2.5, staple: 3 } as const;
-const reachOf = ({ from = 'jar' }: MayAdd): number => REACHES[from];
-/** A dressing that held for less than this is shaken again anyway, s. */
-const HELD_S = 600;
-/** What it newly brings weighs as much as this many kitchen steps; rule: estimate. */
-const WEIGHS = { grave: 20, allergen: 8, point: 1 / 3, halvedHold: 1.5, doubledBody: 0.7, dearer: 2 };
-const MOST_HALVINGS = 4;
-
-/** The taster wins over the window: what was complained of is not held against the answer. */
-function scoreBesides({ request, targets }: PlanSearch, { palate }: Effect): number | null {
-  const { style, complaint } = request;
-  if (!style || complaint === 'into-band') return style && verdictOf(palate, style).score;
-  const asked = new Set(Object.keys(targets));
-  if (asked.has('sweet') || asked.has('sugarToAcid'))
-    for (const key of ['sweet', 'sugarToAcid']) asked.add(key);
-  const windows = Object.fromEntries(Object.entries(style.windows).filter(([key]) => !asked.has(key)));
-  return verdictOf(palate, { ...style, windows }).score;
-}
-
-function burdenOf(search: PlanSearch, doses: readonly Dose[], effect: Effect): number {
-  const { before, request, spec } = search;
-  const score = scoreBesides(search, effect);
-  const grave = effect.newCautions.filter(({ tier }) => tier === 1).length;
-  const [was, is] = [before.hold, effect.hold];
-  const heldS = Math.min(was?.medianS ?? Infinity, FOR_GOOD_S);
-  const lost =
-    was && is && heldS >= HELD_S ? Math.log2(heldS / Math.min(is.medianS ?? Infinity, FOR_GOOD_S)) : 0;
-  const body =
-    was && is && !spec.body
-      ? Math.abs(
-          Math.log2(is.state.thickness.apparentViscosityPaS / was.state.thickness.apparentViscosityPaS),
-        )
-      : 0;
-  const cost = doses.reduce((sum, { mayAdd, massG }) => sum + (mayAdd.pricePerG ?? 0) * massG, 0);
-  return (
-    WEIGHS.grave * grave +
-    WEIGHS.allergen * effect.newAllergens.length +
-    (score === null ? 0 : (100 - score) * WEIGHS.point) +
-    WEIGHS.halvedHold * Math.min(MOST_HALVINGS, Math.max(0, lost)) +
-    WEIGHS.doubledBody * (Number.isFinite(body) ? Math.min(MOST_HALVINGS, body) : 0) +
-    (request.jarCost ? (WEIGHS.dearer * cost) / request.jarCost : 0)
-  );
-}
-const FOR_GOOD_S = 14 * 86_400;
 
 export const ranked = (remedies: readonly Remedy[]): readonly Remedy[] =>
   [...remedies].sort((a, b) => a.burden - b.burden || a.doses.length - b.doses.length);

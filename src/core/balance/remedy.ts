@@ -95,7 +95,10 @@ function* searchAll(request: RemedyRequest, before: State): Work<Found> {
       },
       stateOf(withDoses(request.portions, remedy.doses), before.unread),
     );
-    remedies.push(...tasted.remedies.map((after) => joined(remedy, after, before, request)));
+    if (tasted.remedies.length > 0)
+      remedies.push(...tasted.remedies.map((after) => joined(remedy, after, before, request)));
+    // What the tastes ask for is there already, or cannot be had: the thickness is mended all the same.
+    else remedies.push(tasted.met ? remedy : { ...remedy, partial: true });
   }
   return { ...thickness, remedies };
 }
@@ -177,11 +180,11 @@ function byBody(search: PlanSearch): readonly Remedy[] {
     gum: spec.gum ?? false,
   };
   const found = bodyWays(asked, mayAdd).map(({ handed, partial }): Remedy => {
-    const found = search.remedyOf([handed]);
+    const exact = search.remedyOf([handed]);
     const masses = new Map([[mayAdd.indexOf(handed.mayAdd), handed.massG]]);
     const remedy = {
-      ...found,
-      burden: found.burden + OUTSIDE * outsideOf(search.rows, search.limits, masses),
+      ...exact,
+      burden: exact.burden + OUTSIDE * outsideOf(search.rows, search.limits, masses),
     };
     return partial ? { ...remedy, partial, burden: remedy.burden + PART_BURDEN } : remedy;
   });

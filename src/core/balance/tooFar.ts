@@ -6,6 +6,7 @@ import type { PalateKey, Windows } from '#core/palate';
 import { valueWith } from './inHand';
 import type { Limits, MeasureRow } from './program';
 
+/** Estimate. */
 const TWICE = 2;
 /** Beyond this many times the answer nobody goes. */
 const MOST_TIMES = 12;
