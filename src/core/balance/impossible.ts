@@ -11,7 +11,8 @@ import type { Category, Ingredient } from '#core/ingredient';
 import { solveLinear } from '#core/numeric';
 import { PALATE, type PalateKey } from '#core/palate';
 import { limitRows } from './program';
-import type { Dose, PlanSearch } from './planSearch';
+import type { PlanSearch } from './planSearch';
+import type { Dose } from './remedyRequest';
 
 export interface Dilution {
   readonly measure: PalateKey;

@@ -6,7 +6,8 @@
 import { solveLinear, type LinearRow } from '#core/numeric';
 import { PALATE } from '#core/palate';
 import { doseG, limitRows } from './program';
-import { subsetsOf, type PlanSearch } from './planSearch';
+import { type PlanSearch } from './planSearch';
+import { subsetsOf } from './subsets';
 import type { Work } from './steps';
 
 /** A kitchen step is worth taking for a twentieth of what a taster notices. */

@@ -8,15 +8,15 @@
 import { mixedVolumeMlPerG } from '#core/composition';
 import type { Ingredient } from '#core/ingredient';
 import { scaledRow, solveLinear, type LinearRow } from '#core/numeric';
-import { PALATE, type PalateKey, type PalatePortion, type Style } from '#core/palate';
+import { PALATE, type PalateKey, type PalatePortion } from '#core/palate';
 import { exactly } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
-import type { Complaint, PlanSpec, Severity, PlanId } from './complaints';
-import type { Gesture } from './gestures';
+import type { PlanSpec } from './complaints';
+import type { Dose, Remedy, RemedyRequest } from './remedyRequest';
+import { subsetsOf } from './subsets';
 import { inHand, reachedOf, type Handed } from './inHand';
-import type { Asked } from './together';
 import { enoughG } from './tooFar';
-import { effectOf, lessAcidThanAllowed, type Effect, type State } from './effect';
+import { effectOf, lessAcidThanAllowed, type State } from './effect';
 import { burdenOf, reachOf } from './burden';
 import { underCeilings } from './underCeilings';
 import { centreOf } from './centre';
@@ -31,45 +31,6 @@ import {
   type MeasureRow,
 } from './program';
 import type { Work } from './steps';
-
-export interface RemedyRequest {
-  readonly portions: readonly JudgedPortion[];
-  readonly complaint: Complaint;
-  readonly severity: Severity;
-  readonly style: Style | null;
-  /** How much may still go in, ml; null: no limit. */
-  readonly roomMl: number | null;
-  readonly mayAdd: readonly MayAdd[];
-  /** Complained of as well: one plan serves them all. */
-  readonly also?: readonly Asked[];
-  /** The room is a quarter of what is there, not the jar's: nobody asked for more. */
-  readonly aQuarter?: boolean;
-  /** What the jar costs as it stands, in the kitchen's money; left out: not known. */
-  readonly jarCost?: number;
-  /** What may go in was named: the plans' own lists do not narrow it. */
-  readonly allowAll?: boolean;
-  readonly unread?: readonly string[];
-}
-
-export interface Dose {
-  readonly mayAdd: MayAdd;
-  readonly massG: number;
-  /** How a hand does it; left out: to the gram. */
-  readonly gesture?: Gesture;
-  /** From here on it is too much, g; null: not within a dozen times as much. Left out: nobody asked. */
-  readonly enoughG?: number | null;
-}
-
-export interface Remedy {
-  readonly status: 'possible';
-  readonly planId: PlanId;
-  readonly doses: readonly Dose[];
-  readonly effect: Effect;
-  /** Kitchen steps, lower is less: what plans are ranked by, with what they newly bring. */
-  readonly burden: number;
-  /** It goes part of the way: something stays outside. */
-  readonly partial?: boolean;
-}
 
 const MOST_INGREDIENTS = 3;
 const MOST_CUTS = 5;
@@ -410,17 +371,4 @@ export function withDoses(
     massG: exactly(massG),
   }));
   return [...portions, ...added];
-}
-
-/** All subsets of 0..count−1 with one to `most` members, smaller first. */
-export function subsetsOf(count: number, most: number): readonly (readonly number[])[] {
-  let level: number[][] = Array.from({ length: count }, (_, i) => [i]);
-  const all: number[][] = [...level];
-  for (let size = 2; size <= Math.min(most, count); size++) {
-    level = level.flatMap((subset) =>
-      Array.from({ length: count - 1 - subset.at(-1)! }, (_, i) => [...subset, subset.at(-1)! + 1 + i]),
-    );
-    all.push(...level);
-  }
-  return all;
 }

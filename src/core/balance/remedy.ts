@@ -12,7 +12,8 @@ import { effectOf, lessAcidThanAllowed, stateOf, type State } from './effect';
 import { outsideOf } from './inHand';
 import { diagnose, type Impossible } from './impossible';
 import { nearest } from './nearest';
-import { PlanSearch, ranked, withDoses, type Remedy, type RemedyRequest } from './planSearch';
+import { PlanSearch, ranked, withDoses } from './planSearch';
+import type { Remedy, RemedyRequest } from './remedyRequest';
 import type { Work } from './steps';
 import { togetherSpec, type Asked } from './together';
 
