@@ -184,3 +184,52 @@ test('what was recorded keeps its mends until something goes in', async ({ page 
   await expect(page.getByTestId('jar-log').getByRole('listitem')).toHaveCount(3);
   await expect(mends).toHaveCount(0);
 });
+
+/** What a wet finger may press on the station, too small or too near to its neighbour. */
+async function tooNear(page: Page): Promise<readonly string[]> {
+  return page.evaluate(
+    ([least, apart]) => {
+      const targets = [...document.querySelectorAll<HTMLElement>('#main button, #main label, #main a[href]')]
+        .filter((one) => one.getClientRects().length > 0 && !one.matches(':disabled'))
+        // The stages and what is written in a sentence belong to the page, not to the work of the hands.
+        .filter((one) => !one.closest('nav, p, summary, [role="tooltip"], [data-testid="hands"]'))
+        .filter((one) => one.tagName !== 'LABEL' || one.querySelector('input') !== null)
+        .map((one) => ({
+          name: (one.textContent.trim() || one.getAttribute('aria-label')) ?? '',
+          box: one.getBoundingClientRect(),
+          bar: one.closest('.sticky'),
+        }));
+      const faults: string[] = [];
+      targets.forEach(({ name, box, bar }, i) => {
+        if (box.height < least! - 0.5) faults.push(`${name} is ${box.height.toFixed(0)} px high`);
+        for (const other of targets.slice(i + 1)) {
+          // A bar that stays at the bottom lies over what scrolls beneath it.
+          if (other.bar !== bar) continue;
+          const across = Math.max(box.left - other.box.right, other.box.left - box.right);
+          const down = Math.max(box.top - other.box.bottom, other.box.top - box.bottom);
+          if (Math.max(across, down) < apart! - 0.5)
+            faults.push(`${name} and ${other.name} are ${Math.max(across, down).toFixed(0)} px apart`);
+        }
+      });
+      return faults;
+    },
+    [64, 16],
+  );
+}
+
+test('targets of the station are 64 px high and 16 px apart', async ({ page }) => {
+  for (const size of [
+    { width: 1280, height: 800 },
+    { width: 390, height: 844 },
+  ]) {
+    await page.setViewportSize(size);
+    const make = new Make(page);
+    await make.begin('36 ml red wine vinegar', '1 g salt', '90 ml olive oil');
+    expect.soft(await tooNear(page), `Make at ${size.width}`).toEqual([]);
+    await make.typed('36.4');
+    expect.soft(await tooNear(page), `Make, the next step at ${size.width}`).toEqual([]);
+    await page.goto(page.url().replace('/make', '/taste'));
+    await expect(page.getByRole('button', { name: 'Record what it says' })).toBeVisible();
+    expect.soft(await tooNear(page), `Taste at ${size.width}`).toEqual([]);
+  }
+});

@@ -33,7 +33,7 @@ export function GesturePad({ portions, mayAdd, context, settings, onPut }: Gestu
   };
   return (
     <section aria-label={partsWords.inByHand} className="grid gap-3" data-testid="gestures">
-      <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
+      <div className="grid grid-cols-2 gap-4 sm:grid-cols-4">
         {likely.map(({ mayAdd: one, gesture }) => {
           const words = sayDose({ mayAdd: one, massG: gesture.massG, gesture });
           return (

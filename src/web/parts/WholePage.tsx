@@ -2,6 +2,7 @@ import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { frameWords } from '#words/screens/frame';
 import { focusHeading, keepFocus, pageHeading } from '../ui/focus';
+import { nextThing } from '../ui/nextThing';
 import { chooseKeys, shortcutsNow, useShortcuts, type Shortcut } from '../ui/shortcuts';
 import { useHere } from '../data/here';
 import { STAGES } from './FormulaStages';
@@ -56,6 +57,15 @@ export function WholePage() {
           run: () => void navigate(`${formula}/${path}`),
         }))
       : []),
+    {
+      keys: ['PageDown'],
+      always: ['PageDown'],
+      byFoot: true,
+      inSheets: true,
+      when: () => nextThing() !== null,
+      does: frameWords.theNextThing,
+      run: () => nextThing()?.click(),
+    },
     {
       keys: ['?'],
       does: frameWords.showTheseKeys,

@@ -23,6 +23,11 @@ export function Field({ label, value, onText, problem, hint, className = '', ...
         value={value}
         aria-invalid={Boolean(problem)}
         aria-describedby={problem || hint ? saysId : undefined}
+        onFocus={(event) => {
+          // A figure is typed anew, not edited: a finger has no "select all".
+          if (/^(decimal|numeric)$/.test(rest.inputMode ?? '')) event.target.select();
+          rest.onFocus?.(event);
+        }}
         onChange={(event) => {
           onText(event.target.value);
         }}

@@ -13,6 +13,10 @@ export interface Shortcut {
   readonly always?: readonly string[];
   /** The key that was taught as the foot switch does it, too. */
   readonly byFoot?: boolean;
+  /** Also while a sheet lies over the page. */
+  readonly inSheets?: boolean;
+  /** Where it says no, the key stays the browser's: Page Down scrolls a page that has no next thing. */
+  readonly when?: () => boolean;
 }
 
 /** What this device chose about keys. */
@@ -65,7 +69,8 @@ export function useShortcuts(shortcuts: readonly Shortcut[]): void {
   });
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if (event.defaultPrevented || document.querySelector('[role="dialog"]')) return;
+      if (event.defaultPrevented) return;
+      const underSheet = document.querySelector('[role="dialog"]') !== null;
       const name = nameOf(event);
       const foot = current.current.find(
         ({ always, byFoot }) =>
@@ -74,7 +79,10 @@ export function useShortcuts(shortcuts: readonly Shortcut[]): void {
       const found = foot ?? current.current.find(({ keys }) => keys.includes(name));
       if (!found || (!foot && takesKey(event.target, event.key) && !found.inFields)) return;
       if (!foot && !choice.singleKeys && isSingle(name)) return;
+      if ((underSheet && !found.inSheets) || found.when?.() === false) return;
       event.preventDefault();
+      // A foot that rests on the switch is one press.
+      if (foot && event.repeat) return;
       found.run();
     };
     registered.add(current);

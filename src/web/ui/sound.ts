@@ -1,6 +1,16 @@
 /** Short tones, if the device's cook wants them. */
 const KEY = 'ygrana-sound';
 
+/** Whether anybody has said yes or no on this device. */
+export function soundChosen(): boolean {
+  try {
+    return localStorage.getItem(KEY) !== null;
+  } catch {
+    // A browser that keeps nothing would ask at every making.
+    return true;
+  }
+}
+
 export function soundOn(): boolean {
   try {
     return localStorage.getItem(KEY) === 'on';

@@ -2,6 +2,7 @@
 import { formatCount } from '#words/numbers';
 
 export const batchPlanWords = {
+  typeHowMuch: 'type how much',
   jarsOfASize: 'jars of a size',
   whatIsOnHand: 'what is on hand',
   aNumberAboveNothing: 'A number above nothing.',

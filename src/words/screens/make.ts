@@ -86,8 +86,6 @@ export const makeWords = {
   undoTheLast: 'Undo the last',
   itWentOtherwise: 'It went otherwise',
   make: 'Make',
-  soundOn: 'Sound on',
-  soundOff: 'Sound off',
   theMaking: 'the making',
   theWholeBatch: 'the whole batch',
   loadLoadOfPart: (load: number, part: number) => `load ${load} of ${part}`,

@@ -121,6 +121,7 @@ function FreezeFirst({
       </p>
       <Button
         kind={hasVersions ? 'plain' : 'main'}
+        data-next={hasVersions ? undefined : ''}
         disabled={working.save !== 'saved' || freezing.isLoading}
         onClick={() => void run()}
       >

@@ -175,6 +175,7 @@ function TakeOn({ working, version, draft, read, state, plan, request }: TakeOnP
       />
       <Button
         kind="main"
+        data-next
         type="submit"
         className="min-h-11 flex-1 basis-64"
         disabled={!dayFits || beginning.isLoading}

@@ -99,6 +99,7 @@ export function FinishBatch({ batch, whole }: { batch: BatchRecord; whole: Trial
         <div className="flex flex-wrap gap-4 print:hidden">
           <Link
             to={`/formulas/${batch.formulaId}/taste?jar=${whole.id}`}
+            data-next={last ? undefined : ''}
             className="inline-flex min-h-16 flex-1 basis-56 items-center justify-center rounded-md bg-bottle px-5 text-lg font-semibold text-white hover:bg-bottle-soft"
           >
             {batchRunWords.tasteAndFinish}

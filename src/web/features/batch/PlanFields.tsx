@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { useForm, type Control } from 'react-hook-form';
 import { VERSION_STATE_WORDS } from '#words/version';
 import { TOOL_WORDS } from '#words/hold';
@@ -11,6 +11,7 @@ import type { Kitchen } from '#kitchen/reading';
 import { batchPlanWords } from '#words/screens/batchPlan';
 import { ChoiceField, TextField } from '../../form/fields';
 import { TARGET_KINDS, TARGET_WORDS, type BatchDraft, type DraftProblems, type TargetKind } from './draft';
+import { useShortcuts } from '../../ui/shortcuts';
 import { openVessels } from '#kitchen/batch';
 
 interface PlanFieldsProps {
@@ -58,8 +59,21 @@ export function PlanFields(props: PlanFieldsProps) {
     });
   }, [form, setDraft]);
   const kind = watch('kind');
+  const fields = useRef<HTMLElement>(null);
+  useShortcuts([
+    {
+      keys: ['a'],
+      does: batchPlanWords.typeHowMuch,
+      run: () => {
+        const field = fields.current?.querySelector('input');
+        field?.focus();
+        field?.select();
+      },
+    },
+  ]);
   return (
     <section
+      ref={fields}
       aria-label={batchPlanWords.howMuchAndWithWhat}
       className="card grid grid-cols-1 content-start gap-2.5 p-4 print:hidden"
     >

@@ -83,6 +83,7 @@ export function RunLoads({ batch }: { batch: BatchRecord }) {
                 </span>
                 <Link
                   to={`/formulas/${batch.formulaId}/make?jar=${load.id}`}
+                  data-next={i === next && open ? '' : undefined}
                   className={
                     i === next && open
                       ? 'inline-flex min-h-16 w-full items-center justify-center rounded-md bg-bottle px-3 font-semibold text-white hover:bg-bottle-soft print:hidden'
@@ -243,6 +244,7 @@ function Combine({
       </div>
       <Button
         kind="main"
+        data-next
         className="min-h-16 flex-1 basis-64 text-lg"
         disabled={combining.isLoading || unsent}
         onClick={() => void run()}

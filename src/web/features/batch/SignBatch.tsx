@@ -92,6 +92,7 @@ export function SignBatch({ batch }: { batch: BatchRecord }) {
         />
         <Button
           kind="main"
+          data-next
           type="submit"
           className="min-h-16 flex-1 basis-56 text-lg"
           disabled={busy || problem !== null}

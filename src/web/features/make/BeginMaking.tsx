@@ -22,6 +22,7 @@ import { CautionLines } from '../../parts/CautionLines';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { secondsOf, stepWordsOf } from '#kitchen/repair';
+import { SoundOffer } from '../../parts/Sound';
 import { sayClock } from '../../parts/Timers';
 
 const ROOM_PROBLEM = makeWords.n5To60COr;
@@ -161,9 +162,11 @@ export function BeginMaking({
         </div>
         {setup && <Bottles poured={poured} bottles={bottles} onBottles={setBottles} />}
         <WhoCooks />
+        <SoundOffer />
         <Button
           kind="main"
           type="submit"
+          data-next
           className="min-h-16 text-lg"
           disabled={!plan || roomWrong || !jar.ready || jar.busy}
         >

@@ -58,7 +58,7 @@ export function FinishedPanel({
       </p>
       <Measured jar={jar} settings={settings} onSay={onSay} />
       <div className="flex flex-wrap gap-4">
-        <Button kind="main" className="min-h-16 flex-1 basis-60 text-xl" onClick={onTaste}>
+        <Button kind="main" data-next className="min-h-16 flex-1 basis-60 text-xl" onClick={onTaste}>
           {makeWords.tasteIt}
         </Button>
         <Button className="min-h-16 px-6 text-lg" onClick={onAnother}>
@@ -96,11 +96,11 @@ function LoadFinished({
       <p className="text-lg">{children}</p>
       <div className="flex flex-wrap gap-4">
         {next ? (
-          <Link to={`/formulas/${jar.formulaId}/make?jar=${next.id}`} className={`${WIDE} ${main}`}>
+          <Link to={`/formulas/${jar.formulaId}/make?jar=${next.id}`} data-next className={`${WIDE} ${main}`}>
             {makeWords.onToLoadLoad(next.batch!.load)}
           </Link>
         ) : (
-          <Link to={toBatch} className={`${WIDE} ${main}`}>
+          <Link to={toBatch} data-next className={`${WIDE} ${main}`}>
             {makeWords.allLoadsWeighedToThe}
           </Link>
         )}

@@ -10,7 +10,6 @@ import { NameTape, WithJars } from '../../parts/FormulaPage';
 import { FormulaStages } from '../../parts/FormulaStages';
 import { BeginMaking } from './BeginMaking';
 import { Making } from './Making';
-import { SoundSwitch } from './SoundSwitch';
 
 export function MakePage() {
   return (
@@ -50,7 +49,6 @@ function MakeBench({ working, jars }: { working: WorkingFormula; jars: readonly 
               : sayVersion(working.formula, working.baseVersion)
           }
         />
-        <SoundSwitch />
         <span className="ml-auto max-w-full min-w-0">
           <FormulaStages id={working.id} />
         </span>

@@ -11,6 +11,7 @@ import { TesterPanel } from '../../parts/TesterPanel';
 import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { KeyHelp } from '../../ui/KeyHelp';
+import { nextThing } from '../../ui/nextThing';
 import { useShortcuts } from '../../ui/shortcuts';
 import { ByHand } from './ByHand';
 import { JarNow } from './JarNow';
@@ -60,7 +61,8 @@ export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
     actions,
     next: () => {
       if (viewing) forward();
-      else actions.current.next?.();
+      else if (actions.current.next) actions.current.next();
+      else nextThing()?.click();
     },
     back,
     undo,

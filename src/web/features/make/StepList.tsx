@@ -37,7 +37,7 @@ export function StepList(props: StepListProps) {
           {left === 0 ? makeWords.allDone : makeWords.leftToGo(left)}
         </span>
         <Button
-          className="min-h-11 lg:hidden"
+          className="min-h-16 lg:hidden"
           aria-expanded={open}
           onClick={() => {
             setOpen(!open);

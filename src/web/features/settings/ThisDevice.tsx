@@ -4,6 +4,8 @@ import { formatMoment, formatTimeOfDay } from '#words/numbers';
 import { settingsWords } from '#words/screens/settings';
 import { choose, LIGHTS, useHere } from '../../data/here';
 import { offlineState, onOfflineState } from '../../sync/offline';
+import { frameWords } from '#words/screens/frame';
+import { SoundSwitch } from '../../parts/Sound';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Tick } from '../../ui/Tick';
@@ -121,6 +123,10 @@ export function ThisDevice({
           }}
           className="self-end"
         />
+      </div>
+      <div className="flex flex-wrap items-center gap-3">
+        <span className="font-semibold">{frameWords.sound}</span>
+        <SoundSwitch />
       </div>
       <div data-testid="offline">
         <h3 className="font-semibold">{settingsWords.withoutTheServer}</h3>

@@ -32,6 +32,7 @@ export function BeginJar({
       <div className="flex flex-wrap items-center gap-4">
         <Link
           to={`/formulas/${id}/make`}
+          data-next
           className="inline-flex min-h-16 items-center rounded-md border border-leaf bg-bottle px-6 font-semibold text-white"
         >
           {tasteWords.makeItStepByStep}

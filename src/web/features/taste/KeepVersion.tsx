@@ -64,7 +64,7 @@ export function KeepVersion(props: KeepVersionProps) {
   return (
     <div className="flex flex-wrap items-center gap-4">
       <p className="mr-auto text-lg font-semibold">{tasteWords.rightButNotAsV(jar.version)}</p>
-      <Button kind="main" className="min-h-16 px-6" onClick={onOpen}>
+      <Button kind="main" data-next className="min-h-16 px-6" onClick={onOpen}>
         {tasteWords.keepItAsANew}
       </Button>
       {open && <KeepPanel {...props} version={version} />}
@@ -211,7 +211,13 @@ function KeepPanel({
       {freezing.isError && (
         <Alert className="mb-3">{tasteWords.notFrozenTheAmountsStand(sayError(freezing.error))}</Alert>
       )}
-      <Button kind="main" className="min-h-16 px-6" disabled={!ready || keeping !== null} onClick={keep}>
+      <Button
+        kind="main"
+        data-next
+        className="min-h-16 px-6"
+        disabled={!ready || keeping !== null}
+        onClick={keep}
+      >
         {keeping ? tasteWords.keeping : tasteWords.keepAsVPart(working.latestNumber + 1)}
       </Button>
     </Dialog>

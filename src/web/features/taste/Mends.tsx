@@ -78,6 +78,7 @@ export function Mends(props: MendsProps) {
     <>
       {said.length > 1 && (
         <Chips
+          large
           label={tasteWords.whatToMend}
           value={one ? chosen : ALL}
           options={[
@@ -102,9 +103,10 @@ export function Mends(props: MendsProps) {
             narrow
             holdMove={(index) => sayHoldMove(holdNow ?? null, holdsAfter[index] ?? null)}
             actions={(remedy, index) => (
-              <div className="mt-3 grid grid-cols-2 gap-2">
+              <div className="mt-3 grid grid-cols-2 gap-4">
                 <Button
                   kind={index === 0 ? 'main' : 'plain'}
+                  data-next={index === 0 ? '' : undefined}
                   className="min-h-16"
                   disabled={!ready}
                   onClick={() => {
@@ -129,7 +131,7 @@ export function Mends(props: MendsProps) {
           {search.answer.meaningless && (
             <p className="text-sm text-quiet">{tasteWords.nothingInThisJarMakes}</p>
           )}
-          <Chips label={tasteWords.goesIn} value={howMuch} options={HOW_MUCH} onChange={setHowMuch} />
+          <Chips large label={tasteWords.goesIn} value={howMuch} options={HOW_MUCH} onChange={setHowMuch} />
         </div>
       )}
       <p className="mt-3 border-t border-rule pt-2 text-sm text-quiet">

@@ -90,7 +90,14 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_440px]">
       <div className="lg:hidden">
-        <Chips label={tasteWords.shown} value={shown} options={PARTS} onChange={setShown} />
+        <Chips
+          large
+          className="grid auto-cols-fr grid-flow-col"
+          label={tasteWords.shown}
+          value={shown}
+          options={PARTS}
+          onChange={setShown}
+        />
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5 empty:hidden">
         {open && (
@@ -101,7 +108,8 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
             </Link>
           </p>
         )}
-        {right && (
+        {jar.batch && <OfBatch formulaId={id} batchId={jar.batch.batchId} right={right} />}
+        {right && !jar.batch && (
           <section aria-label={tasteWords.right} className="card border-l-4 border-l-leaf p-4">
             <KeepVersion
               working={working}
@@ -177,6 +185,25 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
         </div>
       </div>
     </div>
+  );
+}
+
+/** What is tasted for a batch is recorded there, not kept as a version. */
+function OfBatch({ formulaId, batchId, right }: { formulaId: string; batchId: string; right: boolean }) {
+  return (
+    <section
+      aria-label={tasteWords.thisIsABatch}
+      className={`card flex flex-wrap items-center gap-4 border-l-4 p-3 ${right ? 'border-l-leaf' : 'border-l-edge'}`}
+    >
+      <p className="mr-auto font-semibold">{right ? tasteWords.theBatchIsRight : tasteWords.thisIsABatch}</p>
+      <Link
+        to={`/formulas/${formulaId}/batch/${batchId}`}
+        data-next={right ? '' : undefined}
+        className="inline-flex min-h-16 items-center rounded-md border border-leaf px-5 font-semibold text-leaf"
+      >
+        {tasteWords.toTheBatch}
+      </Link>
+    </section>
   );
 }
 

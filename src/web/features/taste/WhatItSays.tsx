@@ -9,6 +9,7 @@ import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Field } from '../../ui/Field';
 import { TasteRows } from './TasteRows';
+import { useShortcuts } from '../../ui/shortcuts';
 import type { TastingDraft } from './useTasting';
 
 interface WhatItSaysProps {
@@ -21,6 +22,11 @@ interface WhatItSaysProps {
 export function WhatItSays({ jar, settings, draft }: WhatItSaysProps) {
   const { flat, on, figures, nothing } = draft;
   const [more, setMore] = useState(false);
+  const mayBeRight = nothing && figures.fits;
+  const right = (): void => {
+    draft.recordTasting(true);
+  };
+  useShortcuts([{ keys: ['r'], does: tasteWords.itIsRight, when: () => mayBeRight, run: right }]);
   return (
     <section aria-label={tasteWords.whatDoesItSay} className="card p-3 sm:p-4">
       <h2 className="font-name mb-2 hidden text-lg font-bold sm:block">{tasteWords.whatDoesItSay}</h2>
@@ -29,6 +35,7 @@ export function WhatItSays({ jar, settings, draft }: WhatItSaysProps) {
         <div className="mt-3 flex flex-wrap items-center gap-2">
           {tasteWords.ofWhat}{' '}
           <Chips
+            large
             label={tasteWords.biteOf}
             value={draft.bite}
             options={BITES.map((value) => ({ value, label: BITE_WORDS[value] }))}
@@ -48,16 +55,15 @@ export function WhatItSays({ jar, settings, draft }: WhatItSaysProps) {
         </Button>
         <Button
           className="min-h-16 min-w-16 px-2 sm:min-w-24"
-          disabled={!nothing || !figures.fits}
+          disabled={!mayBeRight}
           title={nothing ? undefined : tasteWords.takeBackWhatWasSaid}
-          onClick={() => {
-            draft.recordTasting(true);
-          }}
+          onClick={right}
         >
           {tasteWords.right}
         </Button>
         <Button
           kind="main"
+          data-next
           className="min-h-16"
           disabled={nothing || !figures.fits}
           onClick={() => {
@@ -68,7 +74,7 @@ export function WhatItSays({ jar, settings, draft }: WhatItSaysProps) {
         </Button>
       </div>
       <Button
-        className="mt-2 sm:hidden"
+        className="mt-4 min-h-16 sm:hidden"
         aria-expanded={more}
         onClick={() => {
           setMore(!more);
@@ -81,6 +87,7 @@ export function WhatItSays({ jar, settings, draft }: WhatItSaysProps) {
           <div className="grid gap-1 font-semibold">
             {tasteWords.tasted}
             <Chips
+              large
               label={tasteWords.tasted}
               value={on}
               options={TASTED_ON.map((value) => ({ value, label: ON_WORDS[value] }))}
