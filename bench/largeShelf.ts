@@ -5,9 +5,11 @@ import { chromium, type Browser } from '@playwright/test';
 import { DEMO_FORMULAS } from '../src/server/demo/demoKitchen';
 import { demoFormula } from '../src/server/demo/loadDemo';
 import { Client, dropFolder, openKitchen, tempFolder } from '../src/server/testing/kitchen';
+import { firstJarMs, sayFirstJar } from './stillness';
 import { median, percentile, printLine } from './measure';
 
 const LARGE = 1000;
+const MEDIUM = 135;
 const SMALL = 50;
 
 interface Shelf {
@@ -50,6 +52,9 @@ export async function benchLargeShelf(): Promise<void> {
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
   try {
+    const medium = await shelfOf(MEDIUM);
+    console.log(sayFirstJar(await firstJarMs(browser, medium.address), MEDIUM));
+    await medium.stop();
     await benchList(large);
     const [many, few] = [await scroll(browser, large), await scroll(browser, small)];
     printLine({

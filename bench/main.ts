@@ -10,6 +10,7 @@ import { benchPh } from './phBalance';
 import { benchPlan } from './plan';
 import { benchScrub } from './scrub';
 import { benchSeparation } from './separation';
+import { benchStillness } from './stillness';
 import { benchThickness } from './thickness';
 import { benchReading } from './reading';
 import { benchRecalculation } from './recalculation';
@@ -26,6 +27,7 @@ const server = await startDemo();
 try {
   await benchKeyToNeedle(server);
   await benchScrub(server);
+  await benchStillness(server);
 } finally {
   await server.stop();
 }

@@ -3,17 +3,10 @@ import { AxeBuilder } from '@axe-core/playwright';
 import { expectAccessible } from './axe';
 import { Compose } from './bench';
 import { Make } from './counter';
+import { ROUTES } from './routes';
 
 test.use({ kitchenFor: 'station' });
 
-const ROUTES = [
-  ...['/', '/pantry', '/pantry/walnuts', '/batches', '/log', '/measures', '/plan', '/plan/week', '/settings'],
-  ...['/from-pantry', '/import', '/tables', '/toolmakers', '/side-by-side'],
-  ...['compose', 'make', 'taste', 'batch', 'serve', 'share', 'versions', 'log'].map(
-    (stage) => `/formulas/walnut-cider/${stage}`,
-  ),
-  '/formulas/walnut-cider/batch/demo-batch-1',
-];
 const activeTag = (page: Page): Promise<string> => page.evaluate(() => document.activeElement?.tagName ?? '');
 
 test('every route has a title and a main heading of its own, lists its keys, and fits 320 px', async ({

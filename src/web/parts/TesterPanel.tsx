@@ -51,7 +51,7 @@ export function TesterPanel({ counter, docked = false }: { counter: CounterView;
   const { value: exact, fits: exactFits } = typedNumber(grams, { from: -100_000, to: 100_000 });
   return (
     <details
-      className={`card not-on-paper border-2 border-dashed border-sweet ${docked ? 'fixed top-40 right-0 z-30 max-h-[70dvh] max-w-[min(15.5rem,94vw)] overflow-auto px-1 py-2 shadow-lg open:px-3 lg:max-w-48 xl:max-w-[15.5rem] [&:not([open])>summary]:[writing-mode:vertical-rl]' : 'p-4'}`}
+      className={`card not-on-paper border-2 border-dashed border-sweet ${docked ? 'z-30 sm:fixed sm:top-40 sm:right-0 max-h-[70dvh] max-w-[min(15.5rem,94vw)] overflow-auto px-1 py-2 shadow-lg open:px-3 lg:max-w-48 xl:max-w-[15.5rem] sm:[&:not([open])>summary]:[writing-mode:vertical-rl]' : 'p-4'}`}
       open={!docked}
       data-testid="hands"
     >

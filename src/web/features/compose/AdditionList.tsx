@@ -15,6 +15,7 @@ import {
   useSortable,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
+import { useMemo } from 'react';
 import { PHASES, type AdditionId, type Phase } from '#core/formula';
 import type { Reckoning } from '#core/reckoning';
 import type { Settings } from '#contract';
@@ -37,10 +38,12 @@ export function AdditionList({ reckoning, settings, spoons, actions, selection, 
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const order: (AdditionId | Phase)[] = PHASES.flatMap((phase) => [
+  const inOrder = PHASES.flatMap((phase) => [
     phase,
     ...reckoning.additions.flatMap(({ addition }) => (addition.phase === phase ? [addition.id] : [])),
-  ]);
+  ]).join();
+  // The same list while nothing is moved: every row listens to it.
+  const order = useMemo(() => inOrder.split(',') as (AdditionId | Phase)[], [inOrder]);
   const onDragEnd = ({ active, over }: DragEndEvent): void => {
     if (!over || active.id === over.id) return;
     const from = order.indexOf(active.id as AdditionId);

@@ -1,20 +1,15 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { Check, GripVertical, Lock, Minus, Plus } from 'lucide-react';
-import type { KeyboardEvent } from 'react';
-import { swappedForm, type Addition } from '#core/formula';
+import { swappedForm } from '#core/formula';
 import { componentOf, isPoured, madeId, renamedTo, spoonVolumeMl, type IngredientId } from '#core/ingredient';
-import { isExact, nearestSpoons, nudgeAmount } from '#core/quantity';
+import { isExact, nearestSpoons } from '#core/quantity';
 import type { ReckonedAddition } from '#core/reckoning';
 import type { Settings } from '#contract';
 import { composeWords } from '#words/screens/compose';
-import { ComponentMark } from '../../parts/drawing/ComponentMark';
 import { formatAmount, formatPercent } from '#words/numbers';
-import { IconButton } from '../../ui/Button';
-import { AmountField } from './AmountField';
 import type { RowActions } from './rowActions';
 import { DoubtLine, NewerLine, ProblemLine } from './RowHints';
-import { RowMenu } from './RowMenu';
+import { AmountCell, Grip, NameCell, RowControls, SelectMark } from './RowCells';
 
 interface AdditionRowProps {
   readonly reckoned: ReckonedAddition;
@@ -24,63 +19,20 @@ interface AdditionRowProps {
   readonly selected: boolean;
 }
 
-const ALT_KEYS: Readonly<Record<string, (addition: Addition, actions: RowActions) => void>> = {
-  o: ({ id, optional }, { patch }) => {
-    patch(id, { optional: !optional });
-  },
-  l: ({ id, locked }, { patch }) => {
-    patch(id, { locked: !locked });
-  },
-  w: ({ id }, { swap }) => {
-    swap(id);
-  },
-  x: ({ id }, { select }) => {
-    select(id);
-  },
-  d: ({ id }, { details }) => {
-    details(id);
-  },
-};
-
-/** Moves the focus to the amount of the row before or after. */
-function focusNeighbour(from: HTMLElement, by: number): void {
-  const all = [...document.querySelectorAll<HTMLInputElement>('input[data-amount]')];
-  const next = all[all.indexOf(from as HTMLInputElement) + by];
-  next?.focus();
-  next?.select();
-}
-
+/**
+ * One amount changes the share of every other: a row is drawn anew at each key, so what of it did not change is kept by
+ * its parts.
+ */
 export function AdditionRow({ reckoned, settings, spoons, actions, selected }: AdditionRowProps) {
   const { addition, reading, counted, massFraction } = reckoned;
   const { id } = addition;
   const drag = useSortable({ id });
   const read = reading.status === 'read';
   const name = read ? reading.ingredient.name : addition.ingredientText || addition.amountText;
-  const nudge = (direction: 'up' | 'down'): void => {
-    const text = nudgeAmount(addition.amountText, direction, settings.decimalSign);
-    if (text !== null) actions.patch(id, { amountText: text });
-  };
-  const onKey = (event: KeyboardEvent<HTMLInputElement>): void => {
-    const direction = event.key === 'ArrowUp' ? 'up' : event.key === 'ArrowDown' ? 'down' : null;
-    if (direction) {
-      event.preventDefault();
-      if (event.altKey) actions.step(id, direction);
-      else if (event.shiftKey) nudge(direction);
-      else focusNeighbour(event.currentTarget, direction === 'up' ? -1 : 1);
-    } else if (event.key === 'Delete' && event.shiftKey) {
-      event.preventDefault();
-      focusNeighbour(event.currentTarget, -1);
-      actions.remove(id);
-    } else if (event.altKey) {
-      const act = ALT_KEYS[event.key.toLowerCase()];
-      if (!act) return;
-      event.preventDefault();
-      act(addition, actions);
-    }
-  };
   const hintId = `hint-${id}`;
   const newer = read ? (reading.ingredient.made?.newer ?? null) : null;
   const hasHint = !read || reading.doubts.length > 0 || newer !== null;
+  const { decimalSign } = settings;
   return (
     <li
       ref={drag.setNodeRef}
@@ -96,80 +48,31 @@ export function AdditionRow({ reckoned, settings, spoons, actions, selected }: A
         aria-label={composeWords.moveName(name)}
         className="grid h-8 cursor-grab touch-none place-items-center text-edge"
       >
-        <GripVertical size={16} aria-hidden />
+        <Grip />
       </button>
-      <button
-        type="button"
-        aria-pressed={selected}
-        aria-label={composeWords.selectName(name)}
-        title={composeWords.select}
-        className="relative grid h-8 place-items-center rounded-md"
-        onClick={() => {
-          actions.select(id);
-        }}
-      >
-        <ComponentMark component={read ? componentOf(reading.ingredient) : null} />
-        {selected && (
-          <span className="absolute inset-x-0 grid h-[22px] place-items-center rounded-md bg-ink text-card">
-            <Check size={15} aria-hidden />
-          </span>
-        )}
-      </button>
-      <AmountField
-        className="col-start-3 row-start-2 sm:col-start-auto sm:row-start-auto"
-        value={addition.amountText}
-        label={composeWords.amountOfName(name)}
-        invalid={!read}
-        describedBy={hasHint ? hintId : undefined}
-        onDraft={(text) => {
-          actions.draft(id, text);
-        }}
-        onCommit={(amountText) => {
-          actions.patch(id, { amountText });
-        }}
-        onKey={onKey}
+      <SelectMark
+        id={id}
+        name={name}
+        component={read ? componentOf(reading.ingredient) : null}
+        selected={selected}
+        actions={actions}
       />
-      <span className="col-span-3 col-start-3 row-start-1 min-w-0 pb-1 sm:col-span-1 sm:col-start-auto sm:row-start-auto sm:pb-0">
-        <span className="line-clamp-2 leading-[1.15rem] font-semibold [overflow-wrap:anywhere]" title={name}>
-          {name.replace(/ %/g, '\u00a0%')}
-          {addition.locked && (
-            <Lock
-              size={13}
-              className="mb-0.5 ml-1.5 inline"
-              role="img"
-              aria-label={composeWords.amountLocked}
-            />
-          )}
-        </span>
-        <SubLine addition={addition} counted={counted} />
-      </span>
+      <AmountCell
+        addition={addition}
+        name={name}
+        read={read}
+        describedBy={hasHint ? hintId : undefined}
+        decimalSign={decimalSign}
+        actions={actions}
+      />
+      <NameCell addition={addition} name={name} counted={counted} />
       <span className="hidden text-right sm:block" data-testid="mass">
         {read ? <Mass reckoned={reckoned} settings={settings} spoons={spoons} /> : '–'}
       </span>
       <span className="hidden text-right text-sm text-quiet sm:block">
         {massFraction === null ? '–' : formatPercent(massFraction, settings)}
       </span>
-      <span className="col-start-5 row-start-2 flex gap-1 sm:col-start-auto sm:row-start-auto">
-        <IconButton
-          label={composeWords.lessName(name)}
-          onClick={() => {
-            nudge('down');
-          }}
-          disabled={nudgeAmount(addition.amountText, 'down', settings.decimalSign) === null}
-        >
-          <Minus size={16} aria-hidden />
-        </IconButton>
-        <IconButton
-          label={composeWords.moreName(name)}
-          onClick={() => {
-            nudge('up');
-          }}
-          disabled={nudgeAmount(addition.amountText, 'up', settings.decimalSign) === null}
-        >
-          <Plus size={16} aria-hidden />
-        </IconButton>
-        <RowMenu addition={addition} name={name} actions={actions} />
-      </span>
+      <RowControls addition={addition} name={name} decimalSign={decimalSign} actions={actions} />
       <span className="col-start-4 row-start-2 text-sm leading-[1.15rem] whitespace-nowrap sm:hidden">
         {read && <Mass reckoned={reckoned} settings={settings} spoons={spoons} />}
         {massFraction !== null && (
@@ -231,21 +134,6 @@ function RowHint({ id: hintId, reckoned, newer, actions }: RowHintProps) {
           }}
         />
       )}
-    </span>
-  );
-}
-
-function SubLine({ addition, counted }: { addition: Addition; counted: boolean }) {
-  const words = [
-    addition.optional ? (counted ? composeWords.optionalCounted : composeWords.optionalLeftOut) : '',
-    addition.form,
-    addition.note,
-  ].filter(Boolean);
-  if (words.length === 0) return null;
-  const text = words.join(' · ');
-  return (
-    <span className="block truncate text-[0.8125rem] leading-4 text-quiet" title={text}>
-      {text}
     </span>
   );
 }

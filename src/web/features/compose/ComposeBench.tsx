@@ -1,7 +1,8 @@
 import { useSaveShared } from '../../sync/useSaveShared';
 import { SETTINGS_ID } from '#contract';
-import { useRef, useState } from 'react';
-import type { AdditionId } from '#core/formula';
+import { useMemo, useRef, useState } from 'react';
+import type { AdditionId, VesselId } from '#core/formula';
+import type { PalateKey } from '#core/palate';
 import { composeWords } from '#words/screens/compose';
 import { useKitchen } from '../../data/kitchen';
 import { sayError } from '../../data/kitchenApi';
@@ -11,6 +12,7 @@ import { keyOf } from '../../sync/shared';
 import { formulaRedone, formulaUndone, type WorkingFormula } from '../../sync/working';
 import { ClashNotice } from '../../parts/ClashList';
 import { Alert } from '../../ui/Alert';
+import { useSteady } from '../../ui/useSteady';
 import { useShortcuts } from '../../ui/shortcuts';
 import { AdditionsCard } from './AdditionsCard';
 import { benchShortcuts } from './benchKeys';
@@ -18,7 +20,28 @@ import { BenchPanels, type OpenPanel, type PlainPanel } from './BenchPanels';
 import { FormulaHeader } from './FormulaHeader';
 import { JarPanel } from './JarPanel';
 import { PalateRail } from './PalateRail';
+import { useSteadyActions } from './rowActions';
 import { rowActionsFor, useBenchEdit, useBenchReckoning, type LineDraft } from './useBench';
+
+/** What opens which sheet; the same from one drawing to the next. */
+function openers(setPanel: (panel: OpenPanel) => void) {
+  const show = (kind: PlainPanel) => (): void => {
+    setPanel({ kind });
+  };
+  return {
+    style: show('style'),
+    cautions: show('cautions'),
+    ways: show('ways'),
+    scale: show('scale'),
+    round: show('round'),
+    hold: show('hold'),
+    vessel: show('vessel'),
+    keys: show('keys'),
+    measure: (measure: PalateKey): void => {
+      setPanel({ kind: 'measure', measure });
+    },
+  };
+}
 
 const NONE: ReadonlySet<AdditionId> = new Set();
 
@@ -36,22 +59,23 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
   const [saveSettings] = useSaveShared('settings');
   const addField = useRef<HTMLInputElement>(null);
   const bench = useBenchReckoning(working, kitchen, draft);
-  const { vessel, context, reckoning, judgement, style } = bench;
+  const { vessel, context, reckoning, settled, judgement, style } = bench;
   const { temperatureC, setStands, learnt, failed } = bench.hold;
   const changing = useBenchEdit(working, kitchen, context);
   const { edit } = changing;
+  const inVessel = useSteady((vesselId: VesselId) => {
+    edit({ ...formula, vesselId });
+  });
+  const asked = rowActionsFor({ formula, kitchen, edit, setDraft, setPanel, setSelection });
+  const actions = useSteadyActions(asked);
   const undo = (): void => void dispatch(formulaUndone(id));
   const redo = (): void => void dispatch(formulaRedone(id));
   const switchUnits = (): void => {
     const amountsIn = settings.amountsIn === 'grams' ? 'spoons' : 'grams';
     saveSettings(SETTINGS_ID, settings, { ...settings, amountsIn }).catch(() => undefined);
   };
-  const freezeNow = (): void => {
-    freezing.freezeNow(working, '').catch(() => undefined);
-  };
-  const show = (kind: PlainPanel) => (): void => {
-    setPanel({ kind });
-  };
+  const freezeNow = (): void => void freezing.freezeNow(working, '').catch(() => undefined);
+  const open = useMemo(() => openers(setPanel), []);
   const shortcuts = benchShortcuts({
     add: () => addField.current?.focus(),
     ratio: () => {
@@ -61,19 +85,19 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
     optional: () => {
       edit({ ...formula, countsOptional: !formula.countsOptional });
     },
-    style: show('style'),
-    cautions: show('cautions'),
-    ways: show('ways'),
-    scale: show('scale'),
-    round: show('round'),
-    hold: show('hold'),
-    vessel: show('vessel'),
+    style: open.style,
+    cautions: open.cautions,
+    ways: open.ways,
+    scale: open.scale,
+    round: open.round,
+    hold: open.hold,
+    vessel: open.vessel,
     letGo: () => {
       setSelection(NONE);
     },
     undo,
     redo,
-    keys: show('keys'),
+    keys: open.keys,
   });
   useShortcuts(shortcuts);
   return (
@@ -87,7 +111,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
         onRedo={redo}
         onFreeze={freezeNow}
         onUnits={switchUnits}
-        onKeys={show('keys')}
+        onKeys={open.keys}
       />
       {freezing.isError && (
         <Alert className="mb-3">{composeWords.notFrozenError(sayError(freezing.error))}</Alert>
@@ -96,23 +120,20 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
       <div className="grid min-h-0 flex-1 gap-3.5 lg:min-h-[620px] lg:grid-cols-[262px_minmax(0,1fr)_330px] xl:grid-cols-[262px_minmax(0,1fr)_352px]">
         <div className="order-2 grid min-h-0 lg:order-1">
           <JarPanel
-            formula={formula}
-            reckoning={reckoning}
+            reckoning={settled}
             vessel={vessel}
             vessels={kitchen.vessels}
             settings={settings}
-            onVessel={(vesselId) => {
-              edit({ ...formula, vesselId });
-            }}
-            onNewVessel={show('vessel')}
-            onScale={show('scale')}
-            onRound={show('round')}
+            onVessel={inVessel}
+            onNewVessel={open.vessel}
+            onScale={open.scale}
+            onRound={open.round}
             hold={learnt.hold}
             failed={failed}
             keeping={judgement.keeping}
             temperatureC={temperatureC}
             onTemperature={setStands}
-            onHold={show('hold')}
+            onHold={open.hold}
           />
         </div>
         <AdditionsCard
@@ -125,26 +146,24 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
           style={style}
           fitted={bench.fitted}
           changing={changing}
-          actions={rowActionsFor({ formula, kitchen, edit, setDraft, setPanel, setSelection })}
+          actions={actions}
           selection={selection}
           onSelect={setSelection}
           editingRatio={editingRatio}
           onEditingRatio={setEditingRatio}
           addField={addField}
-          onStyle={show('style')}
+          onStyle={open.style}
         />
         <div className="order-3 grid min-h-0">
           <PalateRail
-            reckoning={reckoning}
+            reckoning={settled}
             judgement={judgement}
             style={style}
             before={bench.mark}
             settings={settings}
-            onMeasure={(measure) => {
-              setPanel({ kind: 'measure', measure });
-            }}
-            onWays={show('ways')}
-            onCautions={show('cautions')}
+            onMeasure={open.measure}
+            onWays={open.ways}
+            onCautions={open.cautions}
           />
         </div>
       </div>
@@ -162,7 +181,7 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
           learnt={learnt}
           styles={bench.styles}
           onEdit={edit}
-          onStyle={show('style')}
+          onStyle={open.style}
           temperatureC={temperatureC}
           onTemperature={setStands}
           onClose={() => {

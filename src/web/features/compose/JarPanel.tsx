@@ -1,6 +1,6 @@
 import { Ruler, Scaling, Weight } from 'lucide-react';
-import { useMemo } from 'react';
-import type { Formula, VesselId } from '#core/formula';
+import { memo, useMemo } from 'react';
+import type { VesselId } from '#core/formula';
 import type { Reckoning } from '#core/reckoning';
 import type { Headspace, Vessel } from '#core/vessel';
 import { SHAKE_LINE_SHARE } from '#core/vessel';
@@ -15,7 +15,6 @@ import type { Hold } from '#core/emulsion';
 import { JarInTime } from './JarInTime';
 
 interface JarPanelProps {
-  readonly formula: Formula;
   readonly reckoning: Reckoning;
   readonly vessel: Vessel;
   readonly vessels: readonly Vessel[];
@@ -38,7 +37,8 @@ const WARNING: Partial<Record<Headspace, string>> = {
   overflows: 'border-l-acid',
 };
 
-export function JarPanel({
+/** Drawn anew only where what it shows has changed: the amounts beside it change with every key. */
+export const JarPanel = memo(function JarPanel({
   reckoning,
   vessel,
   vessels,
@@ -114,7 +114,7 @@ export function JarPanel({
       </p>
     </section>
   );
-}
+});
 
 function sayHeadspace(headspace: Headspace, vessel: Vessel, volumeMl: number, settings: Settings): string {
   const ml = (value: number): string => formatAmount(Math.round(value), 'ml', settings);

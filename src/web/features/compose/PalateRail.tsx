@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { PalateKey, Palate, Style } from '#core/palate';
 import { MEASURE_WORDS } from '#words/palate';
 import type { Judgement, Reckoning } from '#core/reckoning';
@@ -47,7 +48,7 @@ function isShown(key: PalateKey, palate: Palate, style: Style | null): boolean {
 }
 
 /** How sharp, rich, salty, sweet and pungent it is, against the style aimed at; and the cautions. */
-export function PalateRail({
+export const PalateRail = memo(function PalateRail({
   reckoning,
   judgement,
   style,
@@ -102,7 +103,7 @@ export function PalateRail({
       )}
     </section>
   );
-}
+});
 
 function MeasureRow({
   measure,

@@ -1,5 +1,7 @@
+import { useMemo } from 'react';
 import { composeWords } from '#words/screens/compose';
 import type { Addition, AdditionId, Phase } from '#core/formula';
+import { useSteady } from '../../ui/useSteady';
 
 /** What a row can ask of the bench. */
 export interface RowActions {
@@ -15,6 +17,23 @@ export interface RowActions {
   readonly swap: (id: AdditionId) => void;
   /** Into the selection, or out of it. */
   readonly select: (id: AdditionId) => void;
+}
+
+/** The same object from one drawing to the next: rows that did not change stay as they are. */
+export function useSteadyActions(actions: RowActions): RowActions {
+  const draft = useSteady(actions.draft);
+  const patch = useSteady(actions.patch);
+  const step = useSteady(actions.step);
+  const toPhase = useSteady(actions.toPhase);
+  const remove = useSteady(actions.remove);
+  const name = useSteady(actions.name);
+  const details = useSteady(actions.details);
+  const swap = useSteady(actions.swap);
+  const select = useSteady(actions.select);
+  return useMemo(
+    () => ({ draft, patch, step, toPhase, remove, name, details, swap, select }),
+    [draft, patch, step, toPhase, remove, name, details, swap, select],
+  );
 }
 
 export const PHASE_NAMES: Record<Phase, string> = {

@@ -1,5 +1,5 @@
 /** What the bench reckons with, and how its formula is changed: the parts of it that show nothing. */
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { stampMeasures, type AdditionId, type AdditionLine, type Formula } from '#core/formula';
 import { findIngredient, isMadeWith } from '#core/ingredient';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
@@ -29,8 +29,10 @@ export function useBenchReckoning(working: WorkingFormula, kitchen: Kitchen, dra
     const shown = draft ? patchAddition(formula, draft.id, { amountText: draft.text }) : formula;
     return reckonFormula(shown, vessel, context);
   }, [formula, draft, vessel, context]);
-  const judgement = useMemo(() => judgeFormula(reckoning), [reckoning]);
-  const hold = useBenchHold(id, formula, judgement, reckoning, vessel);
+  // Amounts and ratio follow the key; what is judged of them may come a moment later, and never holds the next key up.
+  const settled = useDeferredValue(reckoning);
+  const judgement = useMemo(() => judgeFormula(settled), [settled]);
+  const hold = useBenchHold(id, formula, judgement, settled, vessel);
   const styles = useStyles();
   const before = useMemo(() => {
     if (!baseVersion) return null;
@@ -50,7 +52,7 @@ export function useBenchReckoning(working: WorkingFormula, kitchen: Kitchen, dra
     () => judgedBy(formula, styles, judgement.portions),
     [formula, styles, judgement],
   );
-  return { vessel, context, reckoning, judgement, hold, styles, style, fitted, mark };
+  return { vessel, context, reckoning, settled, judgement, hold, styles, style, fitted, mark };
 }
 
 /** Every change goes through here: what would put a formula into itself is refused with a word. */

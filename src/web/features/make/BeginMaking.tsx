@@ -162,7 +162,6 @@ export function BeginMaking({
         </div>
         {setup && <Bottles poured={poured} bottles={bottles} onBottles={setBottles} />}
         <WhoCooks />
-        <SoundOffer />
         <Button
           kind="main"
           type="submit"
@@ -180,13 +179,16 @@ export function BeginMaking({
   );
 }
 
-/** Whose making it will be in the log. */
+/** Whose making it will be in the log, and whether it may sound. */
 function WhoCooks() {
   const cook = (useCooksQuery().data ?? []).find(({ id }) => id === cookHere());
   return (
-    <p className="text-sm text-quiet">
-      {cook ? makeWords.nameCooksOnThisDevice(cook.name) : makeWords.nobodyIsNamedOnThis}
-    </p>
+    <>
+      <p className="text-sm text-quiet">
+        {cook ? makeWords.nameCooksOnThisDevice(cook.name) : makeWords.nobodyIsNamedOnThis}
+      </p>
+      <SoundOffer />
+    </>
   );
 }
 

@@ -57,7 +57,7 @@ export function WeighPanel(props: WeighPanelProps) {
       </div>
       <div>
         <h2
-          className="font-name text-[1.75rem] leading-tight font-bold [overflow-wrap:anywhere] sm:text-4xl xl:text-[2.75rem]"
+          className="font-name text-[1.75rem] leading-tight font-bold text-balance [overflow-wrap:anywhere] sm:text-4xl xl:text-[2.75rem]"
           data-testid="step-name"
           data-step-heading
           aria-label={makeWords.stepAloud(

@@ -100,14 +100,7 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
         />
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5 empty:hidden">
-        {open && (
-          <p className="border-l-4 border-l-sweet bg-tape-soft px-3 py-2 font-semibold">
-            {tasteWords.thisJarIsStillBeing}{' '}
-            <Link to={`/formulas/${id}/make?jar=${jar.id}`} className="text-leaf underline">
-              {tasteWords.goOnWithItsSteps}
-            </Link>
-          </p>
-        )}
+        {open && <StillMade to={`/formulas/${id}/make?jar=${jar.id}`} />}
         {jar.batch && <OfBatch formulaId={id} batchId={jar.batch.batchId} right={right} />}
         {right && !jar.batch && (
           <section aria-label={tasteWords.right} className="card border-l-4 border-l-leaf p-4">
@@ -185,6 +178,17 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
         </div>
       </div>
     </div>
+  );
+}
+
+function StillMade({ to }: { to: string }) {
+  return (
+    <p className="border-l-4 border-l-sweet bg-tape-soft px-3 py-2 font-semibold">
+      {tasteWords.thisJarIsStillBeing}{' '}
+      <Link to={to} className="text-leaf underline">
+        {tasteWords.goOnWithItsSteps}
+      </Link>
+    </p>
   );
 }
 

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { tasteWords } from '#words/screens/taste';
 import { TASTE_ROWS, type TasteRow, type TasteRows as Rows, type TasteValue } from '#core/trial';
 import { ROW_WORDS } from '#words/trial';
@@ -24,19 +25,31 @@ const sayValue = (row: TasteRow, value: TasteValue): string => {
 };
 
 /** Seven rows for wet hands: one tap a row, the middle is right; arrow keys move within a row. */
-export function TasteRows({ rows, onRows }: { rows: Rows; onRows: (rows: Rows) => void }) {
+export function TasteRows({
+  rows,
+  onRows,
+  beside,
+}: {
+  rows: Rows;
+  onRows: (rows: Rows) => void;
+  /** On a phone bitterness has no other side: what else the mouth may say stands there. */
+  beside: ReactNode;
+}) {
   return (
     <div className="grid gap-4">
-      {TASTE_ROWS.map((row) => (
-        <ThumbRow
-          key={`${row} thumb`}
-          row={row}
-          value={rows[row] ?? 0}
-          onValue={(value) => {
-            onRows({ ...rows, [row]: value });
-          }}
-        />
-      ))}
+      <div className="grid grid-cols-4 gap-4 sm:hidden">
+        {TASTE_ROWS.map((row) => (
+          <ThumbRow
+            key={row}
+            row={row}
+            value={rows[row] ?? 0}
+            onValue={(value) => {
+              onRows({ ...rows, [row]: value });
+            }}
+          />
+        ))}
+        {beside}
+      </div>
       {TASTE_ROWS.map((row) => (
         <fieldset
           key={row}
@@ -93,7 +106,7 @@ function ThumbRow({
 }) {
   const sides = row === 'bitter' ? ([1] as const) : ([-1, 1] as const);
   return (
-    <div className="grid auto-cols-fr grid-flow-col gap-4 sm:hidden" data-testid={`thumb-${row}`}>
+    <div className="contents" data-testid={`thumb-${row}`}>
       {sides.map((side) => {
         const degree = Math.sign(value) === side ? Math.abs(value) : 0;
         const words = ROW_WORDS[row][side < 0 ? 0 : 1];
@@ -102,7 +115,7 @@ function ThumbRow({
             key={side}
             type="button"
             aria-pressed={degree > 0}
-            className={`keeps-colour min-h-16 rounded-md border px-2 font-semibold ${degree > 0 ? `border-ink text-white ${PRESSED[row]}` : 'border-edge bg-paper'}`}
+            className={`keeps-colour min-h-16 rounded-md border px-1 text-sm leading-tight font-semibold ${degree > 0 ? `border-ink text-white ${PRESSED[row]}` : 'border-edge bg-paper'}`}
             onClick={() => {
               const next = NEXT[degree]!;
               onValue((next * side) as TasteValue);

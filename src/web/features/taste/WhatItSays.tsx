@@ -27,10 +27,21 @@ export function WhatItSays({ jar, settings, draft }: WhatItSaysProps) {
     draft.recordTasting(true);
   };
   useShortcuts([{ keys: ['r'], does: tasteWords.itIsRight, when: () => mayBeRight, run: right }]);
+  const flatButton = (
+    <Button
+      className={`min-h-16 px-1 sm:min-w-24 sm:px-2 ${flat ? 'border-2 border-leaf bg-tape-soft' : ''}`}
+      aria-pressed={flat}
+      onClick={() => {
+        draft.setFlat(!flat);
+      }}
+    >
+      {tasteWords.flat}
+    </Button>
+  );
   return (
     <section aria-label={tasteWords.whatDoesItSay} className="card p-3 sm:p-4">
       <h2 className="font-name mb-2 hidden text-lg font-bold sm:block">{tasteWords.whatDoesItSay}</h2>
-      <TasteRows rows={draft.rows} onRows={draft.setRows} />
+      <TasteRows rows={draft.rows} onRows={draft.setRows} beside={flatButton} />
       {draft.bites && (
         <div className="mt-3 flex flex-wrap items-center gap-2">
           {tasteWords.ofWhat}{' '}
@@ -43,16 +54,8 @@ export function WhatItSays({ jar, settings, draft }: WhatItSaysProps) {
           />
         </div>
       )}
-      <div className="sticky bottom-0 -mx-4 mt-3 grid grid-cols-[auto_auto_minmax(0,1fr)] gap-4 bg-card px-4 py-3">
-        <Button
-          className={`min-h-16 min-w-16 px-2 sm:min-w-24 ${flat ? 'border-2 border-leaf bg-tape-soft' : ''}`}
-          aria-pressed={flat}
-          onClick={() => {
-            draft.setFlat(!flat);
-          }}
-        >
-          {tasteWords.flat}
-        </Button>
+      <div className="sticky bottom-0 -mx-4 mt-3 grid grid-cols-[auto_minmax(0,1fr)] gap-4 bg-card px-4 py-3 sm:grid-cols-[auto_auto_minmax(0,1fr)]">
+        <span className="hidden sm:contents">{flatButton}</span>
         <Button
           className="min-h-16 min-w-16 px-2 sm:min-w-24"
           disabled={!mayBeRight}
