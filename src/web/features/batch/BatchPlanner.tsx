@@ -68,7 +68,7 @@ export function BatchPlanner({ working, version, versions, draft, setDraft }: Pl
       />
       <section
         aria-label={batchPlanWords.thePlan}
-        className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4"
+        className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4 lg:min-h-[44rem]"
       >
         {STATE_HINTS[state] && (
           <p className="border-l-4 border-l-oil pl-3 font-semibold" data-testid="unproven">

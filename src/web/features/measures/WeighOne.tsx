@@ -5,7 +5,7 @@ import { OWN_UNITS, searchIngredients, weighed, type IngredientId, type OwnUnit 
 import type { Source } from '#core/trial';
 import { measuresWords } from '#words/screens/measures';
 import { Alert } from '../../ui/Alert';
-import { sayError, useAddMeasureMutation } from '../../data/kitchenApi';
+import { sayError, useAddMeasureMutation, useDevicesQuery } from '../../data/kitchenApi';
 import { formatAmount } from '#words/numbers';
 import { typedNumber } from '../../form/typed';
 import { newId } from '../../sync/device';
@@ -34,6 +34,7 @@ const ENOUGH = 3;
 export function WeighOne({ cookId, start, words }: WeighOneProps) {
   const { catalogue, settings } = useKitchen();
   const [claimId] = useState(() => `measure-${newId()}`);
+  const looking = useDevicesQuery().isLoading;
   const counter = useCounter(claimId);
   const scale = useScaleClaim(counter, claimId, measuresWords.myMeasures, true);
   const [unit, setUnit] = useState<OwnUnit>(start?.unit ?? 'pinch');
@@ -99,7 +100,10 @@ export function WeighOne({ cookId, start, words }: WeighOneProps) {
           ))}
         </ul>
       )}
-      <FromScale scale={scale} settings={settings} onTake={take} />
+      {/* Whether there is a scale is known a moment later: its place is kept. */}
+      <div className={`grid gap-4 empty:hidden ${looking ? 'min-h-40' : ''}`}>
+        {looking ? <span /> : <FromScale scale={scale} settings={settings} onTake={take} />}
+      </div>
       <form
         className="flex flex-wrap items-end gap-3"
         onSubmit={(event) => {

@@ -54,10 +54,14 @@ export function HoldCompare({
         ))}
       </ul>
       {failed !== null && <Alert>{versionsWords.theLayersCouldNotBe(failed)}</Alert>}
-      {holds.some((hold) => hold !== null && hold.frames.length > 0) && (
-        <Suspense fallback={<div className="h-64" />}>
-          <HoldChart holds={holds} names={names} />
-        </Suspense>
+      {failed === null && requests.some((request) => request !== null) && (
+        <div className="min-h-66">
+          {holds.some((hold) => hold !== null && hold.frames.length > 0) && (
+            <Suspense fallback={null}>
+              <HoldChart holds={holds} names={names} />
+            </Suspense>
+          )}
+        </div>
       )}
     </section>
   );
