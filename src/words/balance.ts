@@ -4,6 +4,7 @@ import type { PalateKey } from '#core/palate';
 import { MEASURE_WORDS, sayMeasure } from './palate';
 import { formatCount, sensibly, type Unit } from '#core/quantity';
 import type {
+  Asked,
   Complaint,
   Dose,
   Gesture,
@@ -29,7 +30,7 @@ const listed = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 export const COMPLAINT_WORDS: Readonly<Record<Complaint, string>> = {
-  'into-band': 'Into the band',
+  'into-band': 'Into balance',
   'too-sharp': 'Too sharp',
   'needs-acid': 'Needs acid',
   flat: 'Flat',
@@ -46,6 +47,16 @@ export const COMPLAINT_WORDS: Readonly<Record<Complaint, string>> = {
   'strong-mustard': 'Too much mustard',
   bitter: 'Bitter oil',
 };
+
+/** What a mouth says of a jar: "Needs salt, a little sweet". */
+export function sayComplaints(said: readonly Asked[]): string {
+  const words = said.map(({ complaint, severity }) => {
+    const word = COMPLAINT_WORDS[complaint].toLowerCase();
+    return severity === 1 ? `a touch ${word.replace(/^too /, 'too ')}` : word;
+  });
+  const text = listed(words.map((word) => word.replace('a touch needs', 'needs a little')));
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+}
 
 const COUNT_WORDS = ['', 'a', 'two', 'three', 'four', 'five', 'six'] as const;
 /** Gestures of a hand by name; spoons and grams are counted in figures. */
@@ -115,7 +126,8 @@ export function sayImpossible(
       const takes = `it takes ${ml} ml more${aQuarter ? '' : ' room'}, ${sayDoses(moreRoom.doses, say)}`;
       return aQuarter ? `Whole, ${takes}: over a quarter of what is in the jar` : `It does not fit: ${takes}`;
     }
-    if (inTheWay.length > 0) return `Adding alone cannot do it: ${measures(inTheWay)} would leave the band`;
+    if (inTheWay.length > 0)
+      return `Adding alone cannot do it: ${measures(inTheWay)} would leave what the style asks for`;
     return 'Nothing on hand does it';
   })();
   if (!dilution) return `${why}.`;
@@ -173,7 +185,7 @@ export const PLAN_WORDS: Readonly<Record<PlanId, string>> = {
   salt: 'Salt',
   savoury: 'Salt with something savoury',
   cover: 'Cover it',
-  band: 'Bring it into the band',
+  band: 'Bring it into balance',
   dilute: 'Dilute',
   thin: 'Thin',
   balance: 'Balance',

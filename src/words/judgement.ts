@@ -35,7 +35,7 @@ export const showMeasure = (key: PalateKey, value: number | null, decimalSign: D
 /** "Garlic, raw, peeled" is garlic in a sentence. */
 export const shortName = (name: string): string => inSentence(name.split(',')[0]!);
 
-/** In the band or how far out, and who brings most. */
+/** Right for the style or how far out, and who brings most. */
 export function sentenceFor(
   key: PalateKey,
   { value }: PalateValue,
@@ -47,7 +47,7 @@ export function sentenceFor(
   if (!window) return who;
   const { low, high } = MEASURE_WORDS[key];
   const outside = Math.max(window.low - value, value - window.high, 0);
-  if (outside < 1e-9) return `In the band. ${who}`;
+  if (outside < 1e-9) return `Right for this style. ${who}`;
   const touch = outside <= (window.high - window.low) / 4 ? 'a touch ' : '';
   const word = value > window.high ? high : low;
   const sentence = `${touch}${word} for this style.`;

@@ -1,5 +1,6 @@
 /** The measures in a cook's words, with the numbers trade people use. Rendered here and nowhere else. */
 import {
+  A_HAIR,
   bandOfScore,
   type PalateKey,
   type ScoreBand,
@@ -80,8 +81,6 @@ const BAND_WORDS: Readonly<Record<ScoreBand, string>> = {
   doubtful: 'something is off',
   off: 'something is really off',
 };
-/** From here on nobody tastes what is outside. */
-export const A_HAIR = 99;
 /** "a cook would serve it (81 of 100)". */
 export function sayScore({ score, reasons }: Pick<Verdict, 'score' | 'reasons'>): string {
   if (reasons.length === 0) return BAND_WORDS.inside;

@@ -24,6 +24,7 @@ export {
   type Windows,
 } from './styles';
 export {
+  A_HAIR,
   bandOfScore,
   stepsOutside,
   verdictOf,

@@ -89,6 +89,8 @@ export function verdictOf(palate: Palate, style: Style): Verdict {
   };
 }
 
+/** From this score on nobody tastes what is outside (estimate). */
+export const A_HAIR = 99;
 export const SCORE_BANDS = { served: 60, off: 40 } as const;
 export type ScoreBand = 'inside' | 'served' | 'doubtful' | 'off';
 

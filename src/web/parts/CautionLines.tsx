@@ -8,10 +8,12 @@ interface CautionLinesProps {
   readonly serving?: boolean;
   /** The rest is folded behind one press; false where another press shows all. */
   readonly more?: boolean;
+  /** At most so many sentences, the gravest first; the press that shows all shows the others. */
+  readonly most?: number;
 }
 
 /** What may hurt somebody in one line, at most two of what to do, the rest on request. */
-export function CautionLines({ of, serving = false, more = true }: CautionLinesProps) {
+export function CautionLines({ of, serving = false, more = true, most = Infinity }: CautionLinesProps) {
   const said = sayCautions(of, { serving });
   return (
     <>
@@ -20,7 +22,7 @@ export function CautionLines({ of, serving = false, more = true }: CautionLinesP
           {said.grave}
         </p>
       )}
-      {said.lines.map((line) => (
+      {said.lines.slice(0, said.grave === null ? most : most - 1).map((line) => (
         <p key={line} className="[overflow-wrap:anywhere]">
           {line}
         </p>

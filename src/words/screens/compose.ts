@@ -18,7 +18,7 @@ export const composeWords = {
   countOptionalAdditionsOrLeave: 'count optional additions, or leave them out',
   chooseTheStyleAimedAt: 'choose the style aimed at',
   cautionsAndAllergens: 'cautions and allergens',
-  waysIntoTheBand: 'ways into the band',
+  waysIntoTheBand: 'bring it into balance',
   scaleThisJar: 'scale this jar',
   roundToWhatCanBe: 'round to what can be measured',
   howToMakeItHold: 'how to make it hold, and how to save it',
@@ -171,7 +171,7 @@ export const composeWords = {
   nameOfTheFormula: 'Name of the formula',
   jar: 'Jar',
   vessel: 'Vessel',
-  fillshareOfBrimful: (fillShare: string) => `${fillShare} of brimful`,
+  fillshareOfBrimful: (fillShare: string) => `${fillShare} full`,
   roundToWhatCanBeMeasured: 'Round to what can be measured',
   nameVolumemlInItFillshare: (name: string, volumeMl: string, fillShare: string, sentence: string) =>
     `${name}, ${volumeMl} in it, ${fillShare} of brimful. ${sentence}`,

@@ -120,7 +120,10 @@ export const composeBalanceWords = {
   noName: (name: string) => `no ${name}`,
   andTogName: (toG: string, name: string) => `and ${toG} ${name}`,
   aLittle: 'a little',
-  waysIntoTheBand: 'Ways into the band',
+  bringItIntoBalance: 'Bring it into balance',
+  figures: 'Figures',
+  beltIsTheStyle:
+    'The belt is the style; left of it too little, right of it too much. Press one for who brings it.',
   whatIsWrong: 'What is wrong',
   howMuch: 'How much',
   byAddingOnlyMaxOf: (max: string) => `By adding only; ${max} of room in the`,
@@ -142,12 +145,8 @@ export const composeBalanceWords = {
   takeThisWay: 'Take this way',
   moveItToTheName: (name: string) => `Move it to the ${name}`,
   onThePalate: 'On the palate',
-  asInName: (name: string) => `as in ${name}`,
   numbersComeWithTheFirst: 'Numbers come with the first addition.',
   pouredIsPouredOil: (poured: string) => `${poured} is poured oil.`,
-  whatWouldMendIt: 'What would mend it',
-  bandShowmeasureToShowmeasure2: (showMeasure: string, showMeasure2: string) =>
-    `, band ${showMeasure} to ${showMeasure2}`,
   titleShownWhoBringsIt: (title: string, shown: string) =>
     `${title}: ${shown}. Who brings it, and how it is reckoned`,
   allCautionsAllergensAndWhy: 'All cautions, allergens and why',

@@ -1,5 +1,7 @@
 /** What stands in drawings and charts. */
 export const drawingWords = {
+  profileRow: (title: string, figure: string, off: string, judged: boolean) =>
+    `${title}: ${off || (judged ? 'right' : 'no band in this style')}, ${figure}. Who brings it.`,
   aPlateTilted: 'A plate tilted to 45°, with a teaspoon of it that runs 5 cm down',
   fromASpoonThickness: (thickness: string) => `From a spoon: ${thickness}`,
   shakeLine: 'shake line',

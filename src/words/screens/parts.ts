@@ -1,6 +1,12 @@
 /** What shared pieces of the pages say: the jar's log and cautions, measuring, saving a sauce, paper. */
 export const partsWords = {
   stopped: 'Stopped.',
+  first: 'What to know first',
+  chooseAStyle: 'Choose a style',
+  itFits: (doses: string) => `${doses.charAt(0).toUpperCase()}${doses.slice(1)}; it fits.`,
+  bringIntoBalance: 'Bring it into balance',
+  allCautions: 'All cautions',
+  howToSaveIt: 'How to save it',
   partOfTheNameOf: (label: string) => `${label}: part of its name`,
   partOfItsName: 'Part of its name',
   moreFit: (count: number) => `${count} more fit`,
@@ -10,7 +16,6 @@ export const partsWords = {
   jarsOfOthers: (jars: string) => `${jars} of others`,
   theModelAloneSaysMedians: (medianS: string, lowS: string, highS: string, parts: string) =>
     `The model alone says ${medianS} (${lowS} to ${highS}); ${parts} moved it.`,
-  vVersionTastedAt: (version: number, at: string) => `v${version}, tasted ${at}`,
   theServerCouldNotPrint: 'The server could not print it. Try once more.',
   theKitchenSServerCannotBe: 'The kitchen’s server cannot be reached. Print it once it is back.',
   saveIt: 'Save it',

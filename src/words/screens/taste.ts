@@ -27,9 +27,10 @@ export const tasteWords = {
   theWorkingFormulaStandsElsewhere:
     'The working formula stands elsewhere by now; undo in Compose brings it back.',
   look: 'Look',
+  reckoned: (finding: string) =>
+    `By the figures: ${finding.charAt(0).toLowerCase()}${finding.slice(1)} What does it taste like?`,
   itIsRight: 'it is right as it is',
   toTheBatch: 'To the batch',
-  thisIsABatch: 'This is a whole batch.',
   theBatchIsRight: 'The batch is right. On to its record.',
   notFrozenTheAmountsStand: (error: string) => `Not frozen; the amounts stand in Compose. ${error}`,
   keeping: 'Keeping…',

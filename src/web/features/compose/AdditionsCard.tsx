@@ -1,19 +1,9 @@
-import { useMemo, type RefObject } from 'react';
+import type { RefObject } from 'react';
 import { costOf } from '#core/composition';
 import type { AdditionId, Formula, ReadingContext } from '#core/formula';
-import { reckonFormula, type Judgement, type Reckoning } from '#core/reckoning';
-import type { Style } from '#core/palate';
-import { usableVolumeMl, type Vessel } from '#core/vessel';
-import {
-  addTyped,
-  dropAddition,
-  moveAll,
-  patchAll,
-  removeAll,
-  setRatio,
-  lockedIn,
-  takeDoses,
-} from '#kitchen/edits';
+import { reckonFormula, type Reckoning } from '#core/reckoning';
+import type { Vessel } from '#core/vessel';
+import { addTyped, dropAddition, moveAll, patchAll, removeAll, setRatio } from '#kitchen/edits';
 import { packPriceOf, type Kitchen } from '#kitchen/reading';
 import { formatAmount, formatRatio } from '#words/numbers';
 import { composeWords } from '#words/screens/compose';
@@ -24,7 +14,6 @@ import { AddLine } from './AddLine';
 import { RatioBar } from './RatioBar';
 import type { RowActions } from './rowActions';
 import { SelectionBar } from './SelectionBar';
-import { Verdict } from '../../parts/Verdict';
 import type { useBenchEdit } from './useBench';
 import { Alert } from '../../ui/Alert';
 
@@ -43,10 +32,6 @@ interface AdditionsCardProps {
   readonly vessel: Vessel;
   readonly context: ReadingContext;
   readonly reckoning: Reckoning;
-  readonly judgement: Judgement;
-  readonly style: Style | null;
-  /** Nobody chose the style: it fits best. */
-  readonly fitted: boolean;
   readonly changing: ReturnType<typeof useBenchEdit>;
   readonly actions: RowActions;
   readonly selection: ReadonlySet<AdditionId>;
@@ -54,14 +39,12 @@ interface AdditionsCardProps {
   readonly editingRatio: boolean;
   readonly onEditingRatio: (editing: boolean) => void;
   readonly addField: RefObject<HTMLInputElement | null>;
-  readonly onStyle: () => void;
 }
 const NONE: ReadonlySet<AdditionId> = new Set();
 
 /** What goes in, in its order, with what it comes to above and the next line below. */
 export function AdditionsCard(props: AdditionsCardProps) {
-  const { formula, kitchen, vessel, reckoning, judgement, style, changing, editingRatio, context } = props;
-  const locked = useMemo(() => lockedIn(formula), [formula]);
+  const { formula, kitchen, reckoning, changing, editingRatio, context } = props;
   const { settings } = kitchen;
   const { edit, blocked, setBlocked } = changing;
   const selected = new Set(
@@ -72,30 +55,6 @@ export function AdditionsCard(props: AdditionsCardProps) {
       aria-label={composeWords.additions}
       className="card order-1 flex min-h-0 flex-col p-4 lg:order-2"
     >
-      {style && judgement.portions.length > 0 ? (
-        <Verdict
-          style={style}
-          fitted={props.fitted}
-          judgement={judgement}
-          kitchen={kitchen}
-          context={context}
-          roomMl={usableVolumeMl(vessel) - reckoning.totals.mixedVolumeMl}
-          locked={locked}
-          onStyle={props.onStyle}
-          onTake={(remedy) => {
-            edit(takeDoses(formula, reckoning.additions, remedy.doses, { context, newId: newAdditionId }));
-          }}
-        />
-      ) : (
-        <button
-          type="button"
-          className="mb-1 min-h-6 self-start rounded-md text-left text-sm underline decoration-rule decoration-2 underline-offset-4 hover:decoration-leaf"
-          data-testid="aim"
-          onClick={props.onStyle}
-        >
-          {style?.name ?? composeWords.chooseWhatItIsAiming}
-        </button>
-      )}
       <RatioBar
         formula={formula}
         reckoning={reckoning}

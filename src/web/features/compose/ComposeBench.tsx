@@ -16,6 +16,7 @@ import { useSteady } from '../../ui/useSteady';
 import { useShortcuts } from '../../ui/shortcuts';
 import { AdditionsCard } from './AdditionsCard';
 import { benchShortcuts } from './benchKeys';
+import { BenchFirst } from './BenchFirst';
 import { BenchPanels, type OpenPanel, type PlainPanel } from './BenchPanels';
 import { FormulaHeader } from './FormulaHeader';
 import { JarPanel } from './JarPanel';
@@ -117,7 +118,17 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
         <Alert className="mb-3">{composeWords.notFrozenError(sayError(freezing.error))}</Alert>
       )}
       <ClashNotice workKey={keyOf('formula', id)} />
-      <div className="grid min-h-0 flex-1 gap-3.5 lg:min-h-[620px] lg:grid-cols-[262px_minmax(0,1fr)_330px] xl:grid-cols-[262px_minmax(0,1fr)_352px]">
+      <BenchFirst
+        formula={formula}
+        kitchen={kitchen}
+        bench={bench}
+        onEdit={edit}
+        onStyle={open.style}
+        onWays={open.ways}
+        onCautions={open.cautions}
+        onHold={open.hold}
+      />
+      <div className="grid min-h-0 flex-1 gap-3.5 lg:min-h-[560px] lg:grid-cols-[310px_minmax(0,1fr)_250px] xl:grid-cols-[344px_minmax(0,1fr)_290px]">
         <div className="order-2 grid min-h-0 lg:order-1">
           <JarPanel
             reckoning={settled}
@@ -130,7 +141,8 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
             onRound={open.round}
             hold={learnt.hold}
             failed={failed}
-            keeping={judgement.keeping}
+            judgement={judgement}
+            onCautions={open.cautions}
             temperatureC={temperatureC}
             onTemperature={setStands}
             onHold={open.hold}
@@ -142,9 +154,6 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
           vessel={vessel}
           context={context}
           reckoning={reckoning}
-          judgement={judgement}
-          style={style}
-          fitted={bench.fitted}
           changing={changing}
           actions={actions}
           selection={selection}
@@ -152,18 +161,14 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
           editingRatio={editingRatio}
           onEditingRatio={setEditingRatio}
           addField={addField}
-          onStyle={open.style}
         />
         <div className="order-3 grid min-h-0">
           <PalateRail
             reckoning={settled}
             judgement={judgement}
             style={style}
-            before={bench.mark}
             settings={settings}
             onMeasure={open.measure}
-            onWays={open.ways}
-            onCautions={open.cautions}
           />
         </div>
       </div>

@@ -1,4 +1,4 @@
-import { memo, useMemo, useState } from 'react';
+import { memo, useMemo, useState, type ReactNode } from 'react';
 import { COLD_C, HOLD_DAYS, layersAt, ROOM_C, ROOM_LIMIT_S, type Hold } from '#core/emulsion';
 import { sayDuration, sayMixed } from '#words/hold';
 import type { Keeping } from '#core/safety';
@@ -23,6 +23,8 @@ interface JarInTimeProps {
   readonly onPanel: () => void;
   /** What the jar says as it is filled. */
   readonly label: string;
+  /** What else stands beside the jar. */
+  readonly children: ReactNode;
 }
 
 const DAY_S = 86_400;
@@ -43,6 +45,7 @@ export function JarInTime({
   onTemperature,
   onPanel,
   label,
+  children,
 }: JarInTimeProps) {
   const [position, setPosition] = useState(0);
   // While the next is drawn the last stays to look at; what is said of it is already the new.
@@ -68,18 +71,30 @@ export function JarInTime({
         : composeHoldWords.timesLater(sayDuration(timeS));
   return (
     <>
-      <div className="flex min-h-0 flex-1 items-end justify-center py-1">
+      <div className="grid grid-cols-[178px_minmax(0,1fr)] gap-x-3 py-1">
         <Jar
           vessel={vessel}
           parts={shown}
-          width={232}
-          height={300}
+          width={178}
+          height={270}
           labelled
           label={timeS === null ? label : composeHoldWords.labelShownWhen(label, when)}
         />
+        <div className="grid content-between gap-2">
+          {children}
+          {volumeMl > 0 && (
+            <HoldWords
+              hold={hold}
+              failed={failed}
+              keeping={keeping}
+              outOfCold={outOfCold}
+              onPanel={onPanel}
+            />
+          )}
+        </div>
       </div>
       {volumeMl > 0 && (
-        <div className="grid gap-1" data-testid="hold">
+        <div className="grid gap-1" data-testid="scrub">
           <Scrubber
             hold={hold}
             position={at}
@@ -91,7 +106,6 @@ export function JarInTime({
             onTemperature={onTemperature}
             onPosition={setPosition}
           />
-          <HoldWords hold={hold} failed={failed} keeping={keeping} outOfCold={outOfCold} onPanel={onPanel} />
         </div>
       )}
     </>
@@ -107,21 +121,21 @@ const HoldWords = memo(function HoldWords({
   onPanel,
 }: Pick<JarInTimeProps, 'hold' | 'failed' | 'keeping' | 'onPanel'> & { outOfCold: boolean }) {
   return (
-    <>
-      <div className="flex min-h-[3.3rem] items-start gap-2">
-        {hold && !hold.state.split && <ThicknessSpoon thickness={hold.state.thickness.class} size={40} />}
+    <div className="grid content-end gap-1" data-testid="hold">
+      <div className="grid gap-1">
+        {hold && !hold.state.split && <ThicknessSpoon thickness={hold.state.thickness.class} size={52} />}
         <p className="text-[0.8125rem] leading-[1.1rem]" role="status">
           {failed !== null ? composeHoldWords.theLayersCouldNotBe(failed) : sayAll(hold, keeping, outOfCold)}
         </p>
       </div>
       <button
         type="button"
-        className="min-h-7 justify-self-start rounded-md text-sm font-semibold underline underline-offset-2 hover:bg-mint"
+        className="min-h-7 justify-self-start rounded-md text-left text-sm font-semibold underline underline-offset-2 hover:bg-mint"
         onClick={onPanel}
       >
         {composeHoldWords.howToMakeItHold}
       </button>
-    </>
+    </div>
   );
 });
 

@@ -1,10 +1,9 @@
 import { Ruler, Scaling, Weight } from 'lucide-react';
 import { memo, useMemo } from 'react';
 import type { VesselId } from '#core/formula';
-import type { Reckoning } from '#core/reckoning';
+import type { Judgement, Reckoning } from '#core/reckoning';
 import type { Headspace, Vessel } from '#core/vessel';
 import { SHAKE_LINE_SHARE } from '#core/vessel';
-import type { Keeping } from '#core/safety';
 import type { Settings } from '#contract';
 import { composeWords } from '#words/screens/compose';
 import { jarParts } from '../../parts/drawing/jarParts';
@@ -12,6 +11,7 @@ import { formatAmount, formatPercent } from '#words/numbers';
 import { IconButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import type { Hold } from '#core/emulsion';
+import { CautionBox } from './CautionBox';
 import { JarInTime } from './JarInTime';
 
 interface JarPanelProps {
@@ -25,10 +25,11 @@ interface JarPanelProps {
   readonly onRound: () => void;
   readonly hold: Hold | null;
   readonly failed: string | null;
-  readonly keeping: Keeping;
+  readonly judgement: Judgement;
   readonly temperatureC: number;
   readonly onTemperature: (temperatureC: number) => void;
   readonly onHold: () => void;
+  readonly onCautions: () => void;
 }
 
 const WARNING: Partial<Record<Headspace, string>> = {
@@ -49,10 +50,11 @@ export const JarPanel = memo(function JarPanel({
   onRound,
   hold,
   failed,
-  keeping,
+  judgement,
   temperatureC,
   onTemperature,
   onHold,
+  onCautions,
 }: JarPanelProps) {
   const { headspace } = reckoning;
   const volumeMl = reckoning.totals.mixedVolumeMl;
@@ -60,34 +62,23 @@ export const JarPanel = memo(function JarPanel({
   const sentence = sayHeadspace(headspace, vessel, volumeMl, settings);
   return (
     <section aria-label={composeWords.jar} className="card flex min-h-0 flex-col p-4">
-      <div className="grid gap-1">
+      <div className="flex flex-wrap items-center gap-1">
         <Choice
           label={composeWords.vessel}
           value={vessel.id}
           options={vessels.map(({ id, name }) => ({ value: id, label: name }))}
           onChange={onVessel}
-          className="w-full"
+          className="min-w-32 flex-1"
         />
-        <div className="flex flex-wrap items-center justify-between gap-x-2">
-          <span className="text-sm text-quiet" data-testid="fill">
-            {composeWords.fillshareOfBrimful(formatPercent(reckoning.fillShare, settings, 0))}
-          </span>
-          <span className="flex gap-1">
-            <IconButton label={composeWords.scaleThisJar2} onClick={onScale} disabled={volumeMl <= 0}>
-              <Scaling size={16} aria-hidden />
-            </IconButton>
-            <IconButton
-              label={composeWords.roundToWhatCanBeMeasured}
-              onClick={onRound}
-              disabled={volumeMl <= 0}
-            >
-              <Weight size={16} aria-hidden />
-            </IconButton>
-            <IconButton label={composeWords.aVesselOfYourOwn} onClick={onNewVessel}>
-              <Ruler size={16} aria-hidden />
-            </IconButton>
-          </span>
-        </div>
+        <IconButton label={composeWords.scaleThisJar2} onClick={onScale} disabled={volumeMl <= 0}>
+          <Scaling size={16} aria-hidden />
+        </IconButton>
+        <IconButton label={composeWords.roundToWhatCanBeMeasured} onClick={onRound} disabled={volumeMl <= 0}>
+          <Weight size={16} aria-hidden />
+        </IconButton>
+        <IconButton label={composeWords.aVesselOfYourOwn} onClick={onNewVessel}>
+          <Ruler size={16} aria-hidden />
+        </IconButton>
       </div>
       <JarInTime
         vessel={vessel}
@@ -95,7 +86,7 @@ export const JarPanel = memo(function JarPanel({
         volumeMl={volumeMl}
         hold={hold}
         failed={failed}
-        keeping={keeping}
+        keeping={judgement.keeping}
         temperatureC={temperatureC}
         onTemperature={onTemperature}
         onPanel={onHold}
@@ -105,13 +96,20 @@ export const JarPanel = memo(function JarPanel({
           formatPercent(reckoning.fillShare, settings, 0),
           sentence,
         )}
-      />
-      <p
-        className={`border-l-4 pl-2 text-sm ${WARNING[headspace] ?? 'border-l-rule text-quiet'}`}
-        data-testid="headspace"
       >
-        {sentence}
-      </p>
+        <div>
+          <p className="font-semibold" data-testid="fill">
+            {composeWords.fillshareOfBrimful(formatPercent(reckoning.fillShare, settings, 0))}
+          </p>
+          <p
+            className={`border-l-4 pl-2 text-[0.8125rem] leading-[1.1rem] ${WARNING[headspace] ?? 'border-l-rule text-quiet'}`}
+            data-testid="headspace"
+          >
+            {sentence}
+          </p>
+        </div>
+      </JarInTime>
+      {judgement.portions.length > 0 && <CautionBox judgement={judgement} onAll={onCautions} />}
     </section>
   );
 });

@@ -77,7 +77,7 @@ export function WaysPanel(props: WaysPanelProps) {
   const say = (massG: number, ingredient: Parameters<typeof freshAmountText>[1]): string =>
     freshAmountText(massG, ingredient, formula, context, kitchen.settings.amountsIn === 'spoons');
   return (
-    <Dialog title={composeBalanceWords.waysIntoTheBand} open onClose={onClose} wide>
+    <Dialog title={composeBalanceWords.bringItIntoBalance} open onClose={onClose} wide>
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <Choice
           label={composeBalanceWords.whatIsWrong}

@@ -6,9 +6,7 @@ import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { patchAddition, placeAddition, removeAddition, stepAddition } from '#kitchen/edits';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { composeWords } from '#words/screens/compose';
-import { useTrialsQuery } from '../../data/kitchenApi';
 import { judgedBy, useStyles } from '../../data/styles';
-import { lastTasted } from '../../data/trials';
 import { useAppDispatch } from '../../sync/store';
 import { formulaEdited, type WorkingFormula } from '../../sync/working';
 import type { OpenPanel } from './BenchPanels';
@@ -22,7 +20,7 @@ export interface LineDraft {
 
 /** The formula as it is typed this moment, reckoned and judged. */
 export function useBenchReckoning(working: WorkingFormula, kitchen: Kitchen, draft: LineDraft | null) {
-  const { id, formula, baseVersion } = working;
+  const { id, formula } = working;
   const vessel = vesselOf(formula, kitchen.vessels);
   const context = useMemo(() => contextFor(formula, kitchen), [formula, kitchen]);
   const reckoning = useMemo(() => {
@@ -34,25 +32,11 @@ export function useBenchReckoning(working: WorkingFormula, kitchen: Kitchen, dra
   const judgement = useMemo(() => judgeFormula(settled), [settled]);
   const hold = useBenchHold(id, formula, judgement, settled, vessel);
   const styles = useStyles();
-  const before = useMemo(() => {
-    if (!baseVersion) return null;
-    const base = baseVersion.formula;
-    const { palate } = judgeFormula(
-      reckonFormula(base, vesselOf(base, kitchen.vessels), contextFor(base, kitchen)),
-    );
-    return { palate, name: `v${baseVersion.number}` };
-  }, [baseVersion, kitchen]);
-  const trials = useTrialsQuery(id).data;
-  // Where it stood when it was last tasted; before the first tasting, where the version it grew from stands.
-  const mark = useMemo(
-    () => lastTasted(trials ?? [], kitchen.catalogue) ?? before,
-    [trials, kitchen.catalogue, before],
-  );
   const { style, fitted } = useMemo(
     () => judgedBy(formula, styles, judgement.portions),
     [formula, styles, judgement],
   );
-  return { vessel, context, reckoning, settled, judgement, hold, styles, style, fitted, mark };
+  return { vessel, context, reckoning, settled, judgement, hold, styles, style, fitted };
 }
 
 /** Every change goes through here: what would put a formula into itself is refused with a word. */

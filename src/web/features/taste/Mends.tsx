@@ -32,6 +32,8 @@ interface MendsProps {
   /** Steps of the jar are open: what is weighed has to wait for them, what a hand puts in has not. */
   readonly beingMade: boolean;
   readonly ready: boolean;
+  /** All that was said, mended within a quarter of the jar: asked for already, as it is said first. */
+  readonly first: Asking;
   readonly onPutIn: (remedy: Remedy) => void;
   readonly onWeigh: (remedy: Remedy) => void;
 }
@@ -44,25 +46,16 @@ const HOW_MUCH = [
 
 /** Ways to mend what was said, all of it at once or one by one: put in by hand, or weighed as steps. */
 export function Mends(props: MendsProps) {
-  const { mixed, portions, unread, said, style, roomMl, formula, context, kitchen } = props;
+  const { mixed, portions, said, style, formula, context, kitchen } = props;
   const { beingMade, ready, onPutIn, onWeigh } = props;
   const [chosen, setChosen] = useState<string>(ALL);
   const [howMuch, setHowMuch] = useState<(typeof HOW_MUCH)[number]['value']>('quarter');
   const one = said.find(({ complaint }) => complaint === chosen);
-  const question = useMemo((): RemedyRequest | null => {
-    const [first, ...also] = one ? [one] : said;
-    if (!first || portions.length === 0) return null;
-    return {
-      portions,
-      unread,
-      ...first,
-      also,
-      style,
-      ...roomToMend(portions, roomMl, howMuch === 'room'),
-      ...mendsFrom(portions, kitchen, context),
-    };
-  }, [one, said, portions, unread, style, roomMl, howMuch, kitchen, context]);
-  const { search, stop, again } = useSearch('remedies', question);
+  const isFirst = !one && howMuch === 'quarter';
+  const asked = useMemo(() => (one ? [one] : said), [one, said]);
+  const question = useMendQuestion(isFirst ? NOTHING_SAID : asked, props, howMuch === 'room');
+  const other = useSearch('remedies', question);
+  const { search, stop, again } = isFirst ? props.first : other;
   const holdsAsked = useMemo(() => {
     if (search.status !== 'done') return NO_HOLDS;
     const after = search.answer.remedies.map(({ doses }) => withDoses(portions, doses));
@@ -139,6 +132,27 @@ export function Mends(props: MendsProps) {
       </p>
     </>
   );
+}
+
+const NOTHING_SAID: readonly Said[] = [];
+type Asking = ReturnType<typeof useSearch<'remedies'>>;
+type MendsOf = Pick<MendsProps, 'portions' | 'unread' | 'style' | 'roomMl' | 'context' | 'kitchen'>;
+/** What would mend what was said; null where nothing was. @param all as much as fits, not a quarter at most */
+export function useMendQuestion(said: readonly Said[], about: MendsOf, all: boolean): RemedyRequest | null {
+  const { portions, unread, style, roomMl, context, kitchen } = about;
+  return useMemo(() => {
+    const [first, ...also] = said;
+    if (!first || portions.length === 0) return null;
+    return {
+      portions,
+      unread,
+      ...first,
+      also,
+      style,
+      ...roomToMend(portions, roomMl, all),
+      ...mendsFrom(portions, kitchen, context),
+    };
+  }, [said, portions, unread, style, roomMl, all, kitchen, context]);
 }
 
 const NO_HOLDS: readonly (HoldRequest | null)[] = [];

@@ -1,7 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { composition } from '#core/composition';
-import type { Remedy } from '#core/balance';
+import { findingOf, type Remedy } from '#core/balance';
+import { judgePortions } from '#core/reckoning';
 import { currentStep, standingEvents, standingOf, type Step } from '#core/trial';
 import { usableVolumeMl } from '#core/vessel';
 import { formatAmount } from '#words/numbers';
@@ -12,6 +13,7 @@ import { contextFor, mendsFrom, vesselOf } from '#kitchen/reading';
 import { sayDoses } from '#words/balance';
 import { useKitchen } from '../../data/kitchen';
 import { judgedBy, useStyles } from '../../data/styles';
+import { useSearch } from '../../workers/useSearch';
 import { useJarJudged } from '../../data/useJarJudged';
 import { portionsNow } from '../../data/trials';
 import type { WorkingFormula } from '../../sync/working';
@@ -22,8 +24,8 @@ import { JarCautions } from '../../parts/JarCautions';
 import { JarLog } from '../../parts/JarLog';
 import { useTasting } from './useTasting';
 import { WhatItSays } from './WhatItSays';
-import { KeepVersion } from './KeepVersion';
-import { Mends } from './Mends';
+import { Mends, useMendQuestion } from './Mends';
+import { TasteFirst } from './TasteFirst';
 
 /** A phone shows one of these at a time. */
 const PARTS = [
@@ -42,11 +44,10 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
   const styles = useStyles();
   const navigate = useNavigate();
   const draft = useTasting(jar);
-  const [keeping, setKeeping] = useState(false);
   const [shown, setShown] = useState<Part>('says');
   const context = useMemo(() => contextFor(formula, kitchen), [formula, kitchen]);
   const portions = useMemo(() => portionsNow(jar, kitchen.catalogue), [jar, kitchen.catalogue]);
-  const { style } = useMemo(() => judgedBy(formula, styles, portions), [formula, styles, portions]);
+  const { style, fitted } = useMemo(() => judgedBy(formula, styles, portions), [formula, styles, portions]);
   const unread = useJarJudged(jar, id, portions, kitchen)?.allergens.missing ?? NOTHING;
   const vessel = vesselOf({ ...formula, vesselId: jar.vesselId }, kitchen.vessels);
   const roomMl = Math.max(0, usableVolumeMl(vessel) - composition(portions).mixedVolumeMl);
@@ -87,97 +88,101 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
   const right = standing === 'right' || standing === 'right-after-mending';
   const last = standingEvents(jar.events).at(-1);
   const only = (part: Part): string => (part === shown ? '' : 'hidden lg:block');
+  const asked = useMendQuestion(draft.said, { portions, unread, style, roomMl, context, kitchen }, false);
+  const first = useSearch('remedies', asked);
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_440px]">
-      <div className="lg:hidden">
-        <Chips
-          large
-          className="grid auto-cols-fr grid-flow-col"
-          label={tasteWords.shown}
-          value={shown}
-          options={PARTS}
-          onChange={setShown}
-        />
-      </div>
-      <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5 empty:hidden">
-        {open && <StillMade to={`/formulas/${id}/make?jar=${jar.id}`} />}
-        {jar.batch && <OfBatch formulaId={id} batchId={jar.batch.batchId} right={right} />}
-        {right && !jar.batch && (
-          <section aria-label={tasteWords.right} className="card border-l-4 border-l-leaf p-4">
-            <KeepVersion
-              working={working}
+    <>
+      <TasteFirst
+        working={working}
+        jar={jar}
+        kitchen={kitchen}
+        right={right}
+        finding={findingOf({ judgement: judgePortions(portions, unread), hold: null, style, unread })}
+        fitted={fitted}
+        draft={draft}
+        remedy={first.search.status === 'done' ? (first.search.answer.remedies[0] ?? null) : null}
+        onPutIn={draft.figures.fits ? putIn : null}
+      />
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_440px]">
+        <div className="lg:hidden">
+          <Chips
+            large
+            className="grid auto-cols-fr grid-flow-col"
+            label={tasteWords.shown}
+            value={shown}
+            options={PARTS}
+            onChange={setShown}
+          />
+        </div>
+        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5 empty:hidden">
+          {open && <StillMade to={`/formulas/${id}/make?jar=${jar.id}`} />}
+          <div className={only('says')}>
+            <WhatItSays
               jar={jar}
-              kitchen={kitchen}
-              open={keeping}
-              onOpen={() => {
-                setKeeping(true);
-              }}
-              onClose={() => {
-                setKeeping(false);
-              }}
+              settings={settings}
+              draft={draft}
+              actionsAbove={!right || jar.batch !== null || draft.said.length > 0}
+            />
+          </div>
+          <section className={`card p-4 ${only('hand')}`}>
+            <h2 className="font-name mb-2 text-lg font-bold">{tasteWords.byHand}</h2>
+            <GesturePad
+              portions={portions}
+              mayAdd={mayAdd}
+              context={context}
+              settings={settings}
+              onPut={(line, said) => void draft.say({ kind: 'added', lines: [line], note: said })}
             />
           </section>
-        )}
-        <div className={only('says')}>
-          <WhatItSays jar={jar} settings={settings} draft={draft} />
+          <section aria-label={tasteWords.thisJarSoFar} className={`card p-4 ${only('jar')}`}>
+            <div className="flex flex-wrap items-center justify-between gap-3">
+              <h2 className="font-name text-lg font-bold">{tasteWords.thisJarSoFar}</h2>
+              {last && (
+                <Button
+                  className="min-h-16 px-5"
+                  onClick={() => void draft.say({ kind: 'corrected', eventId: last.id })}
+                >
+                  {tasteWords.undoTheLast}
+                </Button>
+              )}
+            </div>
+            <JarLog jar={jar} catalogue={kitchen.catalogue} settings={settings} />
+          </section>
         </div>
-        <section className={`card p-4 ${only('hand')}`}>
-          <h2 className="font-name mb-2 text-lg font-bold">{tasteWords.byHand}</h2>
-          <GesturePad
-            portions={portions}
-            mayAdd={mayAdd}
-            context={context}
-            settings={settings}
-            onPut={(line, said) => void draft.say({ kind: 'added', lines: [line], note: said })}
-          />
-        </section>
-        <section aria-label={tasteWords.thisJarSoFar} className={`card p-4 ${only('jar')}`}>
-          <div className="flex flex-wrap items-center justify-between gap-3">
-            <h2 className="font-name text-lg font-bold">{tasteWords.thisJarSoFar}</h2>
-            {last && (
-              <Button
-                className="min-h-16 px-5"
-                onClick={() => void draft.say({ kind: 'corrected', eventId: last.id })}
-              >
-                {tasteWords.undoTheLast}
-              </Button>
-            )}
+        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
+          <section
+            aria-label={tasteWords.whatWouldMendIt}
+            className={`card content-start p-4 ${only('mends')}`}
+          >
+            <div className="mb-2 flex items-baseline justify-between gap-2">
+              <h2 className="font-name text-lg font-bold">{tasteWords.whatWouldMendIt}</h2>
+              <span className="text-sm text-quiet">
+                {tasteWords.roomInTheJarRoomml(formatAmount(roomMl, 'ml', settings))}
+              </span>
+            </div>
+            <Mends
+              mixed={mixed}
+              portions={portions}
+              unread={unread}
+              said={draft.said}
+              style={style}
+              roomMl={roomMl}
+              formula={formula}
+              context={context}
+              kitchen={kitchen}
+              beingMade={open !== null}
+              ready={draft.figures.fits}
+              first={first}
+              onPutIn={putIn}
+              onWeigh={(remedy) => void weigh(remedy)}
+            />
+          </section>
+          <div className={only('jar')}>
+            <JarCautions jar={jar} formulaId={id} portions={portions} kitchen={kitchen} />
           </div>
-          <JarLog jar={jar} catalogue={kitchen.catalogue} settings={settings} />
-        </section>
-      </div>
-      <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
-        <section
-          aria-label={tasteWords.whatWouldMendIt}
-          className={`card content-start p-4 ${only('mends')}`}
-        >
-          <div className="mb-2 flex items-baseline justify-between gap-2">
-            <h2 className="font-name text-lg font-bold">{tasteWords.whatWouldMendIt}</h2>
-            <span className="text-sm text-quiet">
-              {tasteWords.roomInTheJarRoomml(formatAmount(roomMl, 'ml', settings))}
-            </span>
-          </div>
-          <Mends
-            mixed={mixed}
-            portions={portions}
-            unread={unread}
-            said={draft.said}
-            style={style}
-            roomMl={roomMl}
-            formula={formula}
-            context={context}
-            kitchen={kitchen}
-            beingMade={open !== null}
-            ready={draft.figures.fits}
-            onPutIn={putIn}
-            onWeigh={(remedy) => void weigh(remedy)}
-          />
-        </section>
-        <div className={only('jar')}>
-          <JarCautions jar={jar} formulaId={id} portions={portions} kitchen={kitchen} />
         </div>
       </div>
-    </div>
+    </>
   );
 }
 
@@ -189,25 +194,6 @@ function StillMade({ to }: { to: string }) {
         {tasteWords.goOnWithItsSteps}
       </Link>
     </p>
-  );
-}
-
-/** What is tasted for a batch is recorded there, not kept as a version. */
-function OfBatch({ formulaId, batchId, right }: { formulaId: string; batchId: string; right: boolean }) {
-  return (
-    <section
-      aria-label={tasteWords.thisIsABatch}
-      className={`card flex flex-wrap items-center gap-4 border-l-4 p-3 ${right ? 'border-l-leaf' : 'border-l-edge'}`}
-    >
-      <p className="mr-auto font-semibold">{right ? tasteWords.theBatchIsRight : tasteWords.thisIsABatch}</p>
-      <Link
-        to={`/formulas/${formulaId}/batch/${batchId}`}
-        data-next={right ? '' : undefined}
-        className="inline-flex min-h-16 items-center rounded-md border border-leaf px-5 font-semibold text-leaf"
-      >
-        {tasteWords.toTheBatch}
-      </Link>
-    </section>
   );
 }
 

@@ -9,39 +9,24 @@ import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Field } from '../../ui/Field';
 import { TasteRows } from './TasteRows';
-import { useShortcuts } from '../../ui/shortcuts';
 import type { TastingDraft } from './useTasting';
 
 interface WhatItSaysProps {
   readonly jar: Jar;
   readonly settings: Settings;
   readonly draft: TastingDraft;
+  /** Where there is room for it they stand with what is said first. */
+  readonly actionsAbove: boolean;
 }
 
 /** Seven rows for the mouth, and what belongs to a tasting. */
-export function WhatItSays({ jar, settings, draft }: WhatItSaysProps) {
-  const { flat, on, figures, nothing } = draft;
+export function WhatItSays({ jar, settings, draft, actionsAbove }: WhatItSaysProps) {
+  const { on } = draft;
   const [more, setMore] = useState(false);
-  const mayBeRight = nothing && figures.fits;
-  const right = (): void => {
-    draft.recordTasting(true);
-  };
-  useShortcuts([{ keys: ['r'], does: tasteWords.itIsRight, when: () => mayBeRight, run: right }]);
-  const flatButton = (
-    <Button
-      className={`min-h-16 px-1 sm:min-w-24 sm:px-2 ${flat ? 'border-2 border-leaf bg-tape-soft' : ''}`}
-      aria-pressed={flat}
-      onClick={() => {
-        draft.setFlat(!flat);
-      }}
-    >
-      {tasteWords.flat}
-    </Button>
-  );
   return (
     <section aria-label={tasteWords.whatDoesItSay} className="card p-3 sm:p-4">
-      <h2 className="font-name mb-2 hidden text-lg font-bold sm:block">{tasteWords.whatDoesItSay}</h2>
-      <TasteRows rows={draft.rows} onRows={draft.setRows} beside={flatButton} />
+      <h2 className="sr-only">{tasteWords.whatDoesItSay}</h2>
+      <TasteRows rows={draft.rows} onRows={draft.setRows} beside={<Flat draft={draft} />} />
       {draft.bites && (
         <div className="mt-3 flex flex-wrap items-center gap-2">
           {tasteWords.ofWhat}{' '}
@@ -54,27 +39,13 @@ export function WhatItSays({ jar, settings, draft }: WhatItSaysProps) {
           />
         </div>
       )}
-      <div className="sticky bottom-0 -mx-4 mt-3 grid grid-cols-[auto_minmax(0,1fr)] gap-4 bg-card px-4 py-3 sm:grid-cols-[auto_auto_minmax(0,1fr)]">
-        <span className="hidden sm:contents">{flatButton}</span>
-        <Button
-          className="min-h-16 min-w-16 px-2 sm:min-w-24"
-          disabled={!mayBeRight}
-          title={nothing ? undefined : tasteWords.takeBackWhatWasSaid}
-          onClick={right}
-        >
-          {tasteWords.right}
-        </Button>
-        <Button
-          kind="main"
-          data-next
-          className="min-h-16"
-          disabled={nothing || !figures.fits}
-          onClick={() => {
-            draft.recordTasting(false);
-          }}
-        >
-          {tasteWords.recordWhatItSays}
-        </Button>
+      <div
+        className={`sticky bottom-0 -mx-4 mt-3 flex gap-4 bg-card px-4 py-3 ${actionsAbove ? 'sm:hidden' : ''}`}
+      >
+        <span className="hidden sm:contents">
+          <Flat draft={draft} />
+        </span>
+        <TasteActions draft={draft} />
       </div>
       <Button
         className="mt-4 min-h-16 sm:hidden"
@@ -112,6 +83,51 @@ export function WhatItSays({ jar, settings, draft }: WhatItSaysProps) {
         <Measured jar={jar} settings={settings} onSay={(...events) => void draft.say(...events)} />
       </div>
     </section>
+  );
+}
+
+/** Nothing of it stands out: the one word that is no side of a row. */
+export function Flat({ draft: { flat, setFlat } }: { draft: TastingDraft }) {
+  return (
+    <Button
+      className={`min-h-16 px-1 sm:min-w-20 sm:px-2 ${flat ? 'border-2 border-leaf bg-tape-soft' : ''}`}
+      aria-pressed={flat}
+      onClick={() => {
+        setFlat(!flat);
+      }}
+    >
+      {tasteWords.flat}
+    </Button>
+  );
+}
+
+/** Right as it is, or what was said. */
+export function TasteActions({ draft }: { draft: TastingDraft }) {
+  const { figures, nothing } = draft;
+  return (
+    <>
+      <Button
+        className="min-h-16 min-w-16 px-2 sm:min-w-20"
+        disabled={!nothing || !figures.fits}
+        title={nothing ? undefined : tasteWords.takeBackWhatWasSaid}
+        onClick={() => {
+          draft.recordTasting(true);
+        }}
+      >
+        {tasteWords.right}
+      </Button>
+      <Button
+        kind="main"
+        data-next
+        className="min-h-16 flex-1"
+        disabled={nothing || !figures.fits}
+        onClick={() => {
+          draft.recordTasting(false);
+        }}
+      >
+        {tasteWords.recordWhatItSays}
+      </Button>
+    </>
   );
 }
 

@@ -11,7 +11,7 @@ vi.mock('../../sync/outbox', () => ({ record: recorded }));
 
 const jar = { ...jarOf(), waiting: new Set<string>() };
 function Tasting() {
-  return <WhatItSays jar={jar} settings={DEFAULT_SETTINGS} draft={useTasting(jar)} />;
+  return <WhatItSays actionsAbove={false} jar={jar} settings={DEFAULT_SETTINGS} draft={useTasting(jar)} />;
 }
 const button = (name: string) => screen.getByRole<HTMLButtonElement>('button', { name });
 const last = () => recorded.mock.calls.at(-1)![1][0];
