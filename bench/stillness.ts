@@ -130,7 +130,7 @@ export async function benchStillness(server: DemoServer): Promise<void> {
     );
     await page.close();
 
-    for (const route of process.env.ONLY_TASKS ? [] : ROUTES) {
+    for (const route of ROUTES) {
       const shifts: number[] = [];
       for (let round = 0; round < ROUNDS; round++) {
         const at = await watched(browser);

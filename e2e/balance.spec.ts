@@ -15,18 +15,18 @@ test(
       .getByTestId('styles')
       .getByRole('button', { name: /^Classic, 3 : 1/ })
       .click();
-    await page.getByRole('button', { name: 'Ways into the band' }).click();
+    await page.getByRole('button', { name: 'Bring it into balance' }).click();
     // It takes more than a quarter of the jar: part of the way, until the cook gives room.
     await expect(page.getByTestId('impossible')).toContainText('over a quarter of what is in the jar');
     await page.getByRole('radio', { name: 'as much as fits' }).check({ force: true });
     const ways = page.getByTestId('ways').getByRole('listitem');
     const first = ways.filter({ has: page.getByRole('button', { name: 'Take this way' }) }).first();
-    await expect(first).toContainText('Bring it into the band');
+    await expect(first).toContainText('Bring it into balance');
     await expect(first.getByTestId('effect')).toContainText('Sharpness');
-    await expect(first).toContainText('100 of 100');
+    await expect(first).toContainText('Right for Classic, 3 : 1');
     await expectAccessible(page);
     await first.getByRole('button', { name: 'Take this way' }).click();
-    await expect(page.getByTestId('aim')).toContainText('inside every window');
+    await expect(page.getByTestId('first')).toHaveText('Right for Classic, 3 : 1.');
     await expect(compose.amount('Extra-virgin olive oil')).not.toHaveValue('90 ml');
     // Nothing that was poured is lowered.
     await expect(compose.amount('Red wine vinegar 6 %')).toHaveValue('60 ml');
@@ -64,7 +64,7 @@ test('says what does not fit the jar, and moves to one that has the room', async
   await page.keyboard.press('b');
   await expect(page.getByTestId('impossible')).toContainText('It does not fit');
   await page.getByRole('button', { name: /^Move it to the 350 ml jam jar/ }).click();
-  await expect(page.getByTestId('ways')).toContainText('Bring it into the band');
+  await expect(page.getByTestId('ways')).toContainText('Bring it into balance');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('combobox', { name: 'Vessel' })).toHaveText('350 ml jam jar');
   await page.keyboard.press('Control+z');

@@ -108,7 +108,7 @@ test(
     await expect(page.getByRole('region', { name: 'Loads' })).toContainText('4 loads');
     await expect(page.getByTestId('plan-says')).toContainText('12 l, 12.2 l made');
     await expect(plan.getByRole('row', { name: /Fine sea salt/ })).toContainText('26.9 g');
-    await expect(page.getByTestId('drift')).toContainText('Nobody will taste the rounding');
+    await expect(page.getByTestId('drift')).toContainText('You will not taste the rounding');
     await expect(page.getByTestId('batch-hold')).toContainText('In service');
     await expect(page.getByTestId('pull-list')).toContainText('short');
     await expect(page.getByTestId('storage')).toContainText('longer than the 4 h it may take');
@@ -272,7 +272,7 @@ test('orders become batches, a day has one pull list, and a plan that cannot be 
   await expect(
     page.getByText('A batch is planned from a version that does not change any more.'),
   ).toBeVisible();
-  await page.getByRole('button', { name: 'Freeze as v1 and plan it' }).click();
+  await page.getByRole('button', { name: 'Save as version 1 and plan it' }).click();
   await expect(page.getByTestId('plan-says')).toContainText('40 portions');
   await page.getByLabel('For the day').fill('2026-12-05');
   await page.getByRole('button', { name: /^Take it on/ }).click();

@@ -21,7 +21,7 @@ export class Make {
   }
   /** From the form; another making may still have the scale. */
   async start(): Promise<void> {
-    await this.page.getByRole('button', { name: /^(Freeze as|Begin making)/ }).click();
+    await this.page.getByRole('button', { name: /^(Save as|Begin making)/ }).click();
     await expect(this.step).toBeVisible();
     const scale = this.page.getByTestId('scale');
     await expect(scale).toContainText(/Simulated scale|In use/);

@@ -45,7 +45,7 @@ test('a dressing made, amended and frozen by keyboard alone', { tag: '@always' }
   await expect(compose.row('Walnut oil').getByTestId('mass')).toContainText(/tbsp|cup|tsp/);
   await keyboard.press('u');
   await compose.saved();
-  await page.getByRole('button', { name: 'Freeze as v1' }).focus();
+  await page.getByRole('button', { name: 'Save as version 1' }).focus();
   await keyboard.press('Enter');
   await expect(page.getByTestId('version')).toHaveText('v1');
 });

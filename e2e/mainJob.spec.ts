@@ -147,7 +147,7 @@ test.describe('on a phone', () => {
     finger.part('compose');
 
     await stage('Make');
-    await finger.tap(button(/^Freeze as v1 and/));
+    await finger.tap(button(/^Save as version 1 and/));
     const weigh = async (grams: string): Promise<void> => {
       const field = page.getByLabel(/^Weight of/);
       if (!(await field.isVisible())) await finger.tap(button('By hand'));

@@ -233,7 +233,7 @@ test('one making has the scale; another sees who, and can take it', async ({ pag
   const second = await browser.newContext();
   const other = new Make(await second.newPage());
   await other.compose('30 g cider vinegar', '90 g rapeseed oil');
-  await other.page.getByRole('button', { name: /^Freeze as/ }).click();
+  await other.page.getByRole('button', { name: /^Save as version/ }).click();
   await expect(other.page.getByTestId('scale')).toContainText('In use: New dressing');
   await other.page.getByRole('button', { name: 'Read it here' }).click();
   await expect(other.reading).toBeVisible();
@@ -293,7 +293,7 @@ test('a killed server: nothing acknowledged is lost, the making goes on at its s
   const first = await startDemo();
   await page.goto(`${first.address}/formulas/walnut-cider/make`);
   const make = new Make(page);
-  await page.getByRole('button', { name: /^(Freeze as|Begin making)/ }).click();
+  await page.getByRole('button', { name: /^(Save as|Begin making)/ }).click();
   await make.typed('91');
   await make.typed('5.5');
   await page.getByRole('button', { name: /^Time 0:30/ }).click();

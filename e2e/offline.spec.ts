@@ -103,7 +103,7 @@ test(
 
       // A making begins from what was just changed, and goes on.
       await page.goto(`/formulas/${FORMULA}/make`);
-      const begin = page.getByRole('button', { name: /^(Freeze as|Make v|Begin)/ }).first();
+      const begin = page.getByRole('button', { name: /^(Save as|Make v|Begin)/ }).first();
       await begin.click();
       await expect(page.getByTestId('step-name')).toBeVisible();
       const jar = new URL(page.url()).searchParams.get('jar')!;
@@ -335,8 +335,8 @@ test('a plan keeps what two cooks did at once, and undo takes back one’s own',
     };
     await set(one, 'Cooks', '4');
     await expect(two.getByLabel('Cooks', { exact: true })).toHaveValue('4');
-    await set(two, 'Nobody before', '06:30');
-    await expect(one.getByLabel('Nobody before', { exact: true })).toHaveValue('6:30');
+    await set(two, 'Kitchen opens', '06:30');
+    await expect(one.getByLabel('Kitchen opens', { exact: true })).toHaveValue('6:30');
     await one.getByRole('button', { name: 'Undo' }).click();
     await expect(two.getByLabel('Cooks', { exact: true })).not.toHaveValue('4');
     const day = new Date().toISOString().slice(0, 10);

@@ -61,6 +61,7 @@ test('an ingredient of our own from its label, and one by copying', async ({ pag
   await expect(page.getByText('perishable until said otherwise')).toBeVisible();
   const compose = new Compose(page);
   await compose.fresh('50 g terrace relish');
+  await page.getByRole('button', { name: 'Figures' }).click();
   await expect(page.getByTestId('gauge-salt')).toContainText('1.50 % salt');
 
   await page.goto('/pantry/honey');

@@ -59,7 +59,7 @@ test(
     await expect(list.filter({ hasText: 'fetch what it needs' }).getByRole('checkbox')).toBeChecked();
     await expect(page.getByTestId('day-needs')).toContainText('Walnut & cider house');
     // Nobody before a quarter to eleven: it does not fit, and the cheapest way out is named.
-    await page.getByLabel(/^Nobody before/).fill('11:10');
+    await page.getByLabel(/^Kitchen opens/).fill('11:10');
     await expect(page.getByTestId('conflicts')).toContainText('should have begun');
     await expect(page.getByTestId('conflicts')).toContainText('Cheapest:');
     await page.getByRole('button', { name: 'Undo' }).click();

@@ -49,14 +49,14 @@ test('the focus comes back after a sheet, and is never lost after freezing and a
 }) => {
   const compose = new Compose(page);
   await compose.fresh('60 ml red wine vinegar', '2 g salt', '120 ml olive oil');
-  const ways = page.getByRole('button', { name: 'Ways into the band' });
+  const ways = page.getByRole('button', { name: 'Bring it into balance' });
   await ways.focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(ways).toBeFocused();
   await compose.saved();
-  const freeze = page.getByRole('button', { name: 'Freeze as v1' });
+  const freeze = page.getByRole('button', { name: 'Save as version 1' });
   await freeze.focus();
   await page.keyboard.press('Enter');
   const note = page.getByRole('dialog').getByRole('textbox').first();

@@ -11,9 +11,9 @@ test(
     const compose = new Compose(page);
     const version = page.getByTestId('version');
     await compose.fresh('30 ml cider vinegar', '90 ml rapeseed oil');
-    await expect(version).toHaveText('not frozen yet');
+    await expect(version).toHaveText('no version yet');
     await compose.saved();
-    await page.getByRole('button', { name: 'Freeze as v1' }).click();
+    await page.getByRole('button', { name: 'Save as version 1' }).click();
     await expect(version).toHaveText('v1');
     await compose.amount('Cider vinegar 5 %').fill('35 ml');
     await compose.amount('Cider vinegar 5 %').press('Enter');
@@ -25,7 +25,7 @@ test(
     await expect(page.getByTestId('changes')).toContainText('Honey came in: 1 tsp.');
     await expectAccessible(page);
     await page.getByRole('link', { name: 'Compose' }).click();
-    await page.getByRole('button', { name: 'Freeze as v2' }).click();
+    await page.getByRole('button', { name: 'Save as version 2' }).click();
     await expect(version).toHaveText('v2');
     await page.getByRole('link', { name: 'Versions' }).click();
     await page.getByTestId('version-1').getByRole('button', { name: 'Bring back' }).click();
@@ -35,7 +35,7 @@ test(
     await compose.amount('Cider vinegar 5 %').fill('20 ml');
     await compose.amount('Cider vinegar 5 %').press('Enter');
     await compose.saved();
-    await page.getByRole('button', { name: 'Freeze as v3' }).click();
+    await page.getByRole('button', { name: 'Save as version 3' }).click();
     await expect(version).toHaveText('v3');
     await page.getByRole('link', { name: 'Versions' }).click();
     await expect(page.getByTestId('version-3')).toContainText('branched from v1');

@@ -122,10 +122,14 @@ export function sayCooling(cooling: Cooling): string {
   return `${time}: longer than the ${sayDuration(COOLING_LIMITS.restS)} it may take.`;
 }
 
+/** What tubs are sold in, ml (common practice); below the least, what it comes to. */
+const TUBS_ML = [250, 500, 1000, 1500, 2000, 3000, 5000, 10_000] as const;
+const tubBelowMl = (mostMl: number): number => [...TUBS_ML].reverse().find((ml) => ml <= mostMl) ?? mostMl;
+
 export function sayWayToCool(way: WayToCool, say: SaySize): string {
   switch (way.kind) {
     case 'smaller-containers':
-      return `containers of ${say(way.mostMl, 'ml')} at most`;
+      return `use ${say(tubBelowMl(way.mostMl), 'ml')} tubs`;
     case 'pre-chill':
       return `ingredients from the fridge, so that it starts at ${Math.floor(way.startC)} °C`;
     case 'ice-bath':

@@ -116,7 +116,7 @@ describe('versions', () => {
     const v3 = { number: 3, formula: { ...start, basedOnVersion: 2 } };
     expect(sayVersion({ ...start, basedOnVersion: 3 }, v3)).toBe('v3');
     expect(sayVersion({ ...start, name: 'Other', basedOnVersion: 3 }, v3)).toBe('v3 + changes');
-    expect(sayVersion(start, null)).toBe('not frozen yet');
+    expect(sayVersion(start, null)).toBe('no version yet');
     expect(sayStanding(2, true)).toBe('v2 + changes');
   });
 

@@ -62,7 +62,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   amountsIn: 'amounts in',
   currency: 'currency',
   smallMeasures: 'small measures',
-  provenAfter: 'makings that prove a version',
+  provenAfter: 'good jars before it counts as proven',
   learning: 'learning',
   batch: 'batches',
   scale: 'scale',

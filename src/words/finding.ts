@@ -1,6 +1,6 @@
 /** The first sentence of a screen: one thing, in plain words. */
-import type { Degree, Finding } from '#core/balance';
-import type { PalateKey, VerdictReason } from '#core/palate';
+import { degreeOf, type Degree, type Finding } from '#core/balance';
+import type { PalateKey, Verdict, VerdictReason } from '#core/palate';
 import { sayCaution } from './safety';
 
 type Degrees = Readonly<Record<Degree, string>>;
@@ -44,6 +44,17 @@ export const sayOff = (
   { measure, direction }: Pick<VerdictReason, 'measure' | 'direction'>,
   degree: Degree,
 ): string => OFF[measure][direction][degree];
+
+/** "Right", or the two weightiest things that are off. */
+export function sayWhy({ reasons }: Pick<Verdict, 'reasons'>): string {
+  if (reasons.length === 0) return 'Right';
+  return capital(
+    reasons
+      .slice(0, 2)
+      .map((reason) => sayOff(reason, degreeOf(reason)))
+      .join(', '),
+  );
+}
 
 const quoted = (words: readonly string[]): string =>
   `${words

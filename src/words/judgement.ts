@@ -27,10 +27,31 @@ export const MARKS: Record<PalateKey, KitchenComponent> = {
 
 export const showMeasure = (key: PalateKey, value: number | null, decimalSign: DecimalSign): string => {
   if (value === null) return '–';
+  if (key === 'garlic') return sayGarlic(value, decimalSign);
   const { unit } = MEASURE_WORDS[key];
   const figure = sayMeasure(key, value);
   return `${decimalSign === 'comma' ? figure.replace('.', ',') : figure} ${unit}`.trim();
 };
+
+/** g of a peeled clove (common practice: three to seven), by which a share of raw garlic is told. */
+const CLOVE_G = 5;
+const CLOVE_WORDS = [
+  { below: 0.003, word: 'hardly any' },
+  { below: 0.01, word: 'gentle' },
+  { below: 0.025, word: 'clear' },
+  { below: Infinity, word: 'strong' },
+] as const;
+/** "clear: a clove in 300 ml": what a share of raw garlic, or its like in onion, comes to. @param share 0..1 */
+function sayGarlic(share: number, decimalSign: DecimalSign): string {
+  if (share < 0.0005) return 'none';
+  const { word } = CLOVE_WORDS.find(({ below }) => share < below)!;
+  const inMl = Number((CLOVE_G / share).toPrecision(2));
+  const inWords =
+    inMl >= 1000
+      ? `${(inMl / 1000).toFixed(1).replace('.', decimalSign === 'comma' ? ',' : '.')} l`
+      : `${inMl} ml`;
+  return `${word}: a clove in ${inWords}`;
+}
 
 /** "Garlic, raw, peeled" is garlic in a sentence. */
 export const shortName = (name: string): string => inSentence(name.split(',')[0]!);

@@ -5,7 +5,6 @@ import {
   type PalateKey,
   type ScoreBand,
   type Style,
-  type Verdict,
   type VerdictReason,
 } from '#core/palate';
 
@@ -66,26 +65,16 @@ export function sayReason({ measure, direction, value, low, high, moveBy }: Verd
   return `${title} ${shown} is ${direction === 'high' ? 'high' : 'low'}: window ${sayMeasure(measure, low)} to ${sayMeasure(measure, high)}, ${by}.`;
 }
 
-/** "Inside every window", or in up to three words what is outside, weightiest first. */
-export function sayWhy({ reasons }: Verdict): string {
-  if (reasons.length === 0) return 'Inside every window';
-  return reasons
-    .slice(0, 3)
-    .map(({ measure, direction }) => MEASURE_WORDS[measure][direction])
-    .join(', ');
-}
-
-const BAND_WORDS: Readonly<Record<ScoreBand, string>> = {
-  inside: 'inside every window',
-  served: 'a cook would serve it',
-  doubtful: 'something is off',
-  off: 'something is really off',
-};
-/** "a cook would serve it (81 of 100)". */
-export function sayScore({ score, reasons }: Pick<Verdict, 'score' | 'reasons'>): string {
-  if (reasons.length === 0) return BAND_WORDS.inside;
-  if (score >= A_HAIR) return `${BAND_WORDS.inside}, or a hair outside`;
-  return `${BAND_WORDS[bandOfScore(score)]} (${score} of 100)`;
+/** "Nearly Classic, 3 : 1": how near a dressing is to a style, in a word. @param score 0..100 */
+export function sayNear(score: number, style: Pick<Style, 'name'>): string {
+  if (score >= A_HAIR) return `Right for ${style.name}`;
+  const words: Readonly<Record<ScoreBand, string>> = {
+    inside: 'Right for',
+    served: 'Nearly',
+    doubtful: 'Not quite',
+    off: 'Far from',
+  };
+  return `${words[bandOfScore(score)]} ${style.name}`;
 }
 
 /** What a style that ships with the application is like. */

@@ -260,7 +260,7 @@ export const sayStorage = ({ cold }: Pick<Keeping, 'cold'>): string =>
 
 export function sayKeeping(keeping: Keeping): string {
   const { days, limit, ingredients } = keeping;
-  const word = days === 1 ? 'the day it is made' : `${days} days with the day it is made`;
+  const word = days === 1 ? 'the day it is made' : `${days} days, counting the day it is made`;
   const why = limit === 'under_oil' ? `${names(ingredients, PLANT)} under oil` : LIMIT_WORDS[limit];
   return `Keep ${sayStorage(keeping)}, ${word}: ${why}. An estimate.`;
 }

@@ -61,7 +61,7 @@ const TASK_WORDS: Readonly<Record<TaskStep, string>> = {
   rest: 'rests',
   'stand-out': 'stands out of the cold',
   dress: 'shake and dress',
-  drink: 'drinks its dressing',
+  drink: 'rests in its dressing',
   finish: 'the other half, and salt again',
 };
 /** "Green salad: shake and dress"; a side job by its own name. */

@@ -2,9 +2,9 @@
 import type { VersionState } from '#core/trial';
 import { sameContent, type Formula, type FrozenVersion } from '#core/formula';
 
-/** "v3", "v3 + changes", or "not frozen yet". */
+/** "v3", "v3 + changes", or "no version yet". */
 export function sayStanding(base: number | null, changed: boolean): string {
-  if (base === null) return 'not frozen yet';
+  if (base === null) return 'no version yet';
   return changed ? `v${base} + changes` : `v${base}`;
 }
 

@@ -64,7 +64,8 @@ export function findingOf({ judgement, hold, style, unread }: FindingOf): Findin
   return { kind: 'off', style, verdict, reason, degree: degreeOf(reason), asked: complaintOf(reason) };
 }
 
-function degreeOf({ measure, moveBy }: VerdictReason): Degree {
+/** How far outside a reason says it is. */
+export function degreeOf({ measure, moveBy }: VerdictReason): Degree {
   const steps = moveBy / PALATE[measure].step;
   return steps >= FAR_STEPS ? 'far' : steps >= CLEARLY_STEPS ? 'clearly' : 'a-touch';
 }

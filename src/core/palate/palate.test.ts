@@ -7,7 +7,8 @@ import { isCreamy } from './body';
 import { PALATE_KEYS, palateContributions, palateOf, palateValue, type PalatePortion } from './measures';
 import { nutritionOf } from './nutrition';
 import { formFactor } from './pungency';
-import { sayReason, sayScore, sayWhy } from '#words/palate';
+import { sayWhy } from '#words/finding';
+import { sayNear, sayReason } from '#words/palate';
 import { formulaFromStyle } from './startFromStyle';
 import { STYLE_IDS, STYLE_RECIPES } from './styleRecipes';
 import { STYLES, stylePortions, windowsFrom, withTypedRatio } from './styles';
@@ -213,8 +214,8 @@ describe('a verdict explains itself', () => {
     expect(sayReason(verdict.reasons[0]!)).toMatch(
       /^Salt 3\.42 % salt is high: window 0\.\d\d to 1\.\d\d, 1\.\d\d too much/,
     );
-    expect(sayWhy(verdict)).toContain('salty');
-    expect(sayScore(verdict)).toMatch(/^something is (really )?off \(\d+ of 100\)$/);
+    expect(sayWhy(verdict)).toMatch(/^Far too salty/);
+    expect(sayNear(verdict.score, style('classic_3_1'))).toMatch(/^(Not quite|Far from) Classic, 3 : 1$/);
   });
   it('a hair outside is said to be a hair, not nothing', () => {
     const reason = verdict.reasons[0]!;

@@ -86,7 +86,12 @@ function ladder(system: SpoonSystem, upToMl: number): SpoonStep[] {
     for (const count of counts) {
       const ml = count * unitMl;
       if (ml > upToMl * 1.3) continue;
-      steps.push({ ml, unit, text: `${formatCount(count)} ${unit}`, fills: Math.ceil(count) });
+      steps.push({
+        ml,
+        unit,
+        text: `${formatCount(count)} ${unit === 'cup' && count > 1 ? 'cups' : unit}`,
+        fills: Math.ceil(count),
+      });
     }
   };
   add('tsp', volumes.tspMl, [0.125, 0.25, 0.5, 0.75, 1, 1.25, 1.5, 1.75, 2, 2.5]);

@@ -3,6 +3,7 @@ import type { Palate, Style } from '#core/palate';
 import type { Keeping } from '#core/safety';
 import { sayCaution, sayKeeping } from '#words/safety';
 import type { Settings } from '#contract';
+import { sayNear } from '#words/palate';
 import { partsWords } from '#words/screens/parts';
 import { EffectTracks } from './drawing/EffectTracks';
 import { formatAmount } from '#words/numbers';
@@ -44,7 +45,7 @@ export function ChangeEffect({
         narrow={narrow}
       />
       <p className="text-sm text-quiet">
-        {volume}.{score !== null && style && partsWords.scoreOf100InName(score, style.name)}
+        {volume}.{score !== null && style && ` ${sayNear(score, style)}.`}
         {goneAllergens.length > 0 && partsWords.noLongerInItGoneallergens(goneAllergens.join(', '))}
         {goneCautions.length > 0 && graver.length === 0 && partsWords.fewerCautionsThanBefore}
       </p>

@@ -24,29 +24,33 @@ interface FirstStripProps {
   readonly sentence: ReactNode;
   /** What to do about it, as a hand does it. */
   readonly advice?: string | null;
+  /** Room is kept for large buttons, so that nothing beneath moves when they come. */
+  readonly tall?: boolean;
   /** One button that does it, and what else there is. */
   readonly children: ReactNode;
 }
 /** The one thing that is to be said first; on a phone it stays in sight. */
-export function FirstStrip({ tone, sentence, advice, children }: FirstStripProps) {
+export function FirstStrip({ tone, sentence, advice, tall = false, children }: FirstStripProps) {
   return (
     <section
       aria-label={partsWords.first}
-      className={`card sticky top-0 z-20 flex min-h-16 flex-wrap items-center gap-x-4 gap-y-1.5 border-l-4 px-4 py-2 lg:static print:static ${TONES[tone]}`}
+      className={`card sticky top-0 z-20 flex min-h-16 flex-wrap items-center gap-x-4 gap-y-1.5 border-l-4 px-4 py-2 lg:static lg:flex-nowrap print:static ${tall ? 'lg:min-h-21' : ''} ${TONES[tone]}`}
     >
-      <p
-        role="status"
-        className="font-name min-w-0 text-lg leading-snug font-bold [overflow-wrap:anywhere] sm:text-xl"
-        data-testid="first"
-      >
-        {sentence}
-      </p>
-      {advice && (
-        <p className="min-w-0" data-testid="advice">
-          {advice}
+      <div className="flex min-w-0 flex-1 basis-72 flex-wrap items-baseline gap-x-4 gap-y-0.5">
+        <p
+          role="status"
+          className="font-name min-w-0 text-lg leading-snug font-bold [overflow-wrap:anywhere] sm:text-xl"
+          data-testid="first"
+        >
+          {sentence}
         </p>
-      )}
-      <span className="ml-auto flex flex-wrap gap-4 empty:hidden print:hidden">{children}</span>
+        {advice && (
+          <p className="min-w-0" data-testid="advice">
+            {advice}
+          </p>
+        )}
+      </div>
+      <span className="ml-auto flex shrink-0 flex-wrap gap-4 empty:hidden print:hidden">{children}</span>
     </section>
   );
 }

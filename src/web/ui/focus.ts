@@ -11,6 +11,8 @@ interface Had {
 }
 const had: Had[] = [];
 const REMEMBERED = 8;
+/** Within this a sheet that closes has given the focus back. */
+const SHEET_MS = 80;
 const PARTS = 'section, form, [role="region"], li, main';
 const HEADINGS = 'h1, h2, h3';
 
@@ -74,18 +76,27 @@ export function keepFocus(): () => void {
     if (had.length > REMEMBERED) had.shift();
   };
   let asked = false;
-  const look = (): void => {
+  const look = (waited = false): void => {
     asked = false;
     const last = had.at(-1);
     // A click beside everything takes the focus away on purpose; only what is gone loses it.
     if (!last || !isLost() || isThere(last.element) || document.querySelector('[role="dialog"]')) return;
+    // A sheet gives it back itself, and knows better where to.
+    if (passes(last.element) && !waited) {
+      setTimeout(look, SHEET_MS, true);
+      return;
+    }
     restoreFocus();
   };
   const later = (): void => {
     if (asked) return;
     asked = true;
     // What replaces it may be drawn in the same turn.
-    requestAnimationFrame(() => requestAnimationFrame(look));
+    requestAnimationFrame(() =>
+      requestAnimationFrame(() => {
+        look();
+      }),
+    );
   };
   const observer = new MutationObserver(later);
   observer.observe(document.body, {

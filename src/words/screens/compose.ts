@@ -167,7 +167,7 @@ export const composeWords = {
   redo: 'Redo',
   gramsOrKitchenMeasures2: 'Grams or kitchen measures',
   keys: 'Keys',
-  freezeAsVPart: (part: number) => `Freeze as v${part}`,
+  freezeAsVPart: (part: number) => `Save as version ${part}`,
   nameOfTheFormula: 'Name of the formula',
   jar: 'Jar',
   vessel: 'Vessel',
@@ -209,7 +209,7 @@ export const composeWords = {
   nameIsMadeWithThis: (name: string) => `${name} is made with this formula. A formula cannot go into itself.`,
   ratioBeforeAfter: (before: string, after: string) => `, ratio ${before} → ${after}`,
   makesVolumeForm: (volume: string, form: string) => `makes ${volume}${form}.`,
-  notFrozenError: (error: string) => `Not frozen. ${error}`,
+  notFrozenError: (error: string) => `Not saved as a version. ${error}`,
   additions: 'Additions',
   chooseWhatItIsAiming: 'Choose what it is aiming for',
   nothingInTheJarAcid:

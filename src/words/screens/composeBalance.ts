@@ -57,7 +57,7 @@ export const composeBalanceWords = {
   aTasterMayNotice: ', a taster may notice',
   takeTheseAmounts: 'Take these amounts',
   leaveAsItWas: 'Leave as it was',
-  nobodyWillTasteTheRounding: 'Nobody will taste the rounding',
+  nobodyWillTasteTheRounding: 'You will not taste the rounding',
   belowWhatATasterNotices: 'Below what a taster notices',
   theRoundingCanBeTasted: 'The rounding can be tasted',
   lessHarmThanEachTo: ', less harm than each to its nearest',

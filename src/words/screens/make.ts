@@ -31,7 +31,7 @@ export const makeWords = {
   nobodyIsNamedOnThis:
     'Nobody is named on this device: the log will not say who made it. Choose above, at “Who cooks?”.',
   notBegunError: (error: string) => `Not begun. ${error}`,
-  freezeAsVNumberAnd: (number: number) => `Freeze as v${number} and begin`,
+  freezeAsVNumberAnd: (number: number) => `Save as version ${number} and begin`,
   beginMakingVNumber: (number: number) => `Begin making v${number}`,
   itsSteps: 'Its steps',
   lengthSteps: (length: number) => `${length} steps`,

@@ -62,7 +62,7 @@ export const paperWords = {
   firstAcidSaltSweetAromatics: 'First: acid, salt, sweet, aromatics',
   thenTheOil: 'Then the oil',
   last: 'Last',
-  asItIsComposedNow: 'As it is composed now, not frozen',
+  asItIsComposedNow: 'As it is composed now, no version yet',
   asItIsComposedNowGrown: (basedOnVersion: number) => `As it is composed now, grown from v${basedOnVersion}`,
   makes: 'Makes',
   in: 'In',

@@ -33,7 +33,6 @@ export const partsWords = {
   more: 'more',
   less: 'less',
   absFormInTheJar: (abs: string, form: string) => `${abs} ${form} in the jar`,
-  scoreOf100InName: (score: number, name: string) => ` ${score} of 100 in “${name}”.`,
   noLongerInItGoneallergens: (goneAllergens: string) => ` No longer in it: ${goneAllergens}.`,
   fewerCautionsThanBefore: ' Fewer cautions than before.',
   newAllergenNewallergens: (newAllergens: string) => `New allergen: ${newAllergens}.`,

@@ -53,7 +53,7 @@ export const serveWords = {
   thinned: 'Thinned',
   thinnedByAboutRoundMl: (round: number, percent: string) =>
     `Thinned by about ${round} ml: ${percent} weaker`,
-  nobodyWillTasteIt: 'Nobody will taste it.',
+  nobodyWillTasteIt: 'You will not taste it.',
   thenItIsPercentWeaker: (percent: string) => `Then it is ${percent} weaker.`,
   anEstimateVegetablesDiffer: 'An estimate: vegetables differ.',
   theDish2: 'the dish',

@@ -93,7 +93,7 @@ export const settingsWords = {
   kitchen: 'Kitchen',
   servingMl: 'Serving, ml',
   forNewFormulas: 'For new formulas.',
-  makingsThatProveAVersion: 'Makings that prove a version',
+  makingsThatProveAVersion: 'Good jars before it counts as proven',
   rightAsMadeWithoutA: 'Right as made, without a mend.',
   currency: 'Currency',
   theSignBeforePricesNothing: 'The sign before prices; nothing is converted.',

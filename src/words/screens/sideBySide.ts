@@ -5,7 +5,7 @@ export const sideBySideWords = {
   pairWhichIsLikedBetter: 'Pair: which is liked better?',
   theTastings: 'the tastings',
   sideBySide: 'Side by side',
-  freezeAVersionFirstWhat: 'Freeze a version first: what is tasted blind must be something to come back to.',
+  freezeAVersionFirstWhat: 'Save a version first: what is tasted blind must be something to come back to.',
   tastings: 'Tastings',
   tastingsSoFar: 'Tastings so far',
   noneYet: 'None yet.',

@@ -1,7 +1,7 @@
 /** Tasting a jar and mending it. */
 export const tasteWords = {
   makeItStepByStep: 'Make it step by step',
-  freezeAsVNumberThe: (number: number) => `Freeze as v${number}: the jar is made already`,
+  freezeAsVNumberThe: (number: number) => `Save as version ${number}: the jar is made already`,
   aJarOfVNumber: (number: number) => `A jar of v${number} is made already`,
   thereIsNothingInIt: 'There is nothing in it yet. Compose it first.',
   notBegunError: (error: string) => `Not begun. ${error}`,
@@ -21,7 +21,7 @@ export const tasteWords = {
   addition: 'Addition',
   asMadeAtThisSize: 'as made, at this size',
   keptAs: 'kept as',
-  nobodyWillTasteTheRounding: 'Nobody will taste the rounding.',
+  nobodyWillTasteTheRounding: 'You will not taste the rounding.',
   showmeasureStepsOfWhatA: (showMeasure: string, steps: string) =>
     `${showMeasure} (${steps} of what a taster notices)`,
   theWorkingFormulaStandsElsewhere:
@@ -32,7 +32,8 @@ export const tasteWords = {
   itIsRight: 'it is right as it is',
   toTheBatch: 'To the batch',
   theBatchIsRight: 'The batch is right. On to its record.',
-  notFrozenTheAmountsStand: (error: string) => `Not frozen; the amounts stand in Compose. ${error}`,
+  notFrozenTheAmountsStand: (error: string) =>
+    `Not saved as a version; the amounts stand in Compose. ${error}`,
   keeping: 'Keeping…',
   sayWhatTheMouthSays: 'Say what the mouth says. What would mend it stands here at once.',
   whatToMend: 'What to mend',

@@ -167,13 +167,12 @@ function Drift({ plan, kitchen: { settings }, loads }: { plan: BatchPlan; kitche
         {rounding && (
           <span className="text-quiet">
             {' '}
-            {rounding.loss <= ENOUGH_LOSS && !rounding.proven
-              ? batchPlanWords.noTongueCouldTellAnything
-              : rounding.proven
+            {rounding.loss > ENOUGH_LOSS &&
+              (rounding.proven
                 ? batchPlanWords.bestOfAllCombinations
                 : rounding.gap !== null
                   ? batchPlanWords.theBestFoundAtMost(formatNumber(rounding.gap * 100, 0, settings))
-                  : batchPlanWords.theBestFoundNotEvery}
+                  : batchPlanWords.theBestFoundNotEvery)}
           </span>
         )}
       </p>

@@ -70,7 +70,7 @@ export function JarInTime({
         ? composeHoldWords.justMixed
         : composeHoldWords.timesLater(sayDuration(timeS));
   return (
-    <>
+    <div className="contents" data-testid="hold">
       <div className="grid grid-cols-[178px_minmax(0,1fr)] gap-x-3 py-1">
         <Jar
           vessel={vessel}
@@ -94,7 +94,7 @@ export function JarInTime({
         </div>
       </div>
       {volumeMl > 0 && (
-        <div className="grid gap-1" data-testid="scrub">
+        <div className="grid gap-1">
           <Scrubber
             hold={hold}
             position={at}
@@ -108,7 +108,7 @@ export function JarInTime({
           />
         </div>
       )}
-    </>
+    </div>
   );
 }
 
@@ -121,7 +121,7 @@ const HoldWords = memo(function HoldWords({
   onPanel,
 }: Pick<JarInTimeProps, 'hold' | 'failed' | 'keeping' | 'onPanel'> & { outOfCold: boolean }) {
   return (
-    <div className="grid content-end gap-1" data-testid="hold">
+    <div className="grid content-end gap-1">
       <div className="grid gap-1">
         {hold && !hold.state.split && <ThicknessSpoon thickness={hold.state.thickness.class} size={52} />}
         <p className="text-[0.8125rem] leading-[1.1rem]" role="status">

@@ -11,7 +11,8 @@ import {
   type Style,
   type PalateWindow,
 } from '#core/palate';
-import { MEASURE_WORDS, sayWhy } from '#words/palate';
+import { sayWhy } from '#words/finding';
+import { MEASURE_WORDS } from '#words/palate';
 import type { Judgement } from '#core/reckoning';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import type { ShelfRecord } from '#contract';

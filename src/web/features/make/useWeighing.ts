@@ -52,10 +52,11 @@ export function useWeighing(props: WeighPanelProps) {
   const { state, scale, counter, kitchen, context, formula, onSay } = props;
   const { settings, catalogue } = kitchen;
   const { step, plannedG, massG: before, takes } = state;
+  const [text, setText] = useState('');
   // Without a scale the weight is typed, or the spoon taken: the field is open and ready.
   const [asked, setTyping] = useState<boolean | null>(null);
-  const typing = asked ?? scale.status === 'none';
-  const [text, setText] = useState('');
+  // A scale that answers late takes away nothing that was typed meanwhile.
+  const typing = asked ?? (scale.status === 'none' || text.trim() !== '');
   const [armedG, setArmedG] = useState<number | null>(null);
   const [spoonArmed, setSpoonArmed] = useState(false);
   const id = ingredientIdOf(step)!;

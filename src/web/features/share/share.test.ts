@@ -59,7 +59,7 @@ describe('a formula on paper', () => {
     expect(page.notes.at(-1)).toContain('no certificate');
     expect(page.notes.join('\n')).toMatch(/raw (?:egg|yolk)/i);
     expect(page.notes).toContain('Warm it.');
-    expect(page.subtitle).toContain('not frozen');
+    expect(page.subtitle).toContain('no version yet');
     expect(sheet({ ...formula, basedOnVersion: 3 }).subtitle).toContain('grown from v3');
   });
 

@@ -52,7 +52,7 @@ export function TasteFirst(props: TasteFirstProps) {
   );
   if (right && said.length === 0 && jar.batch)
     return (
-      <FirstStrip tone="right" sentence={tasteWords.theBatchIsRight}>
+      <FirstStrip tall tone="right" sentence={tasteWords.theBatchIsRight}>
         <ToBatch formulaId={working.id} batchId={jar.batch.batchId} next />
         {actions}
       </FirstStrip>
@@ -61,6 +61,7 @@ export function TasteFirst(props: TasteFirstProps) {
   if (said.length > 0)
     return (
       <FirstStrip
+        tall
         tone="off"
         sentence={sayComplaints(said)}
         advice={remedy && partsWords.itFits(sayDoses(remedy.doses))}
@@ -84,6 +85,7 @@ export function TasteFirst(props: TasteFirstProps) {
   const { before, style, after } = sayFinding(finding, fitted);
   return (
     <FirstStrip
+      tall
       tone={finding.kind === 'unsafe' ? 'grave' : 'plain'}
       sentence={tasteWords.reckoned(`${before}${style === null ? '' : ` ${style}`}${after}`)}
     >

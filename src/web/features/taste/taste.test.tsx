@@ -71,7 +71,8 @@ describe('what the mouth says', () => {
     ['Minutes since the shake', 'soon', 'A number of minutes, or nothing.'],
   ])('%s of “%s” is said at the field and recorded by nothing', async (label, text, says) => {
     const { user } = show(<Tasting />);
-    await user.click(button('Flat'));
+    // On a phone it stands in the rows, else in the bar.
+    await user.click(screen.getAllByRole('button', { name: 'Flat' })[0]!);
     await user.type(screen.getByLabelText(label), text);
     expect(screen.getByText(says)).toBeTruthy();
     expect(button('Record what it says').disabled).toBe(true);
