@@ -54,7 +54,9 @@ function fromTemplate(
   { demo = false, migrationsFolder: own }: Partial<StartOptions>,
 ): void {
   const place = join(dataFolder, 'db');
-  if (onServer || demo || own !== undefined || existsSync(place)) return;
+  // Benchmarks open kitchens outside a run of tests: theirs begin empty.
+  const outside = process.env.VITEST === undefined;
+  if (outside || onServer || demo || own !== undefined || existsSync(place)) return;
   cpSync(inject('databaseTemplate'), place, { recursive: true });
 }
 

@@ -98,7 +98,7 @@ export function TasteFirst(props: TasteFirstProps) {
 function Right({ working, jar, kitchen }: TasteFirstProps) {
   const [keeping, setKeeping] = useState(false);
   return (
-    <section aria-label={tasteWords.right} className="card border-l-4 border-l-leaf p-4">
+    <section aria-label={tasteWords.right} className="card min-h-24 border-l-4 border-l-leaf p-4">
       <KeepVersion
         working={working}
         jar={jar}
