@@ -97,13 +97,14 @@ test(
     await page.goto('/formulas/walnut-cider/batch');
     const plan = page.getByTestId('plan-table');
     await expect(plan).toContainText('Cider vinegar');
-    await expect(page.getByRole('combobox', { name: 'Version' })).toHaveText('v2, proven');
+    await expect(page.getByText('v2, to a batch')).toBeVisible();
     await expect(page.getByTestId('unproven')).toBeHidden();
     // What is no amount is said, and what was planned stays.
     await page.getByLabel('Litres').fill('a lot');
     await expect(page.getByText('A number above nothing.')).toBeVisible();
     await page.getByLabel('Litres').fill('12');
-    await page.getByRole('combobox', { name: 'Mixing vessel' }).click();
+    await page.getByTestId('choices').click();
+    await page.getByRole('combobox', { name: 'Mix in' }).click();
     await page.getByRole('option', { name: '5 l tub', exact: true }).click();
     await expect(page.getByRole('region', { name: 'Loads' })).toContainText('4 loads');
     await expect(page.getByTestId('plan-says')).toContainText('12 l, 12.2 l made');
@@ -258,11 +259,12 @@ test('orders become batches, a day has one pull list, and a plan that cannot be 
   await expect(page.getByTestId('plan-table')).toContainText(/\d+ yolks/);
   await expect(page.getByTestId('unproven')).toContainText('tried');
   await expect(page.getByTestId('pull-list')).toContainText(/\d+ \(\d+ to \d+\) eggs/);
-  await page.getByRole('combobox', { name: 'Tool' }).click();
+  await page.getByTestId('choices').click();
+  await page.getByRole('combobox', { name: 'Mix with' }).click();
   await page.getByRole('option', { name: 'Large stick blender' }).click();
   await expect(page.getByTestId('cannot')).toContainText('needs 3 l to be covered');
   await expect(page.getByRole('button', { name: /^Take it on/ })).toBeHidden();
-  await page.getByRole('combobox', { name: 'Tool' }).click();
+  await page.getByRole('combobox', { name: 'Mix with' }).click();
   await page.getByRole('option', { name: 'Food processor' }).click();
   await expect(page.getByRole('region', { name: 'Loads' })).toContainText('2 loads');
   await page.getByLabel('For the day').fill('2026-12-05');

@@ -84,7 +84,9 @@ export function sayFinding(finding: Finding, fitted: boolean): FirstSentence {
     case 'split':
       return whole('It splits: more oil than it can hold.');
     case 'unread':
-      return whole(`Not read: ${quoted(finding.words)}. What is said below is of the rest.`);
+      return whole(
+        `Not read: ${quoted(finding.words)}. Counted as the worst it may be; the rest is judged without it.`,
+      );
     case 'unjudged':
       return whole('Not like any style that is known here.');
     case 'right':

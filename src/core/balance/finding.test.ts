@@ -60,6 +60,8 @@ describe('what is said first', () => {
     expect(first(salty, { hold: SPLIT, unread: ['stardust'] }).says).toMatch(/^It splits/);
     expect(first(salty, { unread: ['stardust'] }).says).toMatch(/^Not read: “stardust”/);
     expect(first(salty).finding.kind).toBe('off');
+    // Where nothing but the line nobody read may be the plant under oil, the line comes first.
+    expect(first({ olive_ev: 200 }, { unread: ['stardust'] }).finding.kind).toBe('unread');
     // Lines alone that nobody can read are not an empty jar.
     expect(first({}, { unread: ['stardust'] }).finding.kind).toBe('unread');
   });

@@ -52,7 +52,9 @@ interface FindingOf {
 export function findingOf({ judgement, hold, style, unread }: FindingOf): Finding {
   if (judgement.portions.length === 0 && unread.length === 0) return { kind: 'empty' };
   const unsafe = judgement.cautions.find(({ code }) => CHANGE_IT.has(code));
-  if (unsafe) return { kind: 'unsafe', caution: unsafe };
+  // Where only an unread line brings the danger, what to do about it is to say the line.
+  const unknown = unread.length > 0 && unsafe?.ingredients.length === 0;
+  if (unsafe && !unknown) return { kind: 'unsafe', caution: unsafe };
   if (hold?.state.split) return { kind: 'split' };
   if (unread.length > 0) return { kind: 'unread', words: unread };
   if (!style) return { kind: 'unjudged' };

@@ -1,8 +1,26 @@
 /** Planning a batch: its size, vessels, order and what it needs. */
 import { formatCount } from '#words/numbers';
 
+const COUNTS: Readonly<Record<number, string>> = {
+  1: 'one',
+  2: 'two',
+  3: 'three',
+  4: 'four',
+  5: 'five',
+  6: 'six',
+};
+
 export const batchPlanWords = {
   typeHowMuch: 'type how much',
+  choices: 'Everything else as usual',
+  changeThem: 'Change',
+  foldThem: 'Fold',
+  chosen: (by: string, tool: string, vessel: string | null, kept: string | null) =>
+    [`Measured by ${by}`, vessel === null ? tool : `${tool} in the ${vessel}`, kept]
+      .filter(Boolean)
+      .join(', '),
+  keptInSome: (count: number, name: string) =>
+    `kept in ${COUNTS[count] ?? formatCount(count)} ${name}${count === 1 ? '' : 's'}`,
   jarsOfASize: 'jars of a size',
   whatIsOnHand: 'what is on hand',
   aNumberAboveNothing: 'A number above nothing.',
@@ -23,8 +41,6 @@ export const batchPlanWords = {
   howMuchAndWithWhat: 'How much, and with what',
   version: 'Version',
   by: 'Size by',
-  sizedBy: 'Sized by',
-  of: 'Of',
   whichThing: 'Which thing',
   whateverRunsOutFirst: 'whatever runs out first',
   jarMl: 'Jar, ml',
@@ -32,14 +48,12 @@ export const batchPlanWords = {
   filled: 'Filled, %',
   seasonings: 'Seasonings',
   measured: 'Measure with',
-  mixedWith: 'Mixed with',
-  tool: 'Tool',
+  mixedWith: 'Mix with',
   nameBySize: (name: string) => `${name}, by size`,
   bySize: 'by size',
   in: 'Mix in',
-  mixingVessel: 'Mixing vessel',
   loads: 'Loads',
-  keptIn: 'Kept in',
+  keptIn: 'Keep in',
   notSaid: 'not said',
   theLatest: 'The latest',
   earlierOnes: 'Earlier ones',

@@ -150,7 +150,6 @@ export const composeWords = {
   lowToHigh: (low: string, high: string) => `${low} to ${high}`,
   about: 'about',
   additionsInOrder: 'Additions in order',
-  versionItGrowsFrom: 'version it grows from',
   changedElsewhereWhileYouWorked: 'Changed elsewhere while you worked. Which stays?',
   keepMineMine: (mine: string) => `Keep mine: ${mine}`,
   takeTheirsTheirs: (theirs: string) => `Take theirs: ${theirs}`,

@@ -147,8 +147,6 @@ export const composeBalanceWords = {
   onThePalate: 'On the palate',
   numbersComeWithTheFirst: 'Numbers come with the first addition.',
   pouredIsPouredOil: (poured: string) => `${poured} is poured oil.`,
-  titleShownWhoBringsIt: (title: string, shown: string) =>
-    `${title}: ${shown}. Who brings it, and how it is reckoned`,
   allCautionsAllergensAndWhy: 'All cautions, allergens and why',
   clearly: 'clearly',
 };

@@ -119,8 +119,6 @@ export const partsWords = {
   byThemselves: (ways: string) => `By themselves: ${ways}.`,
   oneTakes: (complaint: string, doses: string) => `${complaint}, ${doses}`,
   oneTakesNothing: (complaint: string) => `${complaint}, nothing that helps`,
-  fitsBest: (style: string, score: string) => `Fits “${style}” best, as none is aimed at: ${score}`,
-  inStyle: (style: string, score: string) => `“${style}”: ${score}`,
   addIt: 'Add it',
   inByHand: 'By hand',
   onePressOneGesture: 'Each press writes down one gesture. It may go in at any time.',
@@ -128,7 +126,6 @@ export const partsWords = {
   aPinchOfCumin: 'a pinch of cumin',
   itIsIn: 'It is in',
   gramsOfWhat: (grams: string) => `about ${grams}`,
-  putIn: (what: string) => `${what}, put in by hand`,
   log: 'Log',
   backToTheShelf: 'Back to the shelf',
 };

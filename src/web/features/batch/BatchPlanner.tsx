@@ -55,7 +55,7 @@ export function BatchPlanner({ working, version, versions, draft, setDraft }: Pl
   const say = (amount: number, unit: 'ml' | 'g'): string =>
     unit === 'ml' ? formatVolume(amount, settings) : formatMass(amount, settings);
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[322px_minmax(0,1fr)_320px]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5">
       <PlanFields
         draft={draft}
         setDraft={setDraft}
@@ -65,64 +65,67 @@ export function BatchPlanner({ working, version, versions, draft, setDraft }: Pl
         problems={problems}
         kitchen={kitchen}
         request={request}
+        plan={shown?.plan ?? null}
       />
-      <section
-        aria-label={batchPlanWords.thePlan}
-        className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4 lg:min-h-[44rem]"
-      >
-        {STATE_HINTS[state] && (
-          <p className="border-l-4 border-l-oil pl-3 font-semibold" data-testid="unproven">
-            {batchPlanWords.vNumberIsStatehints(version.number, STATE_HINTS[state])}
-          </p>
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]">
+        <section
+          aria-label={batchPlanWords.thePlan}
+          className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4 lg:min-h-[44rem]"
+        >
+          {STATE_HINTS[state] && (
+            <p className="border-l-4 border-l-oil pl-3 font-semibold" data-testid="unproven">
+              {batchPlanWords.vNumberIsStatehints(version.number, STATE_HINTS[state])}
+            </p>
+          )}
+          {unread.length > 0 && (
+            <p role="alert" className="border-l-4 border-l-acid pl-3">
+              {batchPlanWords.notReadAndNotScaled(unread.join('; '))}
+            </p>
+          )}
+          {search.status === 'working' && (
+            <Working what={batchPlanWords.planningTheBatch} done={search.done} onStop={stop} />
+          )}
+          {(search.status === 'failed' || search.status === 'stopped') && (
+            <p role="alert">
+              {search.status === 'failed' ? search.message : batchPlanWords.stoppedWhatStandsHereIs}{' '}
+              <Button onClick={again}>{batchPlanWords.planAgain}</Button>
+            </p>
+          )}
+          {answer?.status === 'cannot' && request && (
+            <p role="alert" className="font-semibold" data-testid="cannot">
+              {sayBatchProblem(answer.problem, request.tool, say)}
+            </p>
+          )}
+          {!request && lines.length === 0 && (
+            <p className="text-quiet">{batchPlanWords.thereIsNothingInThis}</p>
+          )}
+          {shown && <PlanTable {...shown} formula={version.formula} kitchen={kitchen} toTaste={toTaste} />}
+          {shown && answer && request === shown.request && (
+            <TakeOn
+              working={working}
+              version={version}
+              draft={draft}
+              read={read}
+              state={state}
+              plan={shown.plan}
+              request={shown.request}
+            />
+          )}
+        </section>
+        {shown ? (
+          <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
+            <LoadsAside {...shown} settings={settings} />
+            <PullTable
+              list={shown.plan.pullList}
+              portions={shown.plan.portions}
+              settings={settings}
+              onlyBatch
+            />
+          </div>
+        ) : (
+          <div />
         )}
-        {unread.length > 0 && (
-          <p role="alert" className="border-l-4 border-l-acid pl-3">
-            {batchPlanWords.notReadAndNotScaled(unread.join('; '))}
-          </p>
-        )}
-        {search.status === 'working' && (
-          <Working what={batchPlanWords.planningTheBatch} done={search.done} onStop={stop} />
-        )}
-        {(search.status === 'failed' || search.status === 'stopped') && (
-          <p role="alert">
-            {search.status === 'failed' ? search.message : batchPlanWords.stoppedWhatStandsHereIs}{' '}
-            <Button onClick={again}>{batchPlanWords.planAgain}</Button>
-          </p>
-        )}
-        {answer?.status === 'cannot' && request && (
-          <p role="alert" className="font-semibold" data-testid="cannot">
-            {sayBatchProblem(answer.problem, request.tool, say)}
-          </p>
-        )}
-        {!request && lines.length === 0 && (
-          <p className="text-quiet">{batchPlanWords.thereIsNothingInThis}</p>
-        )}
-        {shown && <PlanTable {...shown} formula={version.formula} kitchen={kitchen} toTaste={toTaste} />}
-        {shown && answer && request === shown.request && (
-          <TakeOn
-            working={working}
-            version={version}
-            draft={draft}
-            read={read}
-            state={state}
-            plan={shown.plan}
-            request={shown.request}
-          />
-        )}
-      </section>
-      {shown ? (
-        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
-          <LoadsAside {...shown} settings={settings} />
-          <PullTable
-            list={shown.plan.pullList}
-            portions={shown.plan.portions}
-            settings={settings}
-            onlyBatch
-          />
-        </div>
-      ) : (
-        <div />
-      )}
+      </div>
     </div>
   );
 }

@@ -1,13 +1,22 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useForm, type Control } from 'react-hook-form';
 import { VERSION_STATE_WORDS } from '#words/version';
 import { TOOL_WORDS } from '#words/hold';
 import type { VersionRecord } from '#contract';
-import { hasOwnVessel, LOADS_AS, ROUNDINGS, SCHOOLS, type BatchLine, type BatchRequest } from '#core/batch';
+import {
+  hasOwnVessel,
+  LOADS_AS,
+  ROUNDINGS,
+  SCHOOLS,
+  type BatchLine,
+  type BatchPlan,
+  type BatchRequest,
+} from '#core/batch';
 import { ROUNDING_WORDS, SCHOOL_WORDS } from '#words/batch';
 import { TOOLS } from '#core/formula';
 import type { VersionState } from '#core/trial';
 import type { Kitchen } from '#kitchen/reading';
+import { inSentence } from '#words/numbers';
 import { batchPlanWords } from '#words/screens/batchPlan';
 import { ChoiceField, TextField } from '../../form/fields';
 import { TARGET_KINDS, TARGET_WORDS, type BatchDraft, type DraftProblems, type TargetKind } from './draft';
@@ -23,6 +32,8 @@ interface PlanFieldsProps {
   readonly problems: DraftProblems;
   readonly kitchen: Kitchen;
   readonly request: BatchRequest | null;
+  /** What comes of it, once it is worked out. */
+  readonly plan: BatchPlan | null;
 }
 
 const AMOUNT_LABELS = {
@@ -71,55 +82,82 @@ export function PlanFields(props: PlanFieldsProps) {
       },
     },
   ]);
+  const [open, setOpen] = useState(false);
+  const chosen = request && sayChoices(draft, request, props.plan);
   return (
     <section
       ref={fields}
       aria-label={batchPlanWords.howMuchAndWithWhat}
-      className="card grid grid-cols-1 content-start gap-2.5 p-4 print:hidden"
+      className="card grid grid-cols-[minmax(0,1fr)] gap-3 p-4 print:hidden"
     >
-      <ChoiceField
-        control={control}
-        name="version"
-        label={batchPlanWords.version}
-        beside={batchPlanWords.version}
-        options={props.versions.map(({ number, state }) => ({
-          value: String(number),
-          label: `v${number}, ${VERSION_STATE_WORDS[state]}`,
-        }))}
-      />
-      <ChoiceField
-        control={control}
-        name="kind"
-        label={batchPlanWords.sizedBy}
-        beside={batchPlanWords.by}
-        options={TARGET_KINDS.map((value) => ({ value, label: TARGET_WORDS[value] }))}
-      />
-      <HowMuch {...props} control={control} kind={kind} />
-      <ChoiceField
-        control={control}
-        name="school"
-        label={batchPlanWords.seasonings}
-        beside={batchPlanWords.seasonings}
-        options={SCHOOLS.map((value) => ({ value, label: SCHOOL_WORDS[value] }))}
-      />
-      <ChoiceField
-        control={control}
-        name="rounding"
-        label={batchPlanWords.measured}
-        beside={batchPlanWords.measured}
-        options={ROUNDINGS.map((value) => ({ value, label: ROUNDING_WORDS[value] }))}
-      />
-      <ToolAndVessels {...props} control={control} />
-      <TextField
-        control={control}
-        name="startC"
-        inputMode="decimal"
-        label={batchPlanWords.itStartsAtC}
-        placeholder={String(kitchen.settings.batch.roomC)}
-        problem={problems.startC}
-        hint={batchPlanWords.onceMixedAWarmBase}
-      />
+      <div className="flex flex-wrap items-start gap-x-5 gap-y-3">
+        <HowMuch {...props} control={control} kind={kind} />
+        <button
+          type="button"
+          aria-expanded={open}
+          data-testid="choices"
+          className="flex min-h-11 min-w-0 flex-1 basis-80 items-center gap-3 self-end rounded-md border border-edge bg-paper px-3 py-1.5 text-left hover:border-leaf hover:bg-mint"
+          onClick={() => {
+            setOpen(!open);
+          }}
+        >
+          <span className="min-w-0 flex-1">{chosen ?? batchPlanWords.choices}</span>
+          <span className="shrink-0 font-semibold">
+            {open ? batchPlanWords.foldThem : batchPlanWords.changeThem}
+          </span>
+        </button>
+      </div>
+      <div className={open ? 'grid gap-x-5 gap-y-3 sm:grid-cols-2 lg:grid-cols-4' : 'hidden'}>
+        <ChoiceField
+          control={control}
+          name="version"
+          label={batchPlanWords.version}
+          options={props.versions.map(({ number, state }) => ({
+            value: String(number),
+            label: `v${number}, ${VERSION_STATE_WORDS[state]}`,
+          }))}
+        />
+        <ChoiceField
+          control={control}
+          name="kind"
+          label={batchPlanWords.by}
+          options={TARGET_KINDS.map((value) => ({ value, label: TARGET_WORDS[value] }))}
+        />
+        <ChoiceField
+          control={control}
+          name="school"
+          label={batchPlanWords.seasonings}
+          options={SCHOOLS.map((value) => ({ value, label: SCHOOL_WORDS[value] }))}
+        />
+        <ChoiceField
+          control={control}
+          name="rounding"
+          label={batchPlanWords.measured}
+          options={ROUNDINGS.map((value) => ({ value, label: ROUNDING_WORDS[value] }))}
+        />
+        <ToolAndVessels {...props} control={control} />
+        <TextField
+          control={control}
+          name="startC"
+          inputMode="decimal"
+          label={batchPlanWords.itStartsAtC}
+          placeholder={String(kitchen.settings.batch.roomC)}
+          problem={problems.startC}
+          hint={batchPlanWords.onceMixedAWarmBase}
+        />
+      </div>
     </section>
+  );
+}
+
+/** "v2, 10 l, by scale and spoons, large stick blender, in two 5 l tubs": what was chosen, or is usual. */
+function sayChoices(draft: BatchDraft, request: BatchRequest, plan: BatchPlan | null): string {
+  const { tool, mixingVessel } = request;
+  return batchPlanWords.chosen(
+    ROUNDING_WORDS[draft.rounding],
+    inSentence(TOOL_WORDS[tool]),
+    hasOwnVessel(tool) ? null : mixingVessel.name,
+    plan?.storage ? batchPlanWords.keptInSome(plan.storage.count, plan.storage.vessel.name) : null,
   );
 }
 
@@ -133,7 +171,6 @@ function HowMuch({ control, kind, lines, problems, kitchen }: Bound & { readonly
         control={control}
         name="thing"
         label={batchPlanWords.whichThing}
-        beside={batchPlanWords.of}
         options={[
           { value: ANY, label: batchPlanWords.whateverRunsOutFirst },
           ...things.map(([value, label]) => ({ value, label })),
@@ -181,8 +218,7 @@ function ToolAndVessels({ control, draft, request, kitchen: { vessels } }: Bound
       <ChoiceField
         control={control}
         name="tool"
-        label={batchPlanWords.tool}
-        beside={batchPlanWords.mixedWith}
+        label={batchPlanWords.mixedWith}
         options={[
           {
             value: USUAL,
@@ -198,8 +234,7 @@ function ToolAndVessels({ control, draft, request, kitchen: { vessels } }: Bound
         <ChoiceField
           control={control}
           name="vesselId"
-          label={batchPlanWords.mixingVessel}
-          beside={batchPlanWords.in}
+          label={batchPlanWords.in}
           options={[
             {
               value: USUAL,
@@ -215,14 +250,12 @@ function ToolAndVessels({ control, draft, request, kitchen: { vessels } }: Bound
         control={control}
         name="loadsAs"
         label={batchPlanWords.loads}
-        beside={batchPlanWords.loads}
         options={LOADS_AS.map((value) => ({ value, label: LOADS_WORDS[value] }))}
       />
       <ChoiceField
         control={control}
         name="storageId"
         label={batchPlanWords.keptIn}
-        beside={batchPlanWords.keptIn}
         options={[
           { value: NONE, label: batchPlanWords.notSaid },
           ...vessels.map(({ id, name }) => ({ value: id as string, label: name })),

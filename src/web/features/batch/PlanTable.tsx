@@ -44,21 +44,26 @@ export function PlanTable({ plan, request, formula, kitchen, toTaste }: PlanTabl
         )}
         {limiting && batchPlanWords.nameRunsOutFirstGrams(limiting.ingredient.name, grams(limiting.onHandG))}
       </p>
-      <div className="overflow-x-auto">
+      <div
+        className="overflow-x-auto"
+        tabIndex={0}
+        role="region"
+        aria-label={batchPlanWords.amountsOfTheBatch}
+      >
         <table className="w-full text-left" data-testid="plan-table">
           <caption className="sr-only">{batchPlanWords.amountsOfTheBatch}</caption>
           <thead className="text-sm text-quiet">
             <tr>
               <th className="font-normal">{batchPlanWords.addition}</th>
-              <th className="text-right font-normal">{batchPlanWords.exact}</th>
-              {rounded && <th className="pl-3 text-right font-normal">{batchPlanWords.measured2}</th>}
-              <th className="pl-4 font-normal">{batchPlanWords.inSpoonsAndCups}</th>
               {kinds.map(({ label }) => (
                 <th key={label} className="pl-3 text-right font-normal whitespace-nowrap">
                   {label}
                 </th>
               ))}
+              <th className="pl-4 font-normal">{batchPlanWords.inSpoonsAndCups}</th>
               {aside && <th className="pl-3 text-right font-normal">{batchPlanWords.keptAside}</th>}
+              {rounded && <th className="pl-3 text-right font-normal">{batchPlanWords.measured2}</th>}
+              <th className="pl-3 text-right font-normal">{batchPlanWords.exact}</th>
             </tr>
           </thead>
           <tbody>
@@ -70,20 +75,14 @@ export function PlanTable({ plan, request, formula, kitchen, toTaste }: PlanTabl
                     {line.ingredient.name}
                     {line.form && <span className="font-normal text-quiet">, {line.form}</span>}
                   </th>
-                  <td className="text-right whitespace-nowrap text-quiet">{grams(line.exactG)}</td>
-                  {rounded && (
-                    <td className="pl-3 text-right font-semibold whitespace-nowrap">
-                      {line.plannedG > 0 ? weighed(line.plannedG) : '–'}
-                    </td>
-                  )}
-                  <td className="pl-4 text-sm">
-                    {freshAmountText(line.exactG, line.ingredient, formula, context, true)}
-                  </td>
                   {kinds.map(({ label, load }) => (
-                    <td key={label} className="pl-3 text-right">
+                    <td key={label} className="pl-3 text-right font-semibold">
                       <LoadCell entry={load.lines.find((entry) => entry.line.id === line.id)} grams={grams} />
                     </td>
                   ))}
+                  <td className="pl-4 text-sm">
+                    {freshAmountText(line.exactG, line.ingredient, formula, context, true)}
+                  </td>
                   {aside && (
                     <td className="pl-3 text-right whitespace-nowrap">
                       {line.asideG > 0 && grams(line.asideG)}
@@ -92,6 +91,12 @@ export function PlanTable({ plan, request, formula, kitchen, toTaste }: PlanTabl
                       )}
                     </td>
                   )}
+                  {rounded && (
+                    <td className="pl-3 text-right text-quiet whitespace-nowrap">
+                      {line.plannedG > 0 ? weighed(line.plannedG) : '–'}
+                    </td>
+                  )}
+                  <td className="pl-3 text-right whitespace-nowrap text-quiet">{grams(line.exactG)}</td>
                 </tr>
               ))}
           </tbody>
