@@ -87,7 +87,7 @@ describe('a reversible change', () => {
   });
 
   it('says where the working state stands', () => {
-    expect(sayVersion(formula, null)).toBe('not frozen yet');
+    expect(sayVersion(formula, null)).toBe('no version yet');
     expect(sayVersion(formula, { number: 3, formula })).toBe('v3');
     expect(sayVersion(withAmount('oil', '1 l'), { number: 3, formula })).toBe('v3 + changes');
   });
