@@ -59,6 +59,29 @@ test(
   },
 );
 
+test('the diary: jars in the order of time, a month of them, and a day that is pressed', async ({ page }) => {
+  await page.goto('/formulas/walnut-cider/log');
+  const jars = page.getByTestId('jar');
+  const all = await jars.count();
+  expect(all).toBeGreaterThan(3);
+  const mended = jars.filter({ hasText: 'Went in: ' }).first();
+  await expect(mended).toContainText(/honey/);
+  await expect(mended.getByRole('img', { name: /^Jar \d+$/ })).toBeVisible();
+  await expect(mended.getByTestId('jar-log')).toBeHidden();
+  await mended.locator('summary').click();
+  await expect(mended.getByTestId('jar-log')).toBeVisible();
+  const month = page.getByTestId('month');
+  const day = month.getByRole('button', { name: /: one jar$/ }).first();
+  await day.click();
+  await expect(jars).toHaveCount(1);
+  // It stands in the address, and pressed again all are there.
+  await expect(page).toHaveURL(/from=\d{4}-\d\d-\d\d/);
+  await day.click();
+  await expect(jars).toHaveCount(all);
+  await month.getByRole('button', { name: 'The month after' }).click();
+  await expect(month.getByRole('status')).toHaveText('no jar');
+});
+
 /** How wide the band is: its far end over its near end, from "Holds about 2½ h (1 to 6 h)". */
 function bandOf(said: string): number {
   const [, low = '', high = ''] = /\(([^)]*) to ([^)]*)\)/.exec(said) ?? [];

@@ -106,6 +106,10 @@ export function formatTimeOfDay(minutes: number, reader: Reader = reading): stri
   return usual.hour12 === true ? `${hour % 12 || 12}:${rest} ${hour < 12 ? 'am' : 'pm'}` : `${hour}:${rest}`;
 }
 
+/** "November 2026". @param month YYYY-MM */
+export const formatMonth = (month: string, { language }: Reader = reading): string =>
+  new Date(`${month}-15T12:00:00`).toLocaleDateString(language, { month: 'long', year: 'numeric' });
+
 /** "Thu 26 November 2026". @param day YYYY-MM-DD */
 export const formatDay = (day: string, { language }: Reader = reading): string =>
   new Date(`${day}T12:00:00Z`).toLocaleDateString(language, {

@@ -92,4 +92,5 @@ export {
   type WeighingWindow,
   type ScaleReading,
 } from './weighing';
+export { diaryOf, type DiaryEntry } from './diary';
 export { standingComplaints } from './standingComplaints';

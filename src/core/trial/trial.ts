@@ -53,7 +53,7 @@ export function merged(lines: readonly TrialLine[]): readonly TrialLine[] {
 }
 
 /** Ids of the steps that were planned after a tasting: what they weigh mends the jar. */
-function mendSteps(log: readonly LoggedEvent[]): ReadonlySet<string> {
+export function mendSteps(log: readonly LoggedEvent[]): ReadonlySet<string> {
   return new Set(
     standingEvents(log)
       .filter(isKind('planned'))

@@ -51,7 +51,7 @@ export function packPriceOf(pantry: Pantry): (id: IngredientId) => PackPrice | n
   };
 }
 
-export function vesselOf(formula: Formula, vessels: readonly Vessel[]): Vessel {
+export function vesselOf(formula: Pick<Formula, 'vesselId'>, vessels: readonly Vessel[]): Vessel {
   const fallback = vessels.find(({ id }) => id === DEFAULT_VESSEL_ID) ?? STARTING_VESSELS[0]!;
   return vessels.find(({ id }) => id === formula.vesselId) ?? fallback;
 }

@@ -1,5 +1,14 @@
 /** The log, and what the kitchen learned. */
 export const logWords = {
+  month: 'Month',
+  monthBefore: 'The month before',
+  monthAfter: 'The month after',
+  jarsInIt: (count: number) => (count === 0 ? 'no jar' : count === 1 ? 'one jar' : `${count} jars`),
+  jarsOn: (count: number, day: string) =>
+    count === 0 ? `${day}: no jar` : count === 1 ? `${day}: one jar` : `${day}: ${count} jars`,
+  jarOf: (place: number) => `Jar ${place}`,
+  wentIn: (added: string) => `Went in: ${added}.`,
+  held: (saw: string, after: string) => `${saw.charAt(0).toUpperCase()}${saw.slice(1)} after ${after}.`,
   whatWasLearnt: 'What was learnt',
   ofLooksInside: (looks: number, inside: number) =>
     `Of this kitchen’s ${looks} ${looks === 1 ? 'look' : 'looks'} at jars, ${inside} ${inside === 1 ? 'was' : 'were'} inside what was said.`,
@@ -50,7 +59,7 @@ export const logWords = {
   noJarFitsThisSearch: 'No jar fits this search.',
   lengthJars: (length: number) => `${length} jars`,
   jarPlaceofVVersionAt: (placeOf: number, version: number, at: string) =>
-    `Jar ${placeOf}, v${version}, ${at}:`,
+    `jar ${placeOf}, v${version}, ${at}`,
   aFormulaThatIsGone: 'a formula that is gone',
   madeThisWeek: 'Made this week',
   nothingYetThisWeek: 'Nothing yet this week.',

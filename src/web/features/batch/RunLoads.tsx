@@ -2,15 +2,12 @@ import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { BatchRecord, TrialRecord } from '#contract';
 import { deviationsOf, isWeighed } from '#core/batch';
-import { mixedVolumeMlPerG } from '#core/composition';
-import type { Catalogue } from '#core/ingredient';
 import { stepStates, trialLines } from '#core/trial';
 import type { Vessel } from '#core/vessel';
 import { batchRunWords } from '#words/screens/batchRun';
 import { Alert } from '../../ui/Alert';
 import { sayError, useCombineBatchMutation } from '../../data/kitchenApi';
-import { Jar } from '../../parts/drawing/Jar';
-import { liquidColour } from '../../parts/drawing/colours';
+import { TrialJar } from '../../parts/TrialJar';
 import { formatAmount, formatVolume, inSentence } from '#words/numbers';
 import { byNow, newId } from '../../sync/device';
 import { withWaiting } from '../../data/jars';
@@ -62,10 +59,12 @@ export function RunLoads({ batch }: { batch: BatchRecord }) {
                 key={load.id}
                 className="grid w-36 content-start justify-items-center gap-1 text-center text-sm"
               >
-                <LoadJar
-                  load={load}
+                <TrialJar
+                  trial={load}
                   vessel={vessel}
                   catalogue={catalogue}
+                  width={110}
+                  height={110}
                   label={batchRunWords.loadPart2(i + 1)}
                 />
                 <span className="font-semibold">
@@ -177,33 +176,6 @@ function Weighed({
       </tbody>
     </table>
   );
-}
-
-function LoadJar({
-  load,
-  vessel,
-  catalogue,
-  label,
-}: {
-  load: Pick<TrialRecord, 'lines' | 'events'>;
-  vessel: Vessel;
-  catalogue: Catalogue;
-  label: string;
-}) {
-  const parts = trialLines(load.lines, load.events).flatMap(({ ingredientId, massG }, i) => {
-    const ingredient = catalogue.get(ingredientId);
-    return ingredient
-      ? [
-          {
-            key: `${ingredientId}-${i}`,
-            name: ingredient.name,
-            colour: liquidColour(ingredient),
-            volumeMl: massG * mixedVolumeMlPerG(ingredient),
-          },
-        ]
-      : [];
-  });
-  return <Jar vessel={vessel} parts={parts} width={110} height={110} label={label} />;
 }
 
 function Combine({

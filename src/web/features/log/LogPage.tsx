@@ -1,20 +1,19 @@
 import { Link, useSearchParams } from 'react-router';
-import { standingOf } from '#core/trial';
 import { logWords } from '#words/screens/log';
 import { useCooksQuery } from '../../data/kitchenApi';
-import { formatMoment } from '#words/numbers';
 import { isBeingMade, type Jar } from '../../data/jars';
 import { useKitchen } from '../../data/kitchen';
 import type { WorkingFormula } from '../../sync/working';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { WithJars } from '../../parts/FormulaPage';
-import { JarLog } from '../../parts/JarLog';
 import { OutboxNotice } from '../../parts/OutboxNotice';
+import { DiaryRow } from './DiaryRow';
 import { Learning } from './Learning';
 import { Lineage } from './Lineage';
 import { LookAt } from './LookAt';
-import { bottlesOf, logFilterFrom, passesLog, type LogFilter } from './logFilter';
+import { MonthStrip } from './MonthStrip';
+import { bottlesOf, dayOf, logFilterFrom, passesLog, type LogFilter } from './logFilter';
 import { MadeOverTime } from './MadeOverTime';
 import { StageHead } from '../../parts/StageHead';
 
@@ -26,17 +25,11 @@ export function LogPage() {
   );
 }
 
-const STANDING_WORDS = {
-  untasted: logWords.notTasted,
-  right: logWords.rightAsMade,
-  'right-after-mending': logWords.rightAfterMending,
-  'not-right': logWords.notRight,
-} as const;
 const EVERY = 'every';
 
 /** Everything that happened to a formula's jars, newest jar first. */
 function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly Jar[] }) {
-  const { catalogue, settings } = useKitchen();
+  const kitchen = useKitchen();
   const cooks = useCooksQuery().data ?? [];
   const [params, setParams] = useSearchParams();
   const filter = logFilterFrom(params);
@@ -47,6 +40,7 @@ function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly J
   // The loads of a batch are told by the batch; together they are one jar.
   const jars = all.filter(({ batch }) => batch?.role !== 'load');
   const shown = jars.filter((jar) => passesLog(jar, filter));
+  const days = jars.map(({ at }) => dayOf(at));
   const placeOf = (jar: Jar): number => jars.length - jars.indexOf(jar);
   const finished = jars.filter((jar) => !isBeingMade(jar));
   const [newest] = finished;
@@ -114,6 +108,15 @@ function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly J
               </Link>
             </p>
           )}
+          {jars.length > 0 && (
+            <MonthStrip
+              days={days}
+              chosen={filter.from === filter.to ? filter.from : ''}
+              onDay={(day) => {
+                set({ from: day, to: day });
+              }}
+            />
+          )}
           {jars.length > 0 && shown.length === 0 && (
             <p className="text-quiet">{logWords.noJarFitsThisSearch}</p>
           )}
@@ -121,18 +124,7 @@ function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly J
             {logWords.lengthJars(shown.length)}
           </p>
           {shown.map((jar) => (
-            <details
-              key={jar.id}
-              open={jar === shown[0]}
-              className="border-t border-rule py-2"
-              data-testid="jar"
-            >
-              <summary className="min-h-8 cursor-pointer font-semibold">
-                {logWords.jarPlaceofVVersionAt(placeOf(jar), jar.version, formatMoment(jar.at))}{' '}
-                {STANDING_WORDS[standingOf(jar.events)]}
-              </summary>
-              <JarLog jar={jar} catalogue={catalogue} settings={settings} />
-            </details>
+            <DiaryRow key={jar.id} jar={jar} place={placeOf(jar)} kitchen={kitchen} open={jar === shown[0]} />
           ))}
         </section>
         <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">

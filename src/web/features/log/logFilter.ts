@@ -27,7 +27,8 @@ const wordsOf = ({ events, making }: TrialRecord): string =>
     .join(' ')
     .toLowerCase();
 
-const dayOf = (iso: string): string => {
+/** The day of a moment where this browser is, YYYY-MM-DD. */
+export const dayOf = (iso: string): string => {
   const date = new Date(iso);
   const two = (n: number): string => String(n).padStart(2, '0');
   return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
