@@ -60,7 +60,10 @@ describe('jars over HTTP', () => {
     ]);
     expect((await client.get<TrialRecord[]>('formulas/house/trials')).body).toHaveLength(1);
     const missing = await client.post<Refused['body']>('trials', jar('two', { version: 9 }));
-    expect([missing.status, missing.body.error.message.includes('Save it as a version first')]).toEqual([404, true]);
+    expect([missing.status, missing.body.error.message.includes('Save it as a version first')]).toEqual([
+      404,
+      true,
+    ]);
   });
 
   it('records tastings and additions in order, once each, with who and where', async () => {
