@@ -26,12 +26,12 @@ const HIGH: Readonly<Record<VerdictReason['measure'], Complaint>> = {
   bitter: 'bitter',
 };
 
-/** From so many steps outside it is clearly so. */
-const CLEARLY = 1.5;
+/** From so many noticeable steps outside it is clearly so; estimate. */
+export const CLEARLY_STEPS = 1.5;
 
 /** The complaint a reason amounts to; null for what cannot be too little. */
 export function complaintOf({ measure, direction, moveBy }: VerdictReason): Asked | null {
   const complaint = direction === 'high' ? HIGH[measure] : LOW[measure];
-  const severity: Severity = moveBy / PALATE[measure].step >= CLEARLY ? 2 : 1;
+  const severity: Severity = moveBy / PALATE[measure].step >= CLEARLY_STEPS ? 2 : 1;
   return complaint ? { complaint, severity } : null;
 }

@@ -62,6 +62,12 @@ describe('what is said first', () => {
     expect(first(salty).finding.kind).toBe('off');
     // Where nothing but the line nobody read may be the plant under oil, the line comes first.
     expect(first({ olive_ev: 200 }, { unread: ['stardust'] }).finding.kind).toBe('unread');
+    // A danger that is known leads even so.
+    const egg: Amounts = { egg_yolk: 17, sunflower: 160, vin_whitewine6: 6 };
+    expect(first(egg, { unread: ['stardust'] }).finding).toMatchObject({
+      kind: 'unsafe',
+      caution: { code: 'raw_egg_acid' },
+    });
     // Lines alone that nobody can read are not an empty jar.
     expect(first({}, { unread: ['stardust'] }).finding.kind).toBe('unread');
   });

@@ -3,7 +3,7 @@ import type { Hold } from '#core/emulsion';
 import { A_HAIR, PALATE, verdictOf, type Style, type Verdict, type VerdictReason } from '#core/palate';
 import type { Judgement } from '#core/reckoning';
 import type { Caution, CautionCode } from '#core/safety';
-import { complaintOf } from './advice';
+import { CLEARLY_STEPS, complaintOf } from './advice';
 import type { Asked } from './together';
 
 /** Cautions that ask for the dressing itself to be changed; the others say how it is kept and who may eat it. */
@@ -15,8 +15,7 @@ const CHANGE_IT: ReadonlySet<CautionCode> = new Set<CautionCode>([
 
 /** How far outside, as a mouth would say it. */
 export type Degree = 'a-touch' | 'clearly' | 'far';
-/** From so many noticeable steps outside; estimate: as severity is judged in complaints. */
-const CLEARLY_STEPS = 1.5;
+/** From so many noticeable steps outside; estimate. */
 const FAR_STEPS = 5;
 
 export type Finding =
@@ -51,10 +50,12 @@ interface FindingOf {
  */
 export function findingOf({ judgement, hold, style, unread }: FindingOf): Finding {
   if (judgement.portions.length === 0 && unread.length === 0) return { kind: 'empty' };
-  const unsafe = judgement.cautions.find(({ code }) => CHANGE_IT.has(code));
-  // Where only an unread line brings the danger, what to do about it is to say the line.
-  const unknown = unread.length > 0 && unsafe?.ingredients.length === 0;
-  if (unsafe && !unknown) return { kind: 'unsafe', caution: unsafe };
+  // A plant under oil that only an unread line may bring is mended by saying the line; every other danger leads.
+  const unsafe = judgement.cautions.find(
+    ({ code, ingredients }) =>
+      CHANGE_IT.has(code) && !(code === 'infused_oil' && unread.length > 0 && ingredients.length === 0),
+  );
+  if (unsafe) return { kind: 'unsafe', caution: unsafe };
   if (hold?.state.split) return { kind: 'split' };
   if (unread.length > 0) return { kind: 'unread', words: unread };
   if (!style) return { kind: 'unjudged' };

@@ -173,7 +173,7 @@ export const composeWords = {
   fillshareOfBrimful: (fillShare: string) => `${fillShare} full`,
   roundToWhatCanBeMeasured: 'Round to what can be measured',
   nameVolumemlInItFillshare: (name: string, volumeMl: string, fillShare: string, sentence: string) =>
-    `${name}, ${volumeMl} in it, ${fillShare} of brimful. ${sentence}`,
+    `${name}, ${volumeMl} in it, ${fillShare} full. ${sentence}`,
   emptyTypeTheFirstAddition: 'Empty. Type the first addition.',
   roomToShakeMlBelow: (ml: string) => `Room to shake: ${ml} below the shake line.`,
   fitsWhiskOrBlendIn: 'Fits. Whisk or blend in it; it does not close.',

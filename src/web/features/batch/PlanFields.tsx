@@ -82,7 +82,9 @@ export function PlanFields(props: PlanFieldsProps) {
       },
     },
   ]);
-  const [open, setOpen] = useState(false);
+  const [unfolded, setOpen] = useState(false);
+  // What cannot be read is never folded away.
+  const open = unfolded || Boolean(problems.startC);
   const chosen = request && sayChoices(draft, request, props.plan);
   return (
     <section
@@ -150,7 +152,7 @@ export function PlanFields(props: PlanFieldsProps) {
   );
 }
 
-/** "v2, 10 l, by scale and spoons, large stick blender, in two 5 l tubs": what was chosen, or is usual. */
+/** "Measured by scale and spoons, large stick blender in the 20 l bucket, kept in two 5 l tubs": chosen, or usual. */
 function sayChoices(draft: BatchDraft, request: BatchRequest, plan: BatchPlan | null): string {
   const { tool, mixingVessel } = request;
   return batchPlanWords.chosen(

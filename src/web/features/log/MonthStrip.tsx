@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { formatDay, formatMonth } from '#words/numbers';
 import { logWords } from '#words/screens/log';
 import { IconButton } from '../../ui/Button';
+import { dayOf } from './logFilter';
 import { daysOfMonth, monthOf, monthBeside } from './month';
 
 interface MonthStripProps {
@@ -16,7 +17,7 @@ interface MonthStripProps {
 /** A month in one line: on which days jars were made, and how many; a day that is pressed shows its own. */
 export function MonthStrip({ days, chosen, onDay }: MonthStripProps) {
   const newest = [...days].sort().at(-1);
-  const [month, setMonth] = useState(() => monthOf(chosen || (newest ?? new Date().toISOString())));
+  const [month, setMonth] = useState(() => monthOf(chosen || (newest ?? dayOf(new Date().toISOString()))));
   const count = useMemo(() => {
     const counted = new Map<string, number>();
     for (const day of days) counted.set(day, (counted.get(day) ?? 0) + 1);

@@ -1,8 +1,9 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { composition } from '#core/composition';
-import { findingOf, type Remedy } from '#core/balance';
-import { judgePortions } from '#core/reckoning';
+import { findingOf, type Finding, type Remedy } from '#core/balance';
+import type { Style } from '#core/palate';
+import { judgePortions, type JudgedPortion } from '#core/reckoning';
 import { currentStep, standingEvents, standingOf, type Step } from '#core/trial';
 import { usableVolumeMl } from '#core/vessel';
 import { formatAmount } from '#words/numbers';
@@ -90,6 +91,7 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
   const only = (part: Part): string => (part === shown ? '' : 'hidden lg:block');
   const asked = useMendQuestion(draft.said, { portions, unread, style, roomMl, context, kitchen }, false);
   const first = useSearch('remedies', asked);
+  const finding = useFinding(portions, style, unread);
   return (
     <>
       <TasteFirst
@@ -97,7 +99,7 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
         jar={jar}
         kitchen={kitchen}
         right={right}
-        finding={findingOf({ judgement: judgePortions(portions, unread), hold: null, style, unread })}
+        finding={finding}
         fitted={fitted}
         draft={draft}
         remedy={first.search.status === 'done' ? (first.search.answer.remedies[0] ?? null) : null}
@@ -196,5 +198,16 @@ function StillMade({ to }: { to: string }) {
     </p>
   );
 }
+
+/** What is reckoned of the jar as it stands. */
+const useFinding = (
+  portions: readonly JudgedPortion[],
+  style: Style | null,
+  unread: readonly string[],
+): Finding =>
+  useMemo(
+    () => findingOf({ judgement: judgePortions(portions, unread), hold: null, style, unread }),
+    [portions, style, unread],
+  );
 
 const NOTHING: readonly string[] = [];
