@@ -99,7 +99,7 @@ export function FirstSentence(props: FirstSentenceProps) {
     <FirstStrip
       tone={toneOf(finding)}
       sentence={sentence}
-      advice={remedy && partsWords.itFits(sayDoses(remedy.doses))}
+      advice={remedy && partsWords.advice(sayDoses(remedy.doses), remedy.partial === true)}
     >
       {remedy && (
         <Button

@@ -3,7 +3,8 @@ export const partsWords = {
   stopped: 'Stopped.',
   first: 'What to know first',
   chooseAStyle: 'Choose a style',
-  itFits: (doses: string) => `${doses.charAt(0).toUpperCase()}${doses.slice(1)}; it fits.`,
+  advice: (doses: string, partial: boolean) =>
+    `${doses.charAt(0).toUpperCase()}${doses.slice(1)}; ${partial ? 'part of the way' : 'it fits'}.`,
   bringIntoBalance: 'Bring it into balance',
   allCautions: 'All cautions',
   howToSaveIt: 'How to save it',

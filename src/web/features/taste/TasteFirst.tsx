@@ -64,7 +64,7 @@ export function TasteFirst(props: TasteFirstProps) {
         tall
         tone="off"
         sentence={sayComplaints(said)}
-        advice={remedy && partsWords.itFits(sayDoses(remedy.doses))}
+        advice={remedy && partsWords.advice(sayDoses(remedy.doses), remedy.partial === true)}
       >
         {remedy && (
           <Button
