@@ -123,7 +123,7 @@ test('what is loaded before the first picture stays below 250 kB', async ({ page
   });
   await page.addInitScript(() => {
     new MutationObserver((_seen, watcher) => {
-      if (!document.querySelector('a[aria-label^="Plum"]')) return;
+      if (!document.querySelector('a[href*="plum-thyme"]')) return;
       performance.mark('jars');
       watcher.disconnect();
     }).observe(document, { childList: true, subtree: true });

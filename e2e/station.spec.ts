@@ -40,7 +40,7 @@ test('no route has a fault that a machine can find', { tag: '@always' }, async (
   for (const route of ROUTES) {
     await page.goto(route);
     await expect(page.locator('#main h1').first()).toBeAttached();
-    await expectAccessible(page);
+    await test.step(route, () => expectAccessible(page));
   }
 });
 

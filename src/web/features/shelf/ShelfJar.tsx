@@ -1,4 +1,4 @@
-import { lazy, memo, Suspense } from 'react';
+import { lazy, memo, Suspense, useId } from 'react';
 import { Link } from 'react-router';
 import type { Shelf, ShelfRecord } from '#contract';
 import { VERSION_STATE_WORDS, sayStanding } from '#words/version';
@@ -47,21 +47,15 @@ export const ShelfJar = memo(function ShelfJar({
     ratio !== null && ratio > 0
       ? formatRatio(ratio, settings)
       : shelfWords.fatFat(formatPercent(fat, settings, 0));
-  // All that is seen of it is heard of it: the name first, and raw egg is not left out.
-  const aloud = [
-    formula.name,
-    `${lead} · ${volume}`,
-    sayStanding(formula.basedOnVersion, record.changed),
-    ...(state === 'tried' || state === 'proven' ? [VERSION_STATE_WORDS[state]] : []),
-    ...(reckoning.portions.length > 0 ? [shelfWords.keepsDays(keeping.days, keeping.cold)] : []),
-    ...(rawEgg ? [shelfWords.rawEgg] : []),
-    ...(unread > 0
-      ? [shelfWords.unreadFormNotRead(unread, unread === 1 ? shelfWords.line : shelfWords.lines)]
-      : []),
-  ].join(', ');
+  // All that is seen of it is heard of it, the name first; the drawing says nothing more.
+  const seen = useId();
   return (
     <li className="group/jar relative">
-      <Link to={`/formulas/${record.id}/compose`} className="group flex h-full flex-col" aria-label={aloud}>
+      <Link
+        to={`/formulas/${record.id}/compose`}
+        className="group flex h-full flex-col"
+        aria-labelledby={seen}
+      >
         <span className="board relative flex h-[236px] items-end justify-center pb-[7px]">
           <Jar
             vessel={vessel}
@@ -71,7 +65,7 @@ export const ShelfJar = memo(function ShelfJar({
             label={shelfWords.nameFillshareFull(vessel.name, formatPercent(reckoning.fillShare, settings, 0))}
           />
         </span>
-        <span className="flex flex-col items-center px-6 pt-2 text-center">
+        <span id={seen} className="flex flex-col items-center px-6 pt-2 text-center">
           <span className="tape font-name line-clamp-2 max-w-full px-3 py-1 leading-5 font-semibold [overflow-wrap:anywhere]">
             {formula.name}
           </span>
@@ -82,7 +76,8 @@ export const ShelfJar = memo(function ShelfJar({
             {sayStanding(formula.basedOnVersion, record.changed)}
             {(state === 'tried' || state === 'proven') && ` ${VERSION_STATE_WORDS[state]}`}
             {reckoning.portions.length > 0 && ` · ${shelfWords.keepsDays(keeping.days, keeping.cold)}`}
-            {rawEgg && <strong className="text-acid-ink"> {shelfWords.rawEgg}</strong>}
+            {rawEgg && ' '}
+            {rawEgg && <strong className="text-acid-ink">{shelfWords.rawEgg}</strong>}
           </span>
           {unread > 0 && (
             <span className="text-sm font-semibold text-acid-ink">
