@@ -1,5 +1,6 @@
 /** What no machine rule sees: where the focus is when what had it is gone, and what is said out of sight. */
-import { expect, test, type Locator, type Page } from './kitchen';
+import type { Locator } from '@playwright/test';
+import { expect, test, type Page } from './kitchen';
 import { expectAccessible } from './axe';
 import { Compose } from './bench';
 import { Make } from './counter';
