@@ -91,7 +91,16 @@ export {
   type TrialRecord,
   type VersionStanding,
 } from './trial';
-export { logQuerySchema, type KitchenNews, type LogAnswer, type LogEntry, type StyleSaid } from './log';
+export {
+  jarsQuerySchema,
+  logQuerySchema,
+  type JarsAnswer,
+  type JarTimes,
+  type KitchenNews,
+  type LogAnswer,
+  type LogEntry,
+  type StyleSaid,
+} from './log';
 export { newMeasureSchema, type MeasureRecord, type NewMeasure } from './measure';
 export {
   MOST_TASTERS,

@@ -39,6 +39,7 @@ import { TimerStore } from './features/timers/store';
 import type { Wire } from './db/wire';
 import { LiveHub } from './live/hub';
 import { liveRoutes } from './live/routes';
+import { DiaryStore } from './features/trials/diary';
 import { KitchenNewsStore } from './features/trials/news';
 import { trialRoutes } from './features/trials/routes';
 import { TrialStore } from './features/trials/store';
@@ -131,7 +132,15 @@ export function createApp(deps: AppDependencies): Express {
   api.use(recordRoutes(new RecordStore(deps.db, jars, batches), hub));
   const news = new KitchenNewsStore(deps.db, jars, atWork, deps.now);
   api.use(
-    trialRoutes(jars, news, formulas, hub, instruments, async () => (await kitchen.settings()).provenAfter),
+    trialRoutes(
+      jars,
+      news,
+      new DiaryStore(deps.db, jars),
+      formulas,
+      hub,
+      instruments,
+      async () => (await kitchen.settings()).provenAfter,
+    ),
   );
   api.use(timerRoutes(new TimerStore(deps.db, deps.now), hub));
   api.use(measureRoutes(measures, hub));

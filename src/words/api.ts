@@ -38,6 +38,9 @@ const OPERATIONS: Readonly<Record<string, string>> = {
   'get /log/said': 'What tasters said of jars that aimed at a style.',
   'get /log/lessons': 'What was seen of how long jars held.',
   'get /log': 'What happened in the whole kitchen, newest first, a page at a time.',
+  'get /log/jars':
+    'Jars of the whole kitchen with all that happened to them, newest first, a page at a time.',
+  'get /log/times': 'When those jars were begun, and the bottles to choose by.',
   'get /batches': 'The latest batches, or those of a day or of some days.',
   'get /batches/days': 'The latest days that have batches.',
   'get /batches/{id}': 'One batch with its loads and its record.',

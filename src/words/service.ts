@@ -64,6 +64,26 @@ const TASK_WORDS: Readonly<Record<TaskStep, string>> = {
   drink: 'rests in its dressing',
   finish: 'the other half, and salt again',
 };
+export const sayStepOf = (step: TaskStep): string =>
+  TASK_WORDS[step].charAt(0).toUpperCase() + TASK_WORDS[step].slice(1);
+/** On a bar of the day, beside its dish. */
+const BAR_WORDS: Readonly<Record<TaskStep, string>> = {
+  'fetch-things': 'fetch',
+  'fetch-dressing': 'fetch',
+  weigh: 'weigh',
+  mix: 'mix',
+  rest: 'rests',
+  'stand-out': 'warms up',
+  dress: 'dress',
+  drink: 'rests',
+  finish: 'other half',
+};
+/** A task beside its dish; a side job is named once, beside its bar. */
+export const sayBar = (step: TaskStep | null): string => (step === null ? '' : BAR_WORDS[step]);
+/** "Green salad" of "Green salad: shake and dress". */
+export const sayDishOf = ({ name, step }: Pick<DayTask, 'name' | 'step'>): string =>
+  step === null ? name : name.slice(0, -(TASK_WORDS[step].length + 2));
+
 /** "Green salad: shake and dress"; a side job by its own name. */
 export const sayTask = ({ name, step }: Pick<DayTask, 'name' | 'step'>): string =>
   step === null ? name : `${name}: ${TASK_WORDS[step]}`;

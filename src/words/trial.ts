@@ -10,6 +10,7 @@ import {
   type StepNote,
   type DoStep,
   complaintsOf,
+  type ComesTo,
   type Bite,
   type TastedOn,
   type TasteRow,
@@ -48,6 +49,22 @@ export function sayTasting(tasting: Tasting): string {
   const words = tasting.right ? ['right'] : [...said, ...faint];
   const text = [...(words.length > 0 ? words : ['no complaint']), ON_WORDS[tasting.on]].join(', ');
   return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+const TIMES_WORDS = ['', 'once', 'twice', 'three times', 'four times', 'five times', 'six times'] as const;
+export const sayTimes = (count: number): string => TIMES_WORDS[count] ?? `${count} times`;
+
+/**
+ * "too sharp twice since the new rice vinegar (“autumn crate”)", "right as made three times running".
+ *
+ * @param sinceWhat what came in the bottle since which it is so
+ */
+export function sayComesTo({ complaint, jarIds, of, since }: ComesTo, sinceWhat: string | null): string {
+  const times = sayTimes(jarIds.length);
+  if (complaint === null) return `right as made ${times} running`;
+  const said = `${COMPLAINT_WORDS[complaint].toLowerCase()} ${times}`;
+  if (since && sinceWhat !== null) return `${said} since the new ${sinceWhat} (“${since.bottle}”)`;
+  return jarIds.length === of ? `${said} running` : `${said} in the last ${of} jars`;
 }
 
 /** What a step's words are made with. */

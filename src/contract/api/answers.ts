@@ -24,8 +24,9 @@ import { newDressingSchema, type DressingRecord } from '../service';
 import type { SessionState } from '../session';
 import { newTimerSchema, type TimersAnswer } from '../timer';
 import { lineSchema, makingPlanSchema, trialBatchSchema, trialEventSchema, trialIdSchema } from '../trial';
-import type { KitchenNews, LogAnswer, StyleSaid } from '../log';
+import type { JarsAnswer, JarTimes, KitchenNews, LogAnswer, StyleSaid } from '../log';
 import type { Standings, TrialRecord } from '../trial';
+import { COMPLAINTS } from '#core/balance';
 import { TOOLS } from '#core/formula';
 import { PALATE_KEYS } from '#core/palate';
 import { VERSION_STATES, type HoldLesson } from '#core/trial';
@@ -139,7 +140,31 @@ export const kitchenNewsSchema: z.ZodType<KitchenNews> = z.strictObject({
       madeWithout: count,
     }),
   ),
+  comesTo: z.array(
+    z.strictObject({
+      formulaId: formulaIdSchema,
+      complaint: z.enum(COMPLAINTS).nullable().describe('Of the jars as made; null: they were right'),
+      jarIds: z.array(trialIdSchema),
+      of: count,
+      since: z
+        .strictObject({ ingredientId: z.string(), bottle: z.string() })
+        .nullable()
+        .describe('All those jars were made with it, and no other'),
+    }),
+  ),
   names: z.record(z.string(), z.string()).describe('Of the formulas above that are still there'),
+});
+export const jarsAnswerSchema: z.ZodType<JarsAnswer> = z.strictObject({
+  jars: z.array(trialRecordSchema),
+  names: z.record(z.string(), z.string()).describe('Of their formulas, where they are still there'),
+  next: trialIdSchema.nullable().describe('Ask for what is before it; null at the end'),
+});
+export const jarTimesSchema: z.ZodType<JarTimes> = z.strictObject({
+  times: z.array(moment).describe('When they were begun, newest first; the latest 5000'),
+  bottles: z.array(z.string()).describe('Every bottle that was ever named'),
+  formulas: z
+    .array(z.strictObject({ id: formulaIdSchema, name: z.string() }))
+    .describe('Those that jars are of'),
 });
 export const styleSaidSchema: z.ZodType<StyleSaid> = z.strictObject({
   styleId: z.string(),

@@ -24,6 +24,8 @@ import {
   shelfChoicesSchema,
   batchListSchema,
   holdLessonSchema,
+  jarsAnswerSchema,
+  jarTimesSchema,
   kitchenNewsSchema,
   styleSaidSchema,
   standingsSchema,
@@ -68,7 +70,7 @@ import { newDressingSchema } from '../service';
 import { sharedChangesSchema } from '../changesSchemas';
 import { signInSchema } from '../session';
 import { newTimerSchema } from '../timer';
-import { logQuerySchema } from '../log';
+import { jarsQuerySchema, logQuerySchema } from '../log';
 import { newEventSchema, newTrialSchema } from '../trial';
 
 export const GROUP_NAMES = [
@@ -166,6 +168,8 @@ export const OPERATIONS: readonly Operation[] = [
     get('/log', logAnswerSchema, {
       query: logQuerySchema,
     }),
+    get('/log/jars', jarsAnswerSchema, { query: jarsQuerySchema }),
+    get('/log/times', jarTimesSchema, { query: jarsQuerySchema.omit({ before: true }) }),
   ),
   ...group(
     'batches',

@@ -54,6 +54,8 @@ export type TaskStep = (typeof TASK_STEPS)[number];
 export interface DayTask extends Task {
   /** The dish's, or the side job's. */
   readonly name: string;
+  /** The dish it is done for, as the services name them; a side job: itself. */
+  readonly dishId: string;
   /** Null: a side job. */
   readonly step: TaskStep | null;
   readonly serviceId: string;
@@ -83,6 +85,7 @@ export function dayTasks(
     tasks.push({
       id: job.id,
       name: job.name,
+      dishId: job.id,
       step: null,
       serviceId: service.id,
       seconds: job.minutes * MIN,
@@ -121,6 +124,7 @@ function tasksOf(
     return {
       id,
       name: dish.name,
+      dishId: `${serviceId}.${dish.id}`,
       step,
       serviceId,
       seconds,

@@ -94,3 +94,4 @@ export {
 } from './weighing';
 export { diaryOf, type DiaryEntry } from './diary';
 export { standingComplaints } from './standingComplaints';
+export { whatItComesTo, type ComesTo } from './comesTo';

@@ -41,7 +41,8 @@ export interface BottleChange {
   readonly madeWithout: number;
 }
 
-const LOOKED_AT = 6;
+/** So many of a formula's latest jars speak for it. */
+export const LOOKED_AT = 6;
 const ENOUGH_JARS = 2;
 const DRIFT_JARS = 4;
 const BOTTLE_GAP = 0.5;
@@ -53,9 +54,20 @@ const isFinished = ({ making, events }: KitchenJar): boolean =>
 const failed = (standing: Standing): boolean =>
   standing === 'not-right' || standing === 'right-after-mending';
 const tasted = (standing: Standing): boolean => standing !== 'untasted';
+export const isTasted = ({ events }: KitchenJar): boolean => tasted(standingOf(events));
+
+export interface Bottle {
+  readonly ingredientId: string;
+  readonly bottle: string;
+}
+/** Those that were named when it was begun. */
+export const bottlesIn = ({ making }: KitchenJar): readonly Bottle[] =>
+  Object.entries(making?.bottles ?? {}).flatMap(([ingredientId, bottle]) =>
+    bottle === undefined ? [] : [{ ingredientId, bottle }],
+  );
 
 /** Oldest first, per formula. */
-function byFormula(jars: readonly KitchenJar[]): ReadonlyMap<FormulaId, readonly KitchenJar[]> {
+export function byFormula(jars: readonly KitchenJar[]): ReadonlyMap<FormulaId, readonly KitchenJar[]> {
   const found = new Map<FormulaId, KitchenJar[]>();
   for (const jar of [...jars].sort((a, b) => a.at.localeCompare(b.at))) {
     found.set(jar.formulaId, [...(found.get(jar.formulaId) ?? []), jar]);

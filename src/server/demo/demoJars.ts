@@ -3,7 +3,7 @@ import type { FormulaId, VesselId } from '#core/formula';
 import { measuringWith, REFERENCE_CATALOGUE, type IngredientId } from '#core/ingredient';
 import { usualSeconds, usualTool } from '#core/emulsion';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
-import { NOTHING_SAID, planMaking, type Tasting, type TrialEvent } from '#core/trial';
+import { NOTHING_SAID, planMaking, type MakingPlan, type Tasting, type TrialEvent } from '#core/trial';
 import { STARTING_VESSELS } from '#core/vessel';
 import type { TrialStore } from '../features/trials/store';
 import { DEMO_FORMULAS } from './demoKitchen';
@@ -15,6 +15,7 @@ export interface DemoJar {
   readonly version: number;
   readonly cook: 'ida' | 'bo' | 'runa';
   readonly daysAgo: number;
+  readonly bottles?: Readonly<Record<string, string>>;
   /** By which share one thing came out otherwise, by its place among the lines. */
   readonly off?: Readonly<Record<number, number>>;
   readonly story: readonly (
@@ -73,6 +74,38 @@ export const DEMO_JARS: readonly DemoJar[] = [
       { rows: { body: 2 }, on: 'dish', minutesAfterShake: 20, note: 'stands on the carrots like paint' },
     ],
   },
+  {
+    formulaId: 'ginger-sesame',
+    version: 1,
+    cook: 'bo',
+    daysAgo: 19,
+    bottles: { vin_rice42: 'summer crate' },
+    story: [{ right: true, minutesAfterShake: 6 }],
+  },
+  {
+    formulaId: 'ginger-sesame',
+    version: 1,
+    cook: 'runa',
+    daysAgo: 6,
+    bottles: { vin_rice42: 'harbour shop' },
+    story: [
+      { rows: { acid: 1 }, minutesAfterShake: 4 },
+      { adds: [['honey', 6]] },
+      { right: true, minutesAfterShake: 5 },
+    ],
+  },
+  {
+    formulaId: 'ginger-sesame',
+    version: 1,
+    cook: 'ida',
+    daysAgo: 2,
+    bottles: { vin_rice42: 'harbour shop' },
+    story: [
+      { rows: { acid: 2 }, minutesAfterShake: 3, note: 'catches in the throat' },
+      { adds: [['honey', 8]] },
+      { right: true, minutesAfterShake: 4 },
+    ],
+  },
 ];
 
 const STEP_MS = 40_000;
@@ -102,7 +135,7 @@ async function loadJar(
     tool,
     seconds: formula.mixSeconds ?? usualSeconds(tool),
     roomC: 20,
-    bottles: {},
+    bottles: (jar.bottles ?? {}) as MakingPlan['bottles'],
     vessel,
   });
   const id = `demo-jar-${index + 1}`;

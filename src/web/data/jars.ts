@@ -48,6 +48,12 @@ export const begunHere = (
     })
     .reverse();
 
+/** With what this browser has not sent yet; undefined while they are fetched. */
+export function useWithWaiting(trials: readonly TrialRecord[] | undefined): readonly Jar[] | undefined {
+  const waiting = useAppSelector((state) => state.outbox.waiting);
+  return useMemo(() => trials?.map((trial) => withWaiting(trial, waiting)), [trials, waiting]);
+}
+
 /** Newest first; undefined while they are fetched. */
 export function useJars(formulaId: FormulaId): {
   readonly jars: readonly Jar[] | undefined;

@@ -7,6 +7,7 @@ import {
   lessonOf,
   madeSince,
   observationsOf,
+  whatItComesTo,
   type HoldLesson,
 } from '#core/trial';
 import { found, type Database } from '../../db/client';
@@ -42,6 +43,7 @@ export class KitchenNewsStore {
         failing: keepsFailing(jars),
         drifting: drifts(jars, kitchen.catalogue),
         bottles: bottleChanges(jars),
+        comesTo: whatItComesTo(jars),
       };
       const ids = [...new Set(Object.values(news).flatMap((list) => list.map(({ formulaId }) => formulaId)))];
       const rows =

@@ -1,5 +1,12 @@
 import { Router } from 'express';
-import { formulaIdSchema, logQuerySchema, newEventSchema, newTrialSchema, trialIdSchema } from '#contract';
+import {
+  formulaIdSchema,
+  jarsQuerySchema,
+  logQuerySchema,
+  newEventSchema,
+  newTrialSchema,
+  trialIdSchema,
+} from '#contract';
 import type { z } from 'zod';
 import type { freezeContentSchema, InstrumentInfo, NewTrial } from '#contract';
 import type { TrialEvent } from '#core/trial';
@@ -9,6 +16,7 @@ import { vouchedReading } from '../../http/vouched';
 import type { LiveHub } from '../../live/hub';
 import type { FormulaStore } from '../formulas/store';
 import type { TrialOutcome, TrialStore } from './store';
+import type { DiaryStore } from './diary';
 import type { KitchenNewsStore } from './news';
 
 /** Jars of the whole kitchen that are sent at once. */
@@ -18,6 +26,7 @@ const LISTED = 30;
 export function trialRoutes(
   store: TrialStore,
   news: KitchenNewsStore,
+  diary: DiaryStore,
   formulas: FormulaStore,
   hub: LiveHub,
   instruments: readonly InstrumentInfo[],
@@ -40,6 +49,15 @@ export function trialRoutes(
 
   router.get('/log', async (request, response) => {
     response.json(await store.log(parse(logQuerySchema, request.query, answersWords.search)));
+  });
+
+  router.get('/log/jars', async (request, response) => {
+    response.json(await diary.page(parse(jarsQuerySchema, request.query, answersWords.search)));
+  });
+
+  router.get('/log/times', async (request, response) => {
+    const query = parse(jarsQuerySchema.omit({ before: true }), request.query, answersWords.search);
+    response.json(await diary.times(query));
   });
 
   router.get('/formulas/:id/standings', async (request, response) => {

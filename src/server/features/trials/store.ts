@@ -19,7 +19,7 @@ export type TrialOutcome =
   | { readonly status: 'recorded'; readonly trial: TrialRecord }
   | { readonly status: 'no-version' | 'no-trial' | 'id-taken' };
 
-type TrialRow = typeof trials.$inferSelect;
+export type TrialRow = typeof trials.$inferSelect;
 type EventRow = typeof trialEvents.$inferSelect;
 
 /** As the schema leaves it: with its defaults filled in. */
@@ -180,7 +180,8 @@ export class TrialStore {
     return (await this.withEvents(rows))[0] ?? null;
   }
 
-  private async withEvents(rows: readonly TrialRow[]): Promise<TrialRecord[]> {
+  /** In the order given. */
+  async withEvents(rows: readonly TrialRow[]): Promise<TrialRecord[]> {
     if (rows.length === 0) return [];
     const events = await this.db
       .select()

@@ -1,10 +1,20 @@
 /** Jars and what happened to them, measures and blind tastings. */
-import type { By, KitchenNews, LogAnswer, MeasureRecord, NewAnswer, NewEvent, NewMeasure, NewPanel, PanelRecord, KitchenRecords, RecordsReport, Standings, StyleSaid, TrialRecord } from '#contract';
+import type { By, JarsAnswer, JarTimes, KitchenNews, MeasureRecord, NewAnswer, NewEvent, NewMeasure, NewPanel, PanelRecord, KitchenRecords, RecordsReport, Standings, StyleSaid, TrialRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 import type { HoldLesson } from '#core/trial';
 import type { BegunJar } from '../../sync/outboxSlice';
 import { ALL_TRIALS } from './base';
 import { formulasApi } from './formulas';
+
+/** What is not named is not asked for. */
+export interface JarsAsked {
+  readonly q?: string;
+  readonly cook?: string;
+  readonly bottle?: string;
+  readonly formula?: string;
+  readonly from?: string;
+  readonly to?: string;
+}
 
 export const jarsApi = formulasApi.injectEndpoints({
   endpoints: (build) => ({
@@ -16,9 +26,13 @@ export const jarsApi = formulasApi.injectEndpoints({
       query: (body) => ({ url: 'trials', method: 'POST', body }),
       invalidatesTags: (_result, _error, { formulaId }) => [{ type: 'Trials', id: formulaId }, ALL_TRIALS],
     }),
-    /** The kitchen's latest jars, whatever they are of. */
-    kitchenLog: build.query<LogAnswer, { before?: number; q: string; cook: string }>({
-      query: (params) => ({ url: 'log', params }),
+    /** The kitchen's jars, whatever they are of, a page at a time. */
+    kitchenJars: build.query<JarsAnswer, JarsAsked & { readonly before?: string }>({
+      query: (params) => ({ url: 'log/jars', params }),
+      providesTags: [ALL_TRIALS],
+    }),
+    jarTimes: build.query<JarTimes, JarsAsked>({
+      query: (params) => ({ url: 'log/times', params }),
       providesTags: [ALL_TRIALS],
     }),
     standings: build.query<Standings, FormulaId>({

@@ -65,61 +65,63 @@ function Day({ day, shown }: { day: string; shown: readonly BatchRecord[] }) {
               <span key={one}>
                 {i > 0 && ', '}
                 <Link to={`/batches?day=${one}`} className="underline">
-                  {one}
+                  {formatDay(one)}
                 </Link>
               </span>
             ))}
           </p>
         )}
       </div>
-      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]">
-        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
-          <section aria-label={batchRunWords.batchesOfTheDay} className="card overflow-x-auto p-4">
-            {shown.length === 0 ? (
-              <p>
-                {batchRunWords.noBatchOnThisDay} <strong>{batchRunWords.batch}</strong>
-                {batchRunWords.orBeginWithTheOrders}
-              </p>
-            ) : (
-              <table className="w-full text-left" data-testid="day-batches">
-                <caption className="sr-only">{batchRunWords.batchesOfTheDay}</caption>
-                <thead className="text-sm text-quiet">
-                  <HeadRow
-                    titles={[
-                      batchRunWords.batch,
-                      batchRunWords.what,
-                      batchRunWords.comesOut,
-                      batchRunWords.loads,
-                      batchRunWords.with,
-                      batchRunWords.useBy,
-                      batchRunWords.stands,
-                      batchRunWords.cost,
-                    ]}
-                  />
-                </thead>
-                <tbody>
-                  {shown.map((batch) => (
-                    <DayRow key={batch.id} batch={batch} />
-                  ))}
-                </tbody>
-              </table>
-            )}
-          </section>
+      <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
+        <section aria-label={batchRunWords.batchesOfTheDay} className="card overflow-x-auto p-4">
+          {shown.length === 0 ? (
+            <p>
+              {batchRunWords.noBatchOnThisDay} <strong>{batchRunWords.batch}</strong>
+              {batchRunWords.orBeginWithTheOrders}
+            </p>
+          ) : (
+            <table className="w-full text-left" data-testid="day-batches">
+              <caption className="sr-only">{batchRunWords.batchesOfTheDay}</caption>
+              <thead className="text-sm text-quiet">
+                <HeadRow
+                  titles={[
+                    batchRunWords.batch,
+                    batchRunWords.what,
+                    batchRunWords.comesOut,
+                    batchRunWords.loads,
+                    batchRunWords.with,
+                    batchRunWords.useBy,
+                    batchRunWords.stands,
+                    batchRunWords.cost,
+                  ]}
+                />
+              </thead>
+              <tbody>
+                {shown.map((batch) => (
+                  <DayRow key={batch.id} batch={batch} />
+                ))}
+              </tbody>
+            </table>
+          )}
+        </section>
+        <div
+          className={`grid grid-cols-[minmax(0,1fr)] items-start gap-3.5 ${toMake.length > 0 ? 'lg:grid-cols-[minmax(0,1fr)_minmax(0,26rem)]' : ''}`}
+        >
+          {toMake.length > 0 && (
+            <div className="grid content-start gap-3">
+              <PullTable list={pull} portions={portions} settings={settings} />
+              <Button
+                className="print:hidden"
+                disabled={paper.busy}
+                onClick={() => void paper.printHeld(`days/${day}/pull-list`, `pull-${day}.pdf`)}
+              >
+                {batchRunWords.printThePullList}
+              </Button>
+              {paper.error && <Alert>{paper.error}</Alert>}
+            </div>
+          )}
           <Orders key={day} day={day} />
         </div>
-        {toMake.length > 0 && (
-          <div className="grid content-start gap-3">
-            <PullTable list={pull} portions={portions} settings={settings} />
-            <Button
-              className="print:hidden"
-              disabled={paper.busy}
-              onClick={() => void paper.printHeld(`days/${day}/pull-list`, `pull-${day}.pdf`)}
-            >
-              {batchRunWords.printThePullList}
-            </Button>
-            {paper.error && <Alert>{paper.error}</Alert>}
-          </div>
-        )}
       </div>
     </div>
   );

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { Link } from 'react-router';
 import { diaryOf, type DiaryEntry } from '#core/trial';
 import { sayDuration } from '#words/hold';
 import { SIGHT_WORDS, sayTasting } from '#words/trial';
@@ -10,10 +11,13 @@ import { useCooksQuery } from '../../data/kitchenApi';
 import type { Jar } from '../../data/jars';
 import { JarLog } from '../../parts/JarLog';
 import { TrialJar } from '../../parts/TrialJar';
+import { jarsLink } from './logFilter';
 
 interface DiaryRowProps {
   readonly jar: Jar;
-  readonly place: number;
+  /** Its number among the jars of its formula, or the formula's name where jars of several stand together. */
+  readonly place?: number;
+  readonly name?: string;
   readonly kitchen: Kitchen;
   readonly open: boolean;
 }
@@ -32,7 +36,8 @@ const STANDING_WORDS: Readonly<Record<DiaryEntry['standing'], string>> = {
 };
 
 /** One making: the jar as it stands, who made it of what, what was said, what went in and how long it held. */
-export function DiaryRow({ jar, place, kitchen, open }: DiaryRowProps) {
+export function DiaryRow({ jar, place, name, kitchen, open }: DiaryRowProps) {
+  const called = name ?? logWords.jarOf(place ?? 1);
   const { catalogue, settings, vessels } = kitchen;
   const cook = (useCooksQuery().data ?? []).find(({ id }) => id === jar.by.cookId);
   const { standing, said, mended, held } = useMemo(() => diaryOf(jar.events), [jar.events]);
@@ -49,13 +54,14 @@ export function DiaryRow({ jar, place, kitchen, open }: DiaryRowProps) {
           catalogue={catalogue}
           width={52}
           height={58}
-          label={logWords.jarOf(place)}
+          label={called}
         />
         <span className="grid min-w-0 gap-0.5">
           <span className="flex flex-wrap items-baseline gap-x-3">
-            <strong className="inline-block first-letter:uppercase">{STANDING_WORDS[standing]}</strong>
+            <strong>{called}</strong>
+            <span className="font-semibold">{STANDING_WORDS[standing]}</span>
             <span className="text-sm text-quiet">
-              {logWords.jarPlaceofVVersionAt(place, jar.version, formatMoment(jar.at))}
+              {logWords.vVersionAt(jar.version, formatMoment(jar.at))}
               {cook && `, ${cook.name}`}
             </span>
           </span>
@@ -71,6 +77,11 @@ export function DiaryRow({ jar, place, kitchen, open }: DiaryRowProps) {
         </span>
       </summary>
       <div className="pb-2 pl-4">
+        {name !== undefined && (
+          <Link to={jarsLink(jar.formulaId, [jar.id])} className="text-leaf underline">
+            {logWords.inTheLogOf(name)}
+          </Link>
+        )}
         <JarLog jar={jar} catalogue={catalogue} settings={settings} />
       </div>
     </details>

@@ -1,124 +1,135 @@
+import { skipToken } from '@reduxjs/toolkit/query';
 import { useState } from 'react';
-import { Link } from 'react-router';
-import type { LogEntry } from '#contract';
+import { Link, useSearchParams } from 'react-router';
 import { logWords } from '#words/screens/log';
-import { useCooksQuery, useKitchenLogQuery } from '../../data/kitchenApi';
-import { formatMoment } from '#words/numbers';
+import { useJarTimesQuery, useKitchenJarsQuery } from '../../data/kitchenApi';
 import { useKitchen } from '../../data/kitchen';
-import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
-import { Field } from '../../ui/Field';
-import { useEventWords } from '../../parts/JarLog';
+import { useWithWaiting } from '../../data/jars';
 import { Loading, Trouble } from '../../parts/PageState';
-import { KitchenNews } from './KitchenNews';
+import { Button } from '../../ui/Button';
+import { ComesToCard } from './ComesToCard';
+import { DiaryRow } from './DiaryRow';
+import { LogFields } from './LogFields';
+import { asked, dayOf, logFilterFrom, type LogFilter } from './logFilter';
+import { MonthStrip } from './MonthStrip';
 
-const EVERY = 'every';
-
-/** The whole kitchen's log, newest first, and what it comes to. */
+/** The whole kitchen's jars in the order of time, and before them what they come to. */
 export function KitchenLogPage() {
-  const { catalogue, settings } = useKitchen();
-  const cooks = useCooksQuery().data ?? [];
-  const [q, setQ] = useState('');
-  const [cook, setCook] = useState('');
-  /** Pages behind this one; the last is shown. */
-  const [pages, setPages] = useState<readonly number[]>([]);
-  const before = pages.at(-1);
-  const { data, error, refetch, isFetching } = useKitchenLogQuery({
-    q: q.trim(),
-    cook,
-    ...(before === undefined ? {} : { before }),
-  });
-  const words = useEventWords(catalogue, settings);
-  const search = (change: () => void): void => {
-    change();
-    setPages([]);
+  const [params, setParams] = useSearchParams();
+  const filter = logFilterFrom(params);
+  const query = asked(filter);
+  const times = useJarTimesQuery(asked({ ...filter, from: '', to: '' }) ?? skipToken).data;
+  const set = (patch: Partial<LogFilter>): void => {
+    const next = Object.entries({ ...filter, ...patch }).filter(([, value]) => value !== '');
+    setParams(Object.fromEntries(next), { replace: true });
   };
-  const initialsOf = new Map(cooks.map(({ id, initials }) => [id, `, ${initials}`]));
-  const who = (entry: LogEntry): string => initialsOf.get(entry.by.cookId ?? '') ?? '';
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+    <div className="mx-auto grid max-w-6xl grid-cols-[minmax(0,1fr)] gap-3">
       <h1 className="font-name text-2xl font-bold">{logWords.log2}</h1>
-      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_420px]">
-        <section aria-label={logWords.whatHappened} className="card content-start p-4">
-          <div className="mb-3 flex flex-wrap items-end gap-3">
-            <Field
-              label={logWords.searchTheNotes}
-              className="min-w-52 flex-1"
-              value={q}
-              onText={(text) => {
-                search(() => {
-                  setQ(text);
-                });
-              }}
-            />
-            <Choice
-              label={logWords.cook}
-              value={cook || EVERY}
-              options={[
-                { value: EVERY, label: logWords.everyCook },
-                ...cooks.map(({ id, name }) => ({ value: id, label: name })),
-              ]}
-              onChange={(value) => {
-                search(() => {
-                  setCook(value === EVERY ? '' : value);
-                });
-              }}
-            />
-          </div>
-          {!data && error && <Trouble error={error} retry={() => void refetch()} />}
-          {!data && !error && <Loading what={logWords.theLog} />}
-          {data && (
+      <ComesToCard />
+      <section aria-label={logWords.jars} className="card p-4">
+        <LogFields
+          filter={filter}
+          bottles={times?.bottles ?? []}
+          formulas={times?.formulas ?? []}
+          set={set}
+        />
+        {times && times.times.length > 0 && (
+          <MonthStrip
+            key={times.times[0]}
+            days={times.times.map(dayOf)}
+            chosen={filter.from === filter.to ? filter.from : ''}
+            onDay={(day) => {
+              set({ from: day, to: day });
+            }}
+          />
+        )}
+        <Diary key={JSON.stringify(query)} query={query} filtered={params.size > 0} />
+      </section>
+    </div>
+  );
+}
+
+/** Page after page, the earlier ones staying where they are. */
+function Diary({ query, filtered }: { query: ReturnType<typeof asked>; filtered: boolean }) {
+  const [pages, setPages] = useState<readonly (string | null)[]>([null]);
+  return (
+    <div data-testid="kitchen-log">
+      {pages.map((before, i) => (
+        <DiaryPage
+          key={before ?? 'newest'}
+          query={query}
+          before={before}
+          filtered={filtered}
+          onMore={
+            i === pages.length - 1
+              ? (next) => {
+                  setPages([...pages, next]);
+                }
+              : null
+          }
+        />
+      ))}
+    </div>
+  );
+}
+
+interface DiaryPageProps {
+  readonly query: ReturnType<typeof asked>;
+  readonly before: string | null;
+  readonly filtered: boolean;
+  /** Null: another page follows this one already. */
+  readonly onMore: ((next: string) => void) | null;
+}
+
+function DiaryPage({ query, before, filtered, onMore }: DiaryPageProps) {
+  const kitchen = useKitchen();
+  const { data, error, refetch } = useKitchenJarsQuery(
+    query === null ? skipToken : { ...query, ...(before === null ? {} : { before }) },
+  );
+  const jars = useWithWaiting(data?.jars);
+  if (query === null) return <p className="text-quiet">{logWords.noJarFitsThisSearch}</p>;
+  if (!jars)
+    return error ? (
+      <Trouble error={error} retry={() => void refetch()} />
+    ) : (
+      <Loading what={logWords.theLog} />
+    );
+  return (
+    <>
+      {jars.length === 0 && (
+        <p className="text-quiet">
+          {filtered ? (
+            logWords.noJarFitsThisSearch
+          ) : (
             <>
-              {data.entries.length === 0 && (
-                <p className="text-quiet">
-                  {q || cook ? logWords.nothingInTheLogFits : logWords.nothingWasMadeYet}
-                </p>
-              )}
-              <ol className={`text-sm ${isFetching ? 'opacity-60' : ''}`} data-testid="kitchen-log">
-                {data.entries.map((entry) => (
-                  <li
-                    key={entry.id}
-                    className="grid sm:grid-cols-[13rem_minmax(0,1fr)] gap-3 border-b border-rule py-1.5"
-                  >
-                    <span className="text-quiet">
-                      {formatMoment(entry.at)}
-                      {who(entry)}
-                    </span>
-                    <span>
-                      <Link
-                        to={`/formulas/${entry.formulaId}/log`}
-                        className="font-semibold text-leaf underline"
-                      >
-                        {entry.formulaName ?? logWords.aFormulaThatIsGone} v{entry.version}
-                      </Link>{' '}
-                      {words(entry.event, null)}
-                    </span>
-                  </li>
-                ))}
-              </ol>
-              <div className="mt-3 flex gap-3">
-                <Button
-                  disabled={pages.length === 0}
-                  onClick={() => {
-                    setPages(pages.slice(0, -1));
-                  }}
-                >
-                  {logWords.newer}
-                </Button>
-                <Button
-                  disabled={data.next === null}
-                  onClick={() => {
-                    if (data.next !== null) setPages([...pages, data.next]);
-                  }}
-                >
-                  {logWords.older}
-                </Button>
-              </div>
+              {logWords.nothingWasMadeYet}{' '}
+              <Link to="/" className="font-semibold text-leaf underline">
+                {logWords.chooseADressingToMake}
+              </Link>
             </>
           )}
-        </section>
-        <KitchenNews />
-      </div>
-    </div>
+        </p>
+      )}
+      {jars.map((jar) => (
+        <DiaryRow
+          key={jar.id}
+          jar={jar}
+          name={data?.names[jar.formulaId] ?? logWords.aFormulaThatIsGone}
+          kitchen={kitchen}
+          open={false}
+        />
+      ))}
+      {onMore && data?.next && (
+        <Button
+          className="mt-3"
+          onClick={() => {
+            onMore(data.next!);
+          }}
+        >
+          {logWords.older}
+        </Button>
+      )}
+    </>
   );
 }

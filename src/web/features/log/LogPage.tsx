@@ -1,19 +1,22 @@
+import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import type { IngredientId } from '#core/ingredient';
+import { whatItComesTo, type ComesTo } from '#core/trial';
+import { inSentence } from '#words/numbers';
+import { sayComesTo } from '#words/trial';
 import { logWords } from '#words/screens/log';
-import { useCooksQuery } from '../../data/kitchenApi';
 import { isBeingMade, type Jar } from '../../data/jars';
 import { useKitchen } from '../../data/kitchen';
 import type { WorkingFormula } from '../../sync/working';
-import { Choice } from '../../ui/Choice';
-import { Field } from '../../ui/Field';
 import { WithJars } from '../../parts/FormulaPage';
 import { OutboxNotice } from '../../parts/OutboxNotice';
 import { DiaryRow } from './DiaryRow';
 import { Learning } from './Learning';
 import { Lineage } from './Lineage';
+import { LogFields } from './LogFields';
 import { LookAt } from './LookAt';
 import { MonthStrip } from './MonthStrip';
-import { bottlesOf, dayOf, logFilterFrom, passesLog, type LogFilter } from './logFilter';
+import { bottlesOf, dayOf, jarsLink, logFilterFrom, passesLog, type LogFilter } from './logFilter';
 import { MadeOverTime } from './MadeOverTime';
 import { StageHead } from '../../parts/StageHead';
 
@@ -25,12 +28,9 @@ export function LogPage() {
   );
 }
 
-const EVERY = 'every';
-
 /** Everything that happened to a formula's jars, newest jar first. */
 function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly Jar[] }) {
   const kitchen = useKitchen();
-  const cooks = useCooksQuery().data ?? [];
   const [params, setParams] = useSearchParams();
   const filter = logFilterFrom(params);
   const set = (patch: Partial<LogFilter>): void => {
@@ -38,68 +38,37 @@ function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly J
     setParams(Object.fromEntries(next), { replace: true });
   };
   // The loads of a batch are told by the batch; together they are one jar.
-  const jars = all.filter(({ batch }) => batch?.role !== 'load');
+  const jars = useMemo(() => all.filter(({ batch }) => batch?.role !== 'load'), [all]);
   const shown = jars.filter((jar) => passesLog(jar, filter));
   const days = jars.map(({ at }) => dayOf(at));
   const placeOf = (jar: Jar): number => jars.length - jars.indexOf(jar);
   const finished = jars.filter((jar) => !isBeingMade(jar));
   const [newest] = finished;
+  const comesTo = useMemo(() => whatItComesTo(jars)[0], [jars]);
+  const sayFound = (one: ComesTo): string =>
+    sentence(
+      sayComesTo(
+        one,
+        one.since &&
+          inSentence(
+            kitchen.catalogue.get(one.since.ingredientId as IngredientId)?.name ?? one.since.ingredientId,
+          ),
+      ),
+    );
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <StageHead id={working.id} name={working.formula.name} detail={logWords.log} />
       {newest && <OutboxNotice trialId={newest.id} />}
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_440px]">
         <section aria-label={logWords.jars} className="card content-start p-4">
-          <div className="mb-3 flex flex-wrap items-end gap-3">
-            <Field
-              label={logWords.searchTheNotes}
-              className="basis-full"
-              value={filter.q}
-              onText={(q) => {
-                set({ q });
-              }}
-            />
-            <Choice
-              label={logWords.cook}
-              value={filter.cook || EVERY}
-              options={[
-                { value: EVERY, label: logWords.everyCook },
-                ...cooks.map(({ id, name }) => ({ value: id, label: name })),
-              ]}
-              onChange={(cook) => {
-                set({ cook: cook === EVERY ? '' : cook });
-              }}
-            />
-            <Choice
-              label={logWords.bottle}
-              value={filter.bottle || EVERY}
-              options={[
-                { value: EVERY, label: logWords.everyBottle },
-                ...bottlesOf(jars).map((bottle) => ({ value: bottle, label: bottle })),
-              ]}
-              onChange={(bottle) => {
-                set({ bottle: bottle === EVERY ? '' : bottle });
-              }}
-            />
-            <Field
-              label={logWords.from}
-              type="date"
-              className="w-44"
-              value={filter.from}
-              onText={(from) => {
-                set({ from });
-              }}
-            />
-            <Field
-              label={logWords.to}
-              type="date"
-              className="w-44"
-              value={filter.to}
-              onText={(to) => {
-                set({ to });
-              }}
-            />
-          </div>
+          {comesTo && (
+            <p className="mb-3 text-lg font-semibold" data-testid="comes-to">
+              <Link to={jarsLink(working.id, comesTo.jarIds)} className="text-leaf underline">
+                {sayFound(comesTo)}
+              </Link>
+            </p>
+          )}
+          <LogFields filter={filter} bottles={bottlesOf(jars)} set={set} />
           {jars.length === 0 && (
             <p className="text-quiet">
               {logWords.nothingMadeYet}{' '}
@@ -137,3 +106,5 @@ function Log({ working, jars: all }: { working: WorkingFormula; jars: readonly J
     </div>
   );
 }
+
+const sentence = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;

@@ -8,6 +8,10 @@ export interface LogFilter {
   /** YYYY-MM-DD, or empty. */
   readonly from: string;
   readonly to: string;
+  /** Only these, by id: what a sentence spoke of. */
+  readonly jars: string;
+  /** In the kitchen's log: of this formula. */
+  readonly formula: string;
 }
 
 export const logFilterFrom = (params: URLSearchParams): LogFilter => ({
@@ -16,6 +20,8 @@ export const logFilterFrom = (params: URLSearchParams): LogFilter => ({
   bottle: params.get('bottle') ?? '',
   from: params.get('from') ?? '',
   to: params.get('to') ?? '',
+  jars: params.get('jars') ?? '',
+  formula: params.get('formula') ?? '',
 });
 
 /** Everything a jar says in words, in lower case. */
@@ -34,7 +40,11 @@ export const dayOf = (iso: string): string => {
   return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
 };
 
-export function passesLog(jar: TrialRecord, { q, cook, bottle, from, to }: LogFilter): boolean {
+export const jarsLink = (formulaId: string, ids: readonly string[]): string =>
+  `/formulas/${formulaId}/log?${new URLSearchParams({ jars: ids.join(',') }).toString()}`;
+
+export function passesLog(jar: TrialRecord, { q, cook, bottle, from, to, jars }: LogFilter): boolean {
+  if (jars && !jars.split(',').includes(jar.id)) return false;
   const day = dayOf(jar.at);
   if ((from && day < from) || (to && day > to)) return false;
   const cooks = new Set([jar.by.cookId, ...jar.events.map(({ by }) => by.cookId)]);
@@ -54,3 +64,21 @@ export const bottlesOf = (jars: readonly TrialRecord[]): readonly string[] =>
       jars.flatMap(({ making }) => Object.values(making?.bottles ?? {}).filter((name) => name !== undefined)),
     ),
   ].sort();
+
+/** Midnight of a day where this browser is, and of the day after. */
+export function dayBounds(day: string, daysAfter = 0): string {
+  const [year, month, date] = day.split('-').map(Number) as [number, number, number];
+  return new Date(year, month - 1, date + daysAfter).toISOString();
+}
+
+/** As the kitchen is asked for jars; null: the days are no days, nothing fits. */
+export function asked({ q, cook, bottle, formula, from, to }: LogFilter) {
+  const said = Object.entries({ q: q.trim(), cook, bottle, formula }).filter(([, value]) => value !== '');
+  const isDay = (day: string): boolean => day === '' || /^\d{4}-\d{2}-\d{2}$/.test(day);
+  if (!isDay(from) || !isDay(to)) return null;
+  return {
+    ...(Object.fromEntries(said) as Partial<Pick<LogFilter, 'q' | 'cook' | 'bottle' | 'formula'>>),
+    ...(from === '' ? {} : { from: dayBounds(from) }),
+    ...(to === '' ? {} : { to: dayBounds(to, 1) }),
+  };
+}

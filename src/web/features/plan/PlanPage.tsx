@@ -20,6 +20,7 @@ import { Loading, Trouble } from '../../parts/PageState';
 import { Button } from '../../ui/Button';
 import { DayNeeds } from './DayNeeds';
 import { JobForm } from './JobForm';
+import { NextThree } from './NextThree';
 import { ServiceForm } from './ServiceForm';
 import { TickList } from './TickList';
 import { Timeline } from './Timeline';
@@ -112,6 +113,15 @@ function Day({ day, thing, onDay }: DayProps) {
         >
           {planWords.theWeek}
         </Link>
+        {plan.placed.length > 0 && (
+          <Button
+            onClick={() => {
+              window.print();
+            }}
+          >
+            {planWords.printTheDay}
+          </Button>
+        )}
         <CalendarTools
           day={day}
           content={content}
@@ -123,6 +133,9 @@ function Day({ day, thing, onDay }: DayProps) {
       {(problem ?? plan.problem) && <Alert>{problem ?? plan.problem}</Alert>}
       <ClashNotice workKey={keyOf('plan', day)} />
       {content.services.length === 0 && <p className="card p-4">{planWords.nothingIsPlannedForThis}</p>}
+      {plan.placed.length > 0 && (
+        <NextThree day={day} plan={plan} content={content} now={now} onChange={change} />
+      )}
       {plan.placed.length > 0 && (
         <section aria-label={planWords.theDay2} className="card grid gap-2 p-4">
           <p data-testid="plan-sum">
@@ -143,6 +156,7 @@ function Day({ day, thing, onDay }: DayProps) {
             slack={plan.slack}
             moved={content.movedMin}
             begun={content.begun}
+            isToday={day === today(now)}
             nowS={(now.getTime() - new Date(`${day}T00:00:00`).getTime()) / 1000}
             onMove={(taskId, minutes) => {
               const { [taskId]: _gone, ...rest } = content.movedMin;
@@ -153,7 +167,7 @@ function Day({ day, thing, onDay }: DayProps) {
       )}
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_340px]">
         <TickList day={day} plan={plan} content={content} now={now} onChange={change} />
-        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
+        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5 print:hidden">
           <ServiceForm
             content={content}
             shelf={shelf}

@@ -1,7 +1,9 @@
-import { planWords } from '#words/screens/plan';
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { DayPlan } from '#kitchen/day';
 import { sayTime } from '#kitchen/day';
+import { planWords } from '#words/screens/plan';
+import { sayBar } from '#words/service';
+import { rowsOf, timeAxis } from './timeAxis';
 
 interface TimelineProps {
   readonly placed: DayPlan['placed'];
@@ -11,48 +13,30 @@ interface TimelineProps {
   readonly moved: Readonly<Record<string, number>>;
   /** What runs stays where it was begun. */
   readonly begun: Readonly<Record<string, string>>;
+  /** Now, from the midnight the day began with; may lie outside of it. */
   readonly nowS: number;
+  readonly isToday: boolean;
   /** Null: back to where the plan would have it. */
   readonly onMove: (taskId: string, minutes: number | null) => void;
 }
 
 const STEP_MIN = 5;
-const LANE_PX = 34;
-const LEAST_BAR_PX = 26;
+const ROW_PX = 46;
+const AXIS_PX = 24;
+const LEAST_BAR_PX = 42;
 const MOST_WIDE_PX = 6000;
 const SEEN_BEFORE_PX = 24;
 
-/** The day as bars: a lane for each pair of hands, one for what only takes time. Drag or arrow keys move a bar. */
-export function Timeline({ placed, cooks, slack, moved, begun, nowS, onMove }: TimelineProps) {
+/** The day as rows: a dish, named once, its tasks one after the other; and where the clock stands. Drag or arrow keys move a bar. */
+export function Timeline({ placed, cooks, slack, moved, begun, nowS, isToday, onMove }: TimelineProps) {
   const box = useRef<HTMLDivElement>(null);
-  const [dragging, setDragging] = useState<{ id: string; fromX: number; byMin: number } | null>(null);
-  const from = Math.floor(Math.min(...placed.map(({ startS }) => startS)) / 1800) * 1800;
-  const to = Math.ceil(Math.max(...placed.map(({ endS }) => endS)) / 1800) * 1800;
-  const span = Math.max(1800, to - from);
-  const left = (seconds: number): string => `${((seconds - from) / span) * 100}%`;
-  const every = span > 8 * 3600 ? 7200 : span > 3 * 3600 ? 3600 : 1800;
-  const hours = Array.from(
-    { length: Math.floor(span / every) + 1 },
-    (_, i) => Math.ceil(from / every) * every + i * every,
-  ).filter((s) => s <= to);
-  const { waitingLane, waitingLanes } = waitingOf(placed);
-  const laneOf = ({ cook, task }: TimelineProps['placed'][number]): number =>
-    cook ?? cooks + (waitingLane.get(task.id) ?? 0);
-  const lanes = cooks + waitingLanes;
-  // The shortest bar is still one that a finger can take.
+  const axis = useMemo(() => timeAxis(placed, nowS), [placed, nowS]);
+  const rows = useMemo(() => rowsOf(placed), [placed]);
+  const { from, to, span, hours } = axis;
+  const share = (seconds: number): string => `${((seconds - from) / span) * 100}%`;
+  // The shortest bar is one whose word can be read.
   const shortest = Math.max(60, Math.min(...placed.map(({ task }) => task.seconds)));
   const wide = Math.min(MOST_WIDE_PX, Math.ceil((span / shortest) * LEAST_BAR_PX));
-  const key = (event: KeyboardEvent, id: string, startS: number): void => {
-    const by = event.key === 'ArrowLeft' ? -STEP_MIN : event.key === 'ArrowRight' ? STEP_MIN : null;
-    if (by !== null) {
-      event.preventDefault();
-      onMove(id, Math.round(startS / 60 / STEP_MIN) * STEP_MIN + by);
-    } else if (event.key === 'Delete' || event.key === 'Backspace') onMove(id, null);
-  };
-  const minutesOf = (event: PointerEvent, fromX: number): number => {
-    const width = box.current?.clientWidth ?? 1;
-    return Math.round((((event.clientX - fromX) / width) * span) / 60 / STEP_MIN) * STEP_MIN;
-  };
   const scroller = useRef<HTMLDivElement>(null);
   // A soak through the night would hide the morning: the page opens at now, or where hands are first wanted.
   const firstHands = placed.find(({ task }) => task.handsOn)?.startS ?? from;
@@ -65,106 +49,174 @@ export function Timeline({ placed, cooks, slack, moved, begun, nowS, onMove }: T
     const width = box.current?.clientWidth ?? 0;
     scroller.current?.scrollTo({ left: ((opensAt - from) / span) * width - SEEN_BEFORE_PX });
   }, [opensAt, from, span]);
+  const height = rows.length * ROW_PX + AXIS_PX;
   return (
-    <div ref={scroller} className="overflow-x-auto pb-1">
-      <div
-        ref={box}
-        className="relative min-w-[640px]"
-        style={{ height: lanes * LANE_PX + 22, width: `max(100%, ${wide}px)` }}
-        data-testid="timeline"
-      >
-        {hours.map((s) => (
-          <span
-            key={s}
-            className="absolute top-0 bottom-0 border-l border-rule pl-1 text-2xs text-quiet"
-            style={{ left: left(s) }}
-          >
-            {sayTime(s)}
-          </span>
-        ))}
-        {nowS > from && nowS < to && (
-          <span
-            aria-hidden
-            className="absolute top-0 bottom-0 border-l-2 border-acid"
-            style={{ left: left(nowS) }}
-          />
+    <div
+      className="grid grid-cols-[6.5rem_minmax(0,1fr)] sm:grid-cols-[11rem_minmax(0,1fr)]"
+      data-testid="timeline"
+    >
+      <ul className="relative pr-3" style={{ paddingTop: AXIS_PX }}>
+        {(nowS <= from || nowS >= to) && isToday && (
+          <li className="absolute top-0 bg-acid px-1 text-sm font-semibold text-white" data-testid="now">
+            {planWords.nowAt(sayTime(nowS))}
+          </li>
         )}
-        {placed.map((one) => {
-          const { task, startS, endS } = one;
-          const shift = dragging?.id === task.id ? dragging.byMin * 60 : 0;
-          const runs = begun[task.id] !== undefined;
-          const pinned = !runs && moved[task.id] !== undefined;
-          return (
-            <button
-              key={task.id}
-              type="button"
-              title={planWords.nameStartsToEndsStarts2(
-                task.name,
-                sayTime(startS),
-                sayTime(endS),
-                sayEarliest(startS, slack.get(task.id)),
-              )}
-              aria-label={planWords.nameStartsToEndsForm(
-                task.name,
-                sayTime(startS),
-                sayTime(endS),
-                pinned ? planWords.putThereByHandDelete : '',
-                runs ? planWords.runs : planWords.arrowKeysMoveIt,
-              )}
-              className={`absolute touch-none overflow-hidden rounded border px-1 text-left text-2xs leading-tight whitespace-nowrap ${
-                task.handsOn ? 'border-leaf bg-bottle text-white' : 'border-edge bg-tape-soft text-ink'
-              } ${pinned ? 'outline-2 outline-acid' : ''} ${runs ? 'outline-3 outline-oil' : ''}`}
-              style={{
-                left: left(startS + shift),
-                width: `max(24px, ${((endS - startS) / span) * 100}%)`,
-                top: 20 + laneOf(one) * LANE_PX,
-                height: LANE_PX - 6,
-              }}
-              onKeyDown={(event) => {
-                if (runs) return;
-                key(event, task.id, startS);
-              }}
-              onPointerDown={(event) => {
-                if (runs) return;
-                event.currentTarget.setPointerCapture(event.pointerId);
-                setDragging({ id: task.id, fromX: event.clientX, byMin: 0 });
-              }}
-              onPointerMove={(event) => {
-                if (dragging?.id === task.id)
-                  setDragging({ ...dragging, byMin: minutesOf(event, dragging.fromX) });
-              }}
-              onPointerUp={(event) => {
-                const by = dragging?.id === task.id ? minutesOf(event, dragging.fromX) : 0;
-                setDragging(null);
-                if (by !== 0) onMove(task.id, Math.round(startS / 60) + by);
-              }}
-              onPointerCancel={() => {
-                setDragging(null);
-              }}
+        {rows.map(({ dishId, name }) => (
+          <li
+            key={dishId}
+            className="flex items-center border-t border-rule text-sm leading-tight font-semibold"
+            style={{ height: ROW_PX }}
+          >
+            <span className="line-clamp-2 [overflow-wrap:anywhere]">{name}</span>
+          </li>
+        ))}
+      </ul>
+      {/* It scrolls where the day is long: by keys, too. */}
+      <div
+        ref={scroller}
+        className="overflow-x-auto"
+        tabIndex={0}
+        role="group"
+        aria-label={planWords.theBarsOfTheDay}
+      >
+        <div ref={box} className="relative min-w-full" style={{ height, width: `max(100%, ${wide}px)` }}>
+          {hours.map((s) => (
+            <span
+              key={s}
+              className="absolute top-0 bottom-0 border-l border-rule pl-1 text-sm text-quiet"
+              style={{ left: share(s) }}
             >
-              {task.name}
-            </button>
-          );
-        })}
+              {sayTime(s)}
+            </span>
+          ))}
+          {rows.map(({ tasks }, row) =>
+            tasks.map((one) => (
+              <Bar
+                key={one.task.id}
+                {...one}
+                cooks={cooks}
+                span={span}
+                left={share}
+                top={AXIS_PX + row * ROW_PX + 4}
+                slackS={slack.get(one.task.id)}
+                runs={begun[one.task.id] !== undefined}
+                pinned={moved[one.task.id] !== undefined}
+                widthPx={() => box.current?.clientWidth ?? 1}
+                onMove={(minutes) => {
+                  onMove(one.task.id, minutes);
+                }}
+              />
+            )),
+          )}
+          {nowS > from && nowS < to && (
+            <span
+              className="pointer-events-none absolute top-0 bottom-0 border-l-2 border-acid"
+              style={{ left: share(nowS) }}
+              data-testid="now"
+            >
+              <span className="bg-acid px-1 text-sm font-semibold text-white">
+                {planWords.nowAt(sayTime(nowS))}
+              </span>
+            </span>
+          )}
+        </div>
       </div>
     </div>
+  );
+}
+
+type BarProps = DayPlan['placed'][number] & {
+  readonly cooks: number;
+  readonly span: number;
+  readonly left: (seconds: number) => string;
+  readonly top: number;
+  readonly slackS: number | undefined;
+  readonly runs: boolean;
+  readonly pinned: boolean;
+  /** Of the whole day, px. */
+  readonly widthPx: () => number;
+  readonly onMove: (minutes: number | null) => void;
+};
+
+function Bar({
+  task,
+  startS,
+  endS,
+  cook,
+  cooks,
+  span,
+  left,
+  top,
+  slackS,
+  runs,
+  pinned,
+  widthPx,
+  onMove,
+}: BarProps) {
+  const [drag, setDrag] = useState<{ fromX: number; byMin: number } | null>(null);
+  const byHand = pinned && !runs;
+  const key = (event: KeyboardEvent): void => {
+    if (runs) return;
+    const by = event.key === 'ArrowLeft' ? -STEP_MIN : event.key === 'ArrowRight' ? STEP_MIN : null;
+    if (by !== null) {
+      event.preventDefault();
+      onMove(Math.round(startS / 60 / STEP_MIN) * STEP_MIN + by);
+    } else if (event.key === 'Delete' || event.key === 'Backspace') onMove(null);
+  };
+  const minutesOf = (event: PointerEvent, fromX: number): number =>
+    Math.round((((event.clientX - fromX) / widthPx()) * span) / 60 / STEP_MIN) * STEP_MIN;
+  const whose = cook !== null && cooks > 1 ? planWords.byCook(cook + 1) : '';
+  return (
+    <button
+      type="button"
+      title={planWords.nameStartsToEndsStarts2(
+        task.name,
+        sayTime(startS),
+        sayTime(endS),
+        sayEarliest(startS, slackS),
+      )}
+      aria-label={planWords.nameStartsToEndsForm(
+        task.name,
+        sayTime(startS),
+        sayTime(endS),
+        `${whose && `, ${whose}`}${byHand ? planWords.putThereByHandDelete : ''}`,
+        runs ? planWords.runs : planWords.arrowKeysMoveIt,
+      )}
+      className={`absolute touch-none overflow-hidden rounded border px-1 text-left text-sm leading-tight whitespace-nowrap ${
+        task.handsOn ? 'border-leaf bg-bottle text-white' : 'border-edge bg-tape-soft text-ink'
+      } ${byHand ? 'outline-2 outline-acid' : ''} ${runs ? 'outline-3 outline-oil' : ''}`}
+      style={{
+        left: left(startS + (drag ? drag.byMin * 60 : 0)),
+        width: `max(24px, ${((endS - startS) / span) * 100}%)`,
+        top,
+        height: ROW_PX - 8,
+      }}
+      onKeyDown={key}
+      onPointerDown={(event) => {
+        if (runs) return;
+        event.currentTarget.setPointerCapture(event.pointerId);
+        setDrag({ fromX: event.clientX, byMin: 0 });
+      }}
+      onPointerMove={(event) => {
+        if (drag) setDrag({ ...drag, byMin: minutesOf(event, drag.fromX) });
+      }}
+      onPointerUp={(event) => {
+        const by = drag ? minutesOf(event, drag.fromX) : 0;
+        setDrag(null);
+        if (by !== 0) onMove(Math.round(startS / 60) + by);
+      }}
+      onPointerCancel={() => {
+        setDrag(null);
+      }}
+    >
+      {sayBar(task.step)}
+      {whose && (
+        <span className="ml-1 rounded-full bg-white/90 px-1 text-2xs text-ink">{(cook ?? 0) + 1}</span>
+      )}
+    </button>
   );
 }
 
 /** As planned it begins as late as it may. */
 const sayEarliest = (startS: number, slackS = 0): string =>
   slackS < 60 ? planWords.noEarlier : planWords.atTheEarliestSaytime(sayTime(startS - slackS));
-
-/** What waits at the same time lies under each other. */
-function waitingOf(placed: TimelineProps['placed']) {
-  const ends: number[] = [];
-  const waitingLane = new Map<string, number>();
-  for (const { task, startS, endS, cook } of placed) {
-    if (cook !== null) continue;
-    const free = ends.findIndex((end) => end <= startS);
-    const lane = free < 0 ? ends.length : free;
-    ends[lane] = endS;
-    waitingLane.set(task.id, lane);
-  }
-  return { waitingLane, waitingLanes: ends.length };
-}

@@ -22,9 +22,8 @@ import { needsOf, useTakeOn } from './takeOn';
 import { useNow } from './useNow';
 import { useFormulasById } from '../../data/shelf';
 import { dishesOf, nameIn, useAsked } from './usePlan';
-import { HeadRow } from '../../ui/HeadRow';
 
-/** Seven days under each other, and the batches they come to. */
+/** Seven days beside each other, and the batches they come to. */
 export function WeekPage() {
   const [search] = useSearchParams();
   const from = mondayOf(daySchema.safeParse(search.get('from')).data ?? today());
@@ -72,43 +71,21 @@ function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
         />
       </div>
       {isEmpty && <p className="card p-4">{planWords.nothingIsPlannedInThis}</p>}
-      <div className="grid items-start gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]">
-        <section aria-label={planWords.theDays} className="card overflow-x-auto p-4">
-          <table className="w-full text-left" data-testid="week">
-            <caption className="sr-only">{planWords.theDaysOfTheWeek}</caption>
-            <thead className="text-sm text-quiet">
-              <HeadRow
-                titles={[
-                  planWords.day,
-                  planWords.services,
-                  planWords.dressings,
-                  planWords.first,
-                  planWords.work,
-                  '',
-                ]}
-              />
-            </thead>
-            <tbody>
-              {plans.map((plan) => (
-                <DayRow
-                  key={plan.day}
-                  plan={plan}
-                  kitchen={kitchen}
-                  asked={asked}
-                  nameOf={nameOf}
-                  now={now}
-                />
-              ))}
-            </tbody>
-          </table>
-        </section>
-        <WeekBatches from={from} plans={plans} kitchen={kitchen} asked={asked} nameOf={nameOf} />
-      </div>
+      <ol
+        aria-label={planWords.theDaysOfTheWeek}
+        className="grid grid-cols-[minmax(0,1fr)] gap-2 lg:grid-cols-7"
+        data-testid="week"
+      >
+        {plans.map((plan) => (
+          <DayCard key={plan.day} plan={plan} kitchen={kitchen} asked={asked} nameOf={nameOf} now={now} />
+        ))}
+      </ol>
+      <WeekBatches from={from} plans={plans} kitchen={kitchen} asked={asked} nameOf={nameOf} />
     </div>
   );
 }
 
-interface DayRowProps {
+interface DayCardProps {
   readonly plan: PlanRecord;
   readonly kitchen: Kitchen;
   readonly asked: ReadonlyMap<string, Asked>;
@@ -116,7 +93,8 @@ interface DayRowProps {
   readonly now: Date;
 }
 
-function DayRow({ plan: { day, content }, kitchen, asked, nameOf, now }: DayRowProps) {
+/** A day as a column: what is served when, what is dressed for it, and when hands are first wanted. */
+function DayCard({ plan: { day, content }, kitchen, asked, nameOf, now }: DayCardProps) {
   // By the minute, as the day's own page does.
   const minute = Math.floor(now.getTime() / 60_000);
   const { placed, conflicts, clashes, late } = useMemo(
@@ -126,46 +104,49 @@ function DayRow({ plan: { day, content }, kitchen, asked, nameOf, now }: DayRowP
   const hands = placed.reduce((sum, { task }) => sum + (task.handsOn ? task.seconds : 0), 0);
   const done = Object.keys(content.done).length;
   const troubled = conflicts.length + clashes.length + late.length > 0;
+  const isToday = day === today(now);
+  const stands = troubled
+    ? late.length > 0
+      ? planWords.doesNotFit
+      : planWords.behind
+    : content.services.length > 0 && placed.length === 0 && done > 0
+      ? planWords.done
+      : '';
   return (
-    <tr className="border-t border-rule align-baseline">
-      <th scope="row" className="py-2 pr-3 whitespace-nowrap">
+    <li className={`card grid content-start gap-2 p-3 lg:min-h-64 ${isToday ? 'border-2 border-leaf' : ''}`}>
+      <h2>
         <Link
           to={`/plan?day=${day}`}
           className="inline-flex min-h-6 items-center font-semibold text-leaf underline"
         >
           {formatWeekday(day)}
         </Link>
-        {day === today(now) && <span className="font-normal text-quiet">{planWords.today}</span>}
-      </th>
-      <td className="pr-3">
-        {content.services.length === 0 && <span className="text-quiet">–</span>}
-        {[...content.services]
-          .sort((a, b) => a.atMin - b.atMin)
-          .map(({ id, name, atMin: at, covers }) => (
-            <span key={id} className="block">
-              {sayTime(at * 60)} {name}, {covers}
-            </span>
-          ))}
-      </td>
-      <td className="pr-3">
-        {needsOf(content).map(({ formulaId, highMl }) => (
-          <span key={formulaId} className="block">
-            {nameOf(formulaId)}, {formatVolume(highMl, kitchen.settings)}
-          </span>
+        {isToday && <span className="text-quiet">{planWords.today}</span>}
+      </h2>
+      {content.services.length === 0 && (
+        <Link to={`/plan?day=${day}`} className="text-sm text-quiet underline">
+          {planWords.planThisDay}
+        </Link>
+      )}
+      {[...content.services]
+        .sort((a, b) => a.atMin - b.atMin)
+        .map(({ id, name, atMin: at, covers }) => (
+          <p key={id}>
+            <strong>{sayTime(at * 60)}</strong> {name}, {covers}
+          </p>
         ))}
-      </td>
-      <td className="pr-3 whitespace-nowrap">{placed[0] && sayTime(placed[0].startS)}</td>
-      <td className="pr-3 whitespace-nowrap">{placed.length > 0 && sayDuration(hands)}</td>
-      <td className={troubled ? 'font-semibold text-acid-ink' : 'text-quiet'}>
-        {troubled
-          ? late.length > 0
-            ? planWords.doesNotFit
-            : planWords.behind
-          : content.services.length > 0 && placed.length === 0 && done > 0
-            ? planWords.done
-            : ''}
-      </td>
-    </tr>
+      <ul className="grid gap-1 text-sm">
+        {needsOf(content).map(({ formulaId, highMl }) => (
+          <li key={formulaId} className="[overflow-wrap:anywhere]">
+            {nameOf(formulaId)}, {formatVolume(highMl, kitchen.settings)}
+          </li>
+        ))}
+      </ul>
+      {placed[0] && (
+        <p className="text-sm">{planWords.firstAtWork(sayTime(placed[0].startS), sayDuration(hands))}</p>
+      )}
+      {stands && <p className={troubled ? 'font-semibold text-acid-ink' : 'text-quiet'}>{stands}</p>}
+    </li>
   );
 }
 
@@ -215,7 +196,7 @@ function WeekBatches({
     <section aria-label={planWords.batchesOfTheWeek} className="card grid gap-1 p-4">
       <h2 className="font-name text-lg font-bold">{planWords.batchesOfTheWeek}</h2>
       <p className="text-sm text-quiet">{planWords.whatComesFromTheFridge}</p>
-      <ul data-testid="week-batches">
+      <ul data-testid="week-batches" className="grid gap-x-6 sm:grid-cols-2 lg:grid-cols-3">
         {batches.map(({ formulaId, day, volumeMl, serves }, i) => (
           <li key={`${formulaId} ${day}`} className="border-t border-rule py-1.5">
             <strong>{formatWeekday(daysAfter(from, day))}</strong> {nameOf(formulaId)}:{' '}

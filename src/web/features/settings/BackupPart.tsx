@@ -85,7 +85,7 @@ export function BackupPart() {
     }
   };
   return (
-    <section aria-label={settingsWords.backup} className="card mx-auto mt-3 grid max-w-3xl gap-3 p-5">
+    <section aria-label={settingsWords.backup} className="card grid gap-3 p-5">
       <h2 className="font-name text-lg font-bold">{settingsWords.backup}</h2>
       <p className="text-quiet">{settingsWords.oneFileHoldsEverythingFormulas}</p>
       <DailyBackups />

@@ -23,13 +23,17 @@ export function SettingsPage() {
   const data = useSettings();
   if (data) {
     return (
-      <>
-        <ClashNotice workKey={keyOf('settings', SETTINGS_ID)} />
-        <SettingsForm saved={data} />
-        <ThisDevice kitchenSign={data.decimalSign} />
-        <BackupPart />
-        <SignOut />
-      </>
+      <div className="mx-auto grid max-w-7xl grid-cols-[minmax(0,1fr)] items-start gap-3.5 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5">
+          <ClashNotice workKey={keyOf('settings', SETTINGS_ID)} />
+          <SettingsForm saved={data} />
+        </div>
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5">
+          <ThisDevice kitchenSign={data.decimalSign} />
+          <BackupPart />
+          <SignOut />
+        </div>
+      </div>
     );
   }
   return error ? (
@@ -72,7 +76,7 @@ function SettingsForm({ saved }: { saved: Settings }) {
   });
   const { control } = draft.form;
   return (
-    <form className="card mx-auto mt-2 grid max-w-3xl grid-cols-1 gap-4 p-5" onSubmit={draft.submit}>
+    <form className="card grid grid-cols-1 gap-4 p-5" onSubmit={draft.submit}>
       <h1 className="font-name text-2xl font-bold">{settingsWords.settings2}</h1>
       <div className="grid grid-cols-1 gap-4 sm:grid-cols-2">
         <TextField control={control} name="kitchenName" label={settingsWords.kitchen} maxLength={120} />
@@ -145,7 +149,7 @@ function SignOut() {
     else void leave();
   };
   return (
-    <div className="card mx-auto mt-3 flex max-w-3xl flex-wrap items-center gap-3 p-5">
+    <div className="card flex flex-wrap items-center gap-3 p-5">
       {settingsWords.thisKitchenAsksVisitorsFor}
       <Button onClick={asked} disabled={leaving.isLoading}>
         {settingsWords.signOutOnThisDevice}

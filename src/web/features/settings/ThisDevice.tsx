@@ -52,11 +52,11 @@ export function ThisDevice({
     <section
       data-testid="this-device"
       aria-label={settingsWords.onThisDevice}
-      className="card mx-auto mt-3 grid max-w-3xl gap-3 p-5"
+      className="card grid gap-3 p-5"
     >
       <h2 className="font-name text-lg font-bold">{settingsWords.onThisDevice}</h2>
       <p className="text-sm text-quiet">{settingsWords.keptAtOnceAndOnlyHere}</p>
-      <div className="grid grid-cols-[minmax(0,1fr)] gap-4 sm:grid-cols-3">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-4 sm:grid-cols-2">
         <div className="grid min-w-0 content-start gap-1">
           <span className="font-semibold">{settingsWords.numbersHere}</span>
           <Choice
@@ -102,7 +102,7 @@ export function ThisDevice({
           />
         </div>
       </div>
-      <div className="grid grid-cols-[minmax(0,1fr)] gap-4 sm:grid-cols-3">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-4 sm:grid-cols-2">
         <div className="grid min-w-0 content-start gap-1">
           <span className="font-semibold">{settingsWords.lightHere}</span>
           <Choice
