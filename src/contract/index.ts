@@ -91,6 +91,7 @@ export {
   type TrialRecord,
   type VersionStanding,
 } from './trial';
+export { findQuerySchema, type FindAnswer } from './find';
 export {
   jarsQuerySchema,
   logQuerySchema,

@@ -39,6 +39,8 @@ import { TimerStore } from './features/timers/store';
 import type { Wire } from './db/wire';
 import { LiveHub } from './live/hub';
 import { liveRoutes } from './live/routes';
+import { findRoutes } from './features/find/routes';
+import { FindStore } from './features/find/store';
 import { DiaryStore } from './features/trials/diary';
 import { KitchenNewsStore } from './features/trials/news';
 import { trialRoutes } from './features/trials/routes';
@@ -111,10 +113,11 @@ export function createApp(deps: AppDependencies): Express {
   const measures = new MeasureStore(deps.db, deps.now);
   const atWork = new KitchenAtWork(deps.db, { kitchen, formulas, measures });
   const jars = new TrialStore(deps.db, deps.now);
+  const provenAfter = async (): Promise<number> => (await kitchen.settings()).provenAfter;
   const shelf = new ShelfBoard(
     deps.db,
     () => atWork.now(),
-    async (ids, untilMs) => jars.standingsOf(ids, (await kitchen.settings()).provenAfter, untilMs),
+    async (ids, untilMs) => jars.standingsOf(ids, await provenAfter(), untilMs),
   );
   shelf.readSoon();
   api.use('/formulas', formulaRoutes(formulas, shelf, hub));
@@ -131,17 +134,9 @@ export function createApp(deps: AppDependencies): Express {
   api.use(batchRoutes(batches, hub, instruments));
   api.use(recordRoutes(new RecordStore(deps.db, jars, batches), hub));
   const news = new KitchenNewsStore(deps.db, jars, atWork, deps.now);
-  api.use(
-    trialRoutes(
-      jars,
-      news,
-      new DiaryStore(deps.db, jars),
-      formulas,
-      hub,
-      instruments,
-      async () => (await kitchen.settings()).provenAfter,
-    ),
-  );
+  const diary = new DiaryStore(deps.db, jars);
+  api.use(trialRoutes(jars, news, diary, formulas, hub, instruments, provenAfter));
+  api.use(findRoutes(new FindStore(deps.db, shelf)));
   api.use(timerRoutes(new TimerStore(deps.db, deps.now), hub));
   api.use(measureRoutes(measures, hub));
   api.use(panelRoutes(new PanelStore(deps.db, deps.now), hub));

@@ -60,6 +60,7 @@ const OPERATIONS: Readonly<Record<string, string>> = {
   'put /vessels/{id}': 'Adds a vessel or changes one.',
   'get /styles': 'Styles of the kitchen’s own, and built-in ones it moved.',
   'put /styles/{id}': 'Adds a style or moves the windows of one.',
+  'get /find': 'Formulas, jars and batches by a few words: a name, an ingredient, a note, a batch number.',
   'get /cooks': 'Names to choose from on a device; no logins.',
   'put /cooks/{id}': 'Adds a cook or changes the name.',
   'get /shared/{kind}/{id}':

@@ -24,16 +24,15 @@ import { newDressingSchema, type DressingRecord } from '../service';
 import type { SessionState } from '../session';
 import { newTimerSchema, type TimersAnswer } from '../timer';
 import { lineSchema, makingPlanSchema, trialBatchSchema, trialEventSchema, trialIdSchema } from '../trial';
-import type { JarsAnswer, JarTimes, KitchenNews, LogAnswer, StyleSaid } from '../log';
+import type { StyleSaid } from '../log';
 import type { Standings, TrialRecord } from '../trial';
-import { COMPLAINTS } from '#core/balance';
 import { TOOLS } from '#core/formula';
 import { PALATE_KEYS } from '#core/palate';
 import { VERSION_STATES, type HoldLesson } from '#core/trial';
 import { BATCH_STATES } from '#core/batch';
 
-const moment = z.iso.datetime();
-const count = z.int().min(0);
+export const moment = z.iso.datetime();
+export const count = z.int().min(0);
 
 const workedOn = {
   id: formulaIdSchema,
@@ -77,7 +76,7 @@ export const madeRecordSchema: z.ZodType<MadeRecord> = z.strictObject({
   formula: formulaSchema,
 });
 
-const logged = {
+export const logged = {
   id: trialIdSchema,
   event: trialEventSchema,
   by: bySchema,
@@ -98,74 +97,12 @@ export const trialRecordSchema: z.ZodType<TrialRecord> = z.strictObject({
   at: moment,
   events: z.array(z.strictObject(logged)).describe('In the order they happened; only ever added to'),
 });
-export const logAnswerSchema: z.ZodType<LogAnswer> = z.strictObject({
-  entries: z.array(
-    z.strictObject({
-      ...logged,
-      place: z.int().min(1),
-      trialId: trialIdSchema,
-      formulaId: formulaIdSchema,
-      formulaName: z.string().nullable(),
-      version: versionNumberSchema,
-    }),
-  ),
-  next: z.int().nullable().describe('Ask for what is before it; null at the end'),
-});
 export const standingsSchema: z.ZodType<Standings> = z.record(
   z.string(),
   z.strictObject({ state: z.enum(VERSION_STATES), right: count, made: count }),
 );
 
 const positive = z.number().min(0);
-export const kitchenNewsSchema: z.ZodType<KitchenNews> = z.strictObject({
-  week: z.array(z.strictObject({ formulaId: formulaIdSchema, count })),
-  failing: z.array(z.strictObject({ formulaId: formulaIdSchema, failed: count, tasted: count })),
-  drifting: z.array(
-    z.strictObject({
-      formulaId: formulaIdSchema,
-      measure: z.enum(PALATE_KEYS),
-      from: z.number(),
-      to: z.number(),
-      steps: z.number().describe('In steps that a taster notices'),
-    }),
-  ),
-  bottles: z.array(
-    z.strictObject({
-      formulaId: formulaIdSchema,
-      ingredientId: z.string(),
-      bottle: z.string(),
-      rightWith: count,
-      madeWith: count,
-      rightWithout: count,
-      madeWithout: count,
-    }),
-  ),
-  comesTo: z.array(
-    z.strictObject({
-      formulaId: formulaIdSchema,
-      complaint: z.enum(COMPLAINTS).nullable().describe('Of the jars as made; null: they were right'),
-      jarIds: z.array(trialIdSchema),
-      of: count,
-      since: z
-        .strictObject({ ingredientId: z.string(), bottle: z.string() })
-        .nullable()
-        .describe('All those jars were made with it, and no other'),
-    }),
-  ),
-  names: z.record(z.string(), z.string()).describe('Of the formulas above that are still there'),
-});
-export const jarsAnswerSchema: z.ZodType<JarsAnswer> = z.strictObject({
-  jars: z.array(trialRecordSchema),
-  names: z.record(z.string(), z.string()).describe('Of their formulas, where they are still there'),
-  next: trialIdSchema.nullable().describe('Ask for what is before it; null at the end'),
-});
-export const jarTimesSchema: z.ZodType<JarTimes> = z.strictObject({
-  times: z.array(moment).describe('When they were begun, newest first; the latest 5000'),
-  bottles: z.array(z.string()).describe('Every bottle that was ever named'),
-  formulas: z
-    .array(z.strictObject({ id: formulaIdSchema, name: z.string() }))
-    .describe('Those that jars are of'),
-});
 export const styleSaidSchema: z.ZodType<StyleSaid> = z.strictObject({
   styleId: z.string(),
   at: moment,

@@ -7,7 +7,6 @@ import {
   formulaRecordSchema,
   freezeAnswerSchema,
   importReportSchema,
-  logAnswerSchema,
   madeRecordSchema,
   measureRecordSchema,
   okSchema,
@@ -24,14 +23,18 @@ import {
   shelfChoicesSchema,
   batchListSchema,
   holdLessonSchema,
-  jarsAnswerSchema,
-  jarTimesSchema,
-  kitchenNewsSchema,
   styleSaidSchema,
   standingsSchema,
   timersAnswerSchema,
   trialRecordSchema,
 } from './answers';
+import {
+  findAnswerSchema,
+  jarsAnswerSchema,
+  jarTimesSchema,
+  kitchenNewsSchema,
+  logAnswerSchema,
+} from './logAnswers';
 import {
   batchesQuerySchema,
   batchListQuerySchema,
@@ -70,6 +73,7 @@ import { newDressingSchema } from '../service';
 import { sharedChangesSchema } from '../changesSchemas';
 import { signInSchema } from '../session';
 import { newTimerSchema } from '../timer';
+import { findQuerySchema } from '../find';
 import { jarsQuerySchema, logQuerySchema } from '../log';
 import { newEventSchema, newTrialSchema } from '../trial';
 
@@ -200,6 +204,7 @@ export const OPERATIONS: readonly Operation[] = [
   ),
   ...group(
     'kitchen',
+    get('/find', findAnswerSchema, { query: findQuerySchema }),
     get('/settings', settingsSchema),
     put('/settings', settingsSchema, settingsSchema),
     get('/vessels', z.array(vesselSchema)),

@@ -60,4 +60,8 @@ export function choicesOf({ additions }: Formula, { catalogue }: Pick<Kitchen, '
 
 /** Name and ingredients as plain words to search in; needs no reckoning. */
 export const searchText = ({ name, additions }: Formula): string =>
-  normaliseName([name, ...additions.map(({ ingredientText }) => ingredientText)].join(' '));
+  normaliseName(
+    [name, ...additions.flatMap(({ ingredientText, note }) => [ingredientText, note])]
+      .filter(Boolean)
+      .join(' '),
+  );

@@ -30,6 +30,7 @@ export const {
   useTimersQuery,
   useCooksQuery,
   useCreateFormulaMutation,
+  useFindQuery,
   useFormulasQuery,
   useFreezeMutation,
   useKitchenNewsQuery,

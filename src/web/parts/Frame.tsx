@@ -1,3 +1,4 @@
+import { Search } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { frameWords } from '#words/screens/frame';
@@ -8,8 +9,10 @@ import { useLive } from '../sync/live';
 import { SyncState } from './SyncState';
 import { Timers } from './Timers';
 import { Button } from '../ui/Button';
+import { sayKeys } from '../ui/shortcuts';
 import { WholePage } from './WholePage';
 
+const FindPanel = lazy(async () => ({ default: (await import('../features/find/FindPanel')).FindPanel }));
 const SignIn = lazy(async () => ({ default: (await import('./SignIn')).SignIn }));
 
 const PLACES = [
@@ -30,6 +33,7 @@ export function Frame() {
   const { isError } = useSettingsQuery(undefined, { skip: signedOut });
   const data = useSettings();
   const [open, setOpen] = useState(false);
+  const [finding, setFinding] = useState(false);
   return (
     <div className="flex min-h-dvh flex-col">
       <a
@@ -74,6 +78,17 @@ export function Frame() {
             ))}
           </nav>
           <span className="ml-auto flex min-w-0 items-center gap-2">
+            {!signedOut && (
+              <Button
+                className="min-h-9 border-white/50 bg-transparent font-normal text-white hover:bg-bottle-soft"
+                title={sayKeys('mod+k')}
+                onClick={() => {
+                  setFinding(true);
+                }}
+              >
+                <Search size={16} aria-hidden /> {frameWords.find}
+              </Button>
+            )}
             {!signedOut && <CookChooser />}
             <span className="hidden max-w-56 truncate rounded-full border border-white/50 px-3 py-1 text-sm sm:inline">
               {isError ? frameWords.serverAway : (data?.kitchenName ?? '…')}
@@ -83,7 +98,20 @@ export function Frame() {
       </header>
       {!signedOut && <SyncState />}
       {!signedOut && <Timers />}
-      <WholePage />
+      <WholePage
+        onFind={() => {
+          if (!signedOut) setFinding(true);
+        }}
+      />
+      {finding && (
+        <Suspense fallback={null}>
+          <FindPanel
+            onClose={() => {
+              setFinding(false);
+            }}
+          />
+        </Suspense>
+      )}
       <main id="main" tabIndex={-1} className="mx-auto w-full max-w-[1880px] flex-1 px-3 py-3 sm:px-5">
         {signedOut ? (
           <Suspense fallback={null}>

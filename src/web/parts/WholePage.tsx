@@ -16,7 +16,7 @@ const stageOf = (pathname: string): string | null => {
 };
 
 /** Each page has its own title, its heading takes the focus when it is entered, and ? lists its keys. */
-export function WholePage() {
+export function WholePage({ onFind }: { onFind: () => void }) {
   const { pathname } = useLocation();
   const entered = useRef(pathname);
   const [listed, setListed] = useState<readonly Shortcut[] | null>(null);
@@ -65,6 +65,12 @@ export function WholePage() {
       when: () => nextThing() !== null,
       does: frameWords.theNextThing,
       run: () => nextThing()?.click(),
+    },
+    {
+      keys: ['mod+k'],
+      inFields: true,
+      does: frameWords.findAnythingKey,
+      run: onFind,
     },
     {
       keys: ['?'],

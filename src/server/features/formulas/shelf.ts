@@ -6,7 +6,6 @@ import type {
   ShelfChoices,
   ShelfQuery,
   ShelfRecord,
-  ShelfState,
   VersionStanding,
 } from '#contract';
 import type { FormulaId } from '#core/formula';
@@ -17,34 +16,19 @@ import {
   isFiltered,
   needsFacets,
   searchText,
-  type Facets,
   type ShelfFilter,
   type Sifted,
 } from '#kitchen/shelf';
 import { found, type Database } from '../../db/client';
 import type { KitchenNow } from '../kitchen/atWork';
 import { readShelved, type Shelved } from './shelved';
+import { stateOf, waited, type Known, type Marked, type ShelfText } from './shelfKnown';
 
 /** How versions of formulas stand, by formula and number. */
 export type StandingsOf = (
   ids: readonly FormulaId[],
   untilMs?: number,
 ) => Promise<ReadonlyMap<FormulaId, Readonly<Record<number, VersionStanding>>>>;
-interface Marked {
-  readonly id: FormulaId;
-  readonly shelf: Shelf;
-  readonly updatedAt: string;
-  readonly mark: string;
-}
-/** A formula that was read; it is read again once its mark differs. */
-interface Known {
-  readonly mark: string;
-  readonly record: Shelved;
-  readonly text: string;
-  facets: { readonly of: string; readonly facets: Facets } | null;
-  choices: { readonly of: string; readonly choices: ReturnType<typeof choicesOf> } | null;
-}
-
 const READ_AT_ONCE = 30;
 /** An answer waits this long for what is not read yet; the rest is pending. */
 const WAIT_MS = 60;
@@ -115,6 +99,18 @@ export class ShelfBoard {
     }
     const pending = this.marked.filter(({ id, mark: of }) => this.known.get(id)?.mark !== of).length;
     return { acids: [...acids].sort(), allergens: [...allergens].sort(), pending };
+  }
+
+  /** All that are not in the bin, as far as they are read: to be searched. */
+  async texts(): Promise<{ readonly texts: readonly ShelfText[]; readonly pending: number }> {
+    await this.look(await this.wholeMark());
+    await Promise.race([this.readOn(), waited(performance.now() + WAIT_MS)]);
+    const texts = this.marked.flatMap(({ id, shelf }): ShelfText[] => {
+      const one = shelf === 'bin' ? undefined : this.known.get(id);
+      return one ? [{ id, name: one.record.formula.name, text: one.text }] : [];
+    });
+    const pending = this.marked.filter(({ id, mark }) => this.known.get(id)?.mark !== mark).length;
+    return { texts, pending };
   }
 
   private async straight({ place, sort, offset, limit }: ShelfQuery): Promise<ShelfAnswer> {
@@ -283,15 +279,3 @@ export class ShelfBoard {
     return all.map((record) => ({ ...record, state: stateOf(record, standings.get(record.id)) }));
   }
 }
-
-function stateOf(
-  { formula, changed }: Shelved,
-  standings: Readonly<Record<number, VersionStanding>> | undefined,
-): ShelfState {
-  const { basedOnVersion } = formula;
-  if (basedOnVersion === null) return 'unfrozen';
-  return changed ? 'changes' : (standings?.[basedOnVersion]?.state ?? 'draft');
-}
-
-const waited = (until: number): Promise<void> =>
-  new Promise((resolve) => setTimeout(resolve, Math.max(0, until - performance.now())));

@@ -2,6 +2,7 @@
 import type {
   BackupsState,
   Cook,
+  FindAnswer,
   OwnIngredient,
   PantryEntry,
   Restoring,
@@ -24,6 +25,11 @@ export const keepingApi = counterApi.injectEndpoints({
     signOut: build.mutation<SessionState, void>({
       query: () => ({ url: 'session', method: 'DELETE', body: {} }),
       invalidatesTags: ['Session'],
+    }),
+    find: build.query<FindAnswer, string>({
+      query: (q) => ({ url: 'find', params: { q } }),
+      // Asked anew each time the field is opened: what it finds may have changed meanwhile.
+      keepUnusedDataFor: 5,
     }),
     vessels: build.query<Vessel[], void>({ query: () => 'vessels', providesTags: ['Vessels'] }),
     ownIngredients: build.query<OwnIngredient[], void>({
