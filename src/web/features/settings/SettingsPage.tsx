@@ -1,6 +1,5 @@
 import { useSaveShared } from '../../sync/useSaveShared';
 import { SETTINGS_ID, settingsSchema, type Settings } from '#contract';
-import { SPOON_VOLUMES, type SpoonSystem } from '#core/quantity';
 import { useState } from 'react';
 import { settingsWords } from '#words/screens/settings';
 import { sayError, useSessionQuery, useSettingsQuery, useSignOutMutation } from '../../data/kitchenApi';
@@ -10,6 +9,7 @@ import { BackupPart } from './BackupPart';
 import { ThisDevice } from './ThisDevice';
 import { BatchSettings } from './BatchSettings';
 import { ChoiceField, ReadField, TextField } from '../../form/fields';
+import { DECIMAL_SIGNS, SPOON_OPTIONS } from '../../form/settingsChoices';
 import { SaveRow } from '../../form/SaveRow';
 import { useDraft } from '../../form/useDraft';
 import { clearDevice, unsentHere } from '../../sync/leave';
@@ -43,30 +43,10 @@ export function SettingsPage() {
   );
 }
 
-const SPOON_NAMES: Record<SpoonSystem, string> = {
-  us: 'US',
-  metric: settingsWords.metric,
-  imperial: settingsWords.imperial,
-  au: settingsWords.australian,
-};
-
-const DECIMAL_SIGNS = [
-  { value: 'point', label: settingsWords.point151500 },
-  { value: 'comma', label: settingsWords.comma151500 },
-] as const;
 const AMOUNTS_IN = [
   { value: 'grams', label: settingsWords.grams },
   { value: 'spoons', label: settingsWords.nearestKitchenMeasure },
 ] as const;
-const SPOON_OPTIONS = (Object.keys(SPOON_NAMES) as SpoonSystem[]).map((value) => ({
-  value,
-  label: settingsWords.spoonnamesTbspTbspmlMlCup(
-    SPOON_NAMES[value],
-    SPOON_VOLUMES[value].tbspMl.toFixed(1),
-    SPOON_VOLUMES[value].cupMl.toFixed(0),
-  ),
-}));
-
 function SettingsForm({ saved }: { saved: Settings }) {
   const [save] = useSaveShared('settings');
   const draft = useDraft<Settings>({

@@ -18,7 +18,7 @@ import { isFiltered, type ShelfFilter } from '#kitchen/shelf';
 import { filterFrom, paramsFrom } from './address';
 import { ShelfJar, type JarActions } from './ShelfJar';
 import { useShelfChoices, useShelfWindow } from './useShelfWindow';
-import { type OpenPanel, ShelfPanel } from './ShelfPanel';
+import { type Creating, type OpenPanel, ShelfPanel } from './ShelfPanel';
 /** What making a new one needs is fetched once the shelf stands, so that it is here when the server is not. */
 const FETCH_REST_MS = 4000;
 
@@ -27,6 +27,8 @@ const JAR_PX = 236;
 
 // The jars stand first, then what sifts them.
 const ShelfTools = lazy(async () => ({ default: (await import('./ShelfTools')).ShelfTools }));
+/** A kitchen is empty once. */
+const FirstJar = lazy(async () => ({ default: (await import('./FirstJar')).FirstJar }));
 const KeyHelp = lazy(async () => ({ default: (await import('../../ui/KeyHelp')).KeyHelp }));
 
 interface Moved {
@@ -113,7 +115,6 @@ export function ShelfPage() {
     },
   ];
   useShortcuts(shortcuts);
-  const failed = moving.isError ? moving : undefined;
   if (!answer)
     return error ? <Trouble error={error} retry={retry} /> : <Loading what={shelfWords.theShelf} />;
   return (
@@ -134,7 +135,7 @@ export function ShelfPage() {
           <Plus size={18} aria-hidden /> {shelfWords.newFormula}
         </Button>
       </div>
-      {stands ? (
+      {answer.everywhere === 0 ? null : stands ? (
         <Suspense fallback={<div className="min-h-9" />}>
           <ShelfTools
             filter={filter}
@@ -148,7 +149,7 @@ export function ShelfPage() {
       ) : (
         <div className="min-h-9" />
       )}
-      {failed && <Alert className="mt-2">{shelfWords.notDoneError(sayError(failed.error))}</Alert>}
+      {moving.isError && <Alert className="mt-2">{shelfWords.notDoneError(sayError(moving.error))}</Alert>}
       {moved && <MovedNotice moved={moved} onUndo={undoMove} />}
       {answer.total > 0 ? (
         <Boards
@@ -163,6 +164,8 @@ export function ShelfPage() {
           filter={filter}
           total={answer.everywhere}
           pending={answer.pending}
+          make={make}
+          creating={creating}
           onPlain={() => {
             setParams({}, { replace: true });
           }}
@@ -274,7 +277,11 @@ function Empty({
   total,
   pending,
   onPlain,
+  make,
+  creating,
 }: {
+  make: (formula: Formula, open: boolean) => void;
+  creating: Creating;
   filter: ShelfFilter;
   total: number;
   pending: number;
@@ -295,10 +302,16 @@ function Empty({
       </div>
     );
   }
+  if (total > 0)
+    return (
+      <p className="card mx-auto mt-12 max-w-lg p-6">
+        {shelfWords.theShelfIsEmptyPress} <strong>{shelfWords.newFormula}</strong>{' '}
+        {shelfWords.andTypeTheFirstAddition}
+      </p>
+    );
   return (
-    <p className="card mx-auto mt-12 max-w-lg p-6">
-      {shelfWords.theShelfIsEmptyPress} <strong>{shelfWords.newFormula}</strong>{' '}
-      {shelfWords.andTypeTheFirstAddition}
-    </p>
+    <Suspense fallback={null}>
+      <FirstJar make={make} creating={creating} />
+    </Suspense>
   );
 }

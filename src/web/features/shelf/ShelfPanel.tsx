@@ -14,10 +14,16 @@ export type OpenPanel = 'new' | 'keys' | { readonly rename: ShelfRecord };
 
 const UNLOADED = shelfWords.theKitchenCannotBeReached;
 
+export interface Creating {
+  readonly isLoading: boolean;
+  readonly isError: boolean;
+  readonly error?: unknown;
+}
+
 interface ShelfPanelProps {
   readonly panel: OpenPanel | null;
   readonly kitchen: Kitchen;
-  readonly creating: { readonly isLoading: boolean; readonly isError: boolean; readonly error?: unknown };
+  readonly creating: Creating;
   readonly make: (formula: Formula, open: boolean) => void;
   readonly setPanel: (panel: OpenPanel | null) => void;
 }
