@@ -141,6 +141,7 @@ export const batchPlanWords = {
   noneYetWhatIsPlanned: 'None yet. What is planned above stands here.',
   orders: 'Orders',
   freezeAVersionOfA: 'Save a version of a formula first: orders are filled from versions.',
+  toTheShelf: 'To the shelf',
   howMany: 'How many?',
   ofMl: 'of, ml',
   whatSize: 'What size?',

@@ -158,9 +158,10 @@ export const batchRunWords = {
   day2: 'Day',
   also: 'Also:',
   batchesOfTheDay: 'Batches of the day',
-  noBatchOnThisDay: 'No batch on this day. Open a formula and its stage',
+  noBatchOnThisDay:
+    'No batch on this day. Scale a dressing at its stage Batch, or begin with the orders below.',
+  chooseWhatToScale: 'Choose what to scale',
   batch: 'Batch',
-  orBeginWithTheOrders: ', or begin with the orders below.',
   what: 'What',
   comesOut: 'Comes out',
   with: 'With',

@@ -122,8 +122,8 @@ export const composeBalanceWords = {
   aLittle: 'a little',
   bringItIntoBalance: 'Bring it into balance',
   figures: 'Figures',
-  beltIsTheStyle:
-    'The belt is the style; left of it too little, right of it too much. Press one for who brings it.',
+  greenIsThe: 'Green is the',
+  ofTheStyle: ' of the style; left of it too little, right of it too much. Press one for who brings it.',
   whatIsWrong: 'What is wrong',
   howMuch: 'How much',
   byAddingOnlyMaxOf: (max: string) => `By adding only; ${max} of room in the`,

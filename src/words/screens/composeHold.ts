@@ -20,6 +20,7 @@ export const composeHoldWords = {
   n1To3600Seconds: '1 to 3600 seconds.',
   whyLookAtThemOr: (why: string) => `${why} Look at them, or switch it off, in its log.`,
   whatWouldLengthenIt: 'What would lengthen it',
+  whatIsMeantBy: 'What is its',
   theJarIsEmpty: 'The jar is empty.',
   itsOilOilstate: (oilState: string) => `Its oil ${oilState}.`,
   mixForSecondsS: (seconds: number) => `Mix for ${seconds} s`,

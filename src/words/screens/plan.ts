@@ -140,6 +140,8 @@ export const planWords = {
     'Nothing is planned in this week. Open a day and add its services, or take over last week’s.',
   theDaysOfTheWeek: 'The days of the week',
   today: ', today',
+  addAService: 'Add a service',
+  planTheFirstDay: 'Plan a day',
   planThisDay: 'Plan this day',
   firstAtWork: (at: string, work: string) => `First at ${at}, ${work} of work.`,
   doesNotFit: 'does not fit',

@@ -5,6 +5,7 @@ export const sideBySideWords = {
   pairWhichIsLikedBetter: 'Pair: which is liked better?',
   theTastings: 'the tastings',
   sideBySide: 'Side by side',
+  toTheShelf: 'To the shelf',
   freezeAVersionFirstWhat: 'Save a version first: what is tasted blind must be something to come back to.',
   tastings: 'Tastings',
   tastingsSoFar: 'Tastings so far',

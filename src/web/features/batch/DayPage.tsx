@@ -12,6 +12,7 @@ import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Loading, Trouble } from '../../parts/PageState';
+import { NextStep } from '../../parts/NextStep';
 import { Orders } from './Orders';
 import { keepUntilOf } from '#kitchen/paper';
 import { PullTable } from './PullTable';
@@ -75,10 +76,7 @@ function Day({ day, shown }: { day: string; shown: readonly BatchRecord[] }) {
       <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
         <section aria-label={batchRunWords.batchesOfTheDay} className="card overflow-x-auto p-4">
           {shown.length === 0 ? (
-            <p>
-              {batchRunWords.noBatchOnThisDay} <strong>{batchRunWords.batch}</strong>
-              {batchRunWords.orBeginWithTheOrders}
-            </p>
+            <NextStep says={batchRunWords.noBatchOnThisDay} label={batchRunWords.chooseWhatToScale} to="/" />
           ) : (
             <table className="w-full text-left" data-testid="day-batches">
               <caption className="sr-only">{batchRunWords.batchesOfTheDay}</caption>

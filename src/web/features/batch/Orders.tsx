@@ -6,6 +6,7 @@ import { ordersByVersion } from '#core/batch';
 import { batchPlanWords } from '#words/screens/batchPlan';
 import { useFormulasById } from '../../data/shelf';
 import { useStandingsOf } from '../../data/standings';
+import { NextStep } from '../../parts/NextStep';
 import { Alert } from '../../ui/Alert';
 import { sayError } from '../../data/kitchenApi';
 import { FormulaChoice, useChoicesQuery } from '../../parts/FormulaChoice';
@@ -57,7 +58,7 @@ export function Orders({ day }: { day: string }) {
       <h2 className="font-name text-lg font-bold">{batchPlanWords.orders}</h2>
       {error !== undefined && !choices && <Alert>{sayError(error)}</Alert>}
       {choices?.total === 0 ? (
-        <p className="text-quiet">{batchPlanWords.freezeAVersionOfA}</p>
+        <NextStep says={batchPlanWords.freezeAVersionOfA} label={batchPlanWords.toTheShelf} to="/" />
       ) : (
         <>
           {lines.map((line, i) => (

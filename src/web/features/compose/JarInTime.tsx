@@ -3,6 +3,7 @@ import { COLD_C, HOLD_DAYS, layersAt, ROOM_C, ROOM_LIMIT_S, type Hold } from '#c
 import { sayDuration, sayMixed } from '#words/hold';
 import type { Keeping } from '#core/safety';
 import type { Vessel } from '#core/vessel';
+import { Explained } from '../../ui/Explained';
 import { composeHoldWords } from '#words/screens/composeHold';
 import { Jar, type JarPart } from '../../parts/drawing/Jar';
 import { ThicknessSpoon } from '../../parts/drawing/ThicknessSpoon';
@@ -128,6 +129,11 @@ const HoldWords = memo(function HoldWords({
           {failed !== null ? composeHoldWords.theLayersCouldNotBe(failed) : sayAll(hold, keeping, outOfCold)}
         </p>
       </div>
+      {hold && (
+        <p className="text-sm text-quiet">
+          {composeHoldWords.whatIsMeantBy} <Explained term="hold" />?
+        </p>
+      )}
       <button
         type="button"
         className="min-h-7 justify-self-start rounded-md text-left text-sm font-semibold underline underline-offset-2 hover:bg-mint"

@@ -2,6 +2,7 @@ import { memo, useMemo } from 'react';
 import type { PalateKey, Style } from '#core/palate';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import type { Settings } from '#contract';
+import { Explained } from '../../ui/Explained';
 import { composeBalanceWords } from '#words/screens/composeBalance';
 import { formatPercent } from '#words/numbers';
 import { Profile } from '../../parts/drawing/Profile';
@@ -57,7 +58,10 @@ export const PalateRail = memo(function PalateRail({
               {composeBalanceWords.pouredIsPouredOil(formatPercent(poured, settings, 0))}
             </p>
           )}
-          <p className="mt-2 text-sm text-quiet">{composeBalanceWords.beltIsTheStyle}</p>
+          <p className="mt-2 text-sm text-quiet">
+            {composeBalanceWords.greenIsThe} <Explained term="band" />
+            {composeBalanceWords.ofTheStyle}
+          </p>
         </div>
       )}
     </section>

@@ -1,11 +1,12 @@
 import { skipToken } from '@reduxjs/toolkit/query';
 import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { logWords } from '#words/screens/log';
 import { useJarTimesQuery, useKitchenJarsQuery } from '../../data/kitchenApi';
 import { useKitchen } from '../../data/kitchen';
 import { useWithWaiting } from '../../data/jars';
 import { Loading, Trouble } from '../../parts/PageState';
+import { NextStep } from '../../parts/NextStep';
 import { Button } from '../../ui/Button';
 import { ComesToCard } from './ComesToCard';
 import { DiaryRow } from './DiaryRow';
@@ -23,17 +24,20 @@ export function KitchenLogPage() {
     const next = Object.entries({ ...filter, ...patch }).filter(([, value]) => value !== '');
     setParams(Object.fromEntries(next), { replace: true });
   };
+  const isEmpty = params.size === 0 && times?.times.length === 0;
   return (
     <div className="mx-auto grid max-w-6xl grid-cols-[minmax(0,1fr)] gap-3">
       <h1 className="font-name text-2xl font-bold">{logWords.log2}</h1>
-      <ComesToCard />
+      {!isEmpty && <ComesToCard />}
       <section aria-label={logWords.jars} className="card p-4">
-        <LogFields
-          filter={filter}
-          bottles={times?.bottles ?? []}
-          formulas={times?.formulas ?? []}
-          set={set}
-        />
+        {!isEmpty && (
+          <LogFields
+            filter={filter}
+            bottles={times?.bottles ?? []}
+            formulas={times?.formulas ?? []}
+            set={set}
+          />
+        )}
         {times && times.times.length > 0 && (
           <MonthStrip
             key={times.times[0]}
@@ -97,20 +101,12 @@ function DiaryPage({ query, before, filtered, onMore }: DiaryPageProps) {
     );
   return (
     <>
-      {jars.length === 0 && (
-        <p className="text-quiet">
-          {filtered ? (
-            logWords.noJarFitsThisSearch
-          ) : (
-            <>
-              {logWords.nothingWasMadeYet}{' '}
-              <Link to="/" className="font-semibold text-leaf underline">
-                {logWords.chooseADressingToMake}
-              </Link>
-            </>
-          )}
-        </p>
-      )}
+      {jars.length === 0 &&
+        (filtered ? (
+          <p className="text-quiet">{logWords.noJarFitsThisSearch}</p>
+        ) : (
+          <NextStep says={logWords.nothingWasMadeYet} label={logWords.chooseADressingToMake} to="/" />
+        ))}
       {jars.map((jar) => (
         <DiaryRow
           key={jar.id}

@@ -20,6 +20,7 @@ import { Loading, Trouble } from '../../parts/PageState';
 import { Button } from '../../ui/Button';
 import { DayNeeds } from './DayNeeds';
 import { JobForm } from './JobForm';
+import { NextStep } from '../../parts/NextStep';
 import { NextThree } from './NextThree';
 import { ServiceForm } from './ServiceForm';
 import { TickList } from './TickList';
@@ -132,7 +133,17 @@ function Day({ day, thing, onDay }: DayProps) {
       </div>
       {(problem ?? plan.problem) && <Alert>{problem ?? plan.problem}</Alert>}
       <ClashNotice workKey={keyOf('plan', day)} />
-      {content.services.length === 0 && <p className="card p-4">{planWords.nothingIsPlannedForThis}</p>}
+      {content.services.length === 0 && (
+        <div className="card p-4">
+          <NextStep
+            says={planWords.nothingIsPlannedForThis}
+            label={planWords.addAService}
+            to={() => {
+              document.querySelector<HTMLInputElement>('#add-service input')?.focus();
+            }}
+          />
+        </div>
+      )}
       {plan.placed.length > 0 && (
         <NextThree day={day} plan={plan} content={content} now={now} onChange={change} />
       )}

@@ -83,7 +83,11 @@ export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
           />
         </div>
       ))}
-      <form className="flex flex-wrap items-end gap-3 border-t border-rule pt-3" onSubmit={draft.submit}>
+      <form
+        id="add-service"
+        className="flex flex-wrap items-end gap-3 border-t border-rule pt-3"
+        onSubmit={draft.submit}
+      >
         <TextField control={control} name="name" label={planWords.service} maxLength={120} className="w-36" />
         <TimeField control={control} name="atMin" label={planWords.at} className="w-24" />
         <ReadField

@@ -14,6 +14,7 @@ import type { Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { Loading, Trouble } from '../../parts/PageState';
+import { NextStep } from '../../parts/NextStep';
 import { SaveCalendar } from './CalendarTools';
 import { TakeOnButton, TakenOn } from './TakenOn';
 import { sayTime } from '#kitchen/day';
@@ -70,7 +71,15 @@ function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
           name={`week-${from}`}
         />
       </div>
-      {isEmpty && <p className="card p-4">{planWords.nothingIsPlannedInThis}</p>}
+      {isEmpty && (
+        <div className="card p-4">
+          <NextStep
+            says={planWords.nothingIsPlannedInThis}
+            label={planWords.planTheFirstDay}
+            to={`/plan?day=${from > today(now) ? from : today(now)}`}
+          />
+        </div>
+      )}
       <ol
         aria-label={planWords.theDaysOfTheWeek}
         className="grid grid-cols-[minmax(0,1fr)] gap-2 lg:grid-cols-7"

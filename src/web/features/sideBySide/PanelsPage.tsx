@@ -8,6 +8,7 @@ import { sayError, useBeginPanelMutation, usePanelsQuery, useVersionsQuery } fro
 import { formatMoment } from '#words/numbers';
 import { typedNumber } from '../../form/typed';
 import { byNow, newId } from '../../sync/device';
+import { NextStep } from '../../parts/NextStep';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Choice } from '../../ui/Choice';
@@ -61,7 +62,13 @@ function Panels({
       <h1 className="font-name text-2xl font-bold">{sideBySideWords.sideBySide}</h1>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-2">
         {first === null ? (
-          <p className="card p-4 text-quiet">{sideBySideWords.freezeAVersionFirstWhat}</p>
+          <div className="card p-4">
+            <NextStep
+              says={sideBySideWords.freezeAVersionFirstWhat}
+              label={sideBySideWords.toTheShelf}
+              to="/"
+            />
+          </div>
         ) : (
           <NewPanel key={first.id} asked={first} />
         )}

@@ -19,6 +19,8 @@ import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { useAppDispatch } from '../../sync/store';
 import { useWorking } from '../../sync/useWorking';
+import { Explained } from '../../ui/Explained';
+import { NextStep } from '../../parts/NextStep';
 import { formulaEdited, formulaUndone, type WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -99,6 +101,10 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
         <section aria-label={versionsWords.lineage} className="card p-4">
           <div className="mb-2 flex flex-wrap items-baseline justify-between gap-2">
             <h2 className="font-name text-lg font-bold">{versionsWords.lineage}</h2>
+            <p className="text-sm text-quiet">
+              {versionsWords.whatIs} <Explained term="version" />
+              {versionsWords.whatIsAnd} <Explained term="proven" />?
+            </p>
             <Link to={`/formulas/${id}/share`} className="ml-auto text-leaf underline">
               {versionsWords.shareIt}
             </Link>
@@ -107,10 +113,11 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
             </Link>
           </div>
           {versions.length === 0 ? (
-            <p className="text-quiet">
-              {versionsWords.nothingFrozenYetOnCompose} <strong>{versionsWords.freezeAsV1}</strong>{' '}
-              {versionsWords.whenAStateIsWorth}
-            </p>
+            <NextStep
+              says={versionsWords.nothingFrozenYetOnCompose}
+              label={versionsWords.toCompose}
+              to={`/formulas/${working.id}/compose`}
+            />
           ) : (
             <ol>
               {changed && (
