@@ -1,8 +1,15 @@
 /** Formulas with their versions, and ingredients of the kitchen's own, as one JSON document that others may read and write. */
 import { z } from 'zod';
-import { formulaIdSchema, formulaSchema, versionSchema } from './formula';
+import { formulaIdSchema, formulaIdsSchema, formulaSchema, versionSchema } from './formula';
 import { SHELVES } from './shelfKinds';
 import { ingredientRowSchema } from './kitchen';
+
+/** Which formulas a document holds; none named: all. */
+export const documentQuerySchema = z.strictObject({
+  formula: formulaIdSchema.optional(),
+  /** With commas between. */
+  formulas: formulaIdsSchema.optional(),
+});
 
 export const DOCUMENT_FORMAT = 1;
 export const MOST_IN_DOCUMENT = 5000;

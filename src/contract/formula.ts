@@ -186,4 +186,11 @@ export const madeQuerySchema = z.strictObject({
   q: z.string().max(200).default(''),
 });
 
+/** Ids in one text, commas between: of what is chosen on the shelf. */
+export const formulaIdsSchema = z
+  .string()
+  .max(8000)
+  .transform((text) => text.split(',').filter(Boolean))
+  .pipe(z.array(formulaIdSchema).min(1, 'needs one at least').max(100, 'at most 100 at once'));
+
 export const shelfRequestSchema = z.strictObject({ shelf: z.enum(SHELVES) });

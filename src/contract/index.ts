@@ -147,6 +147,7 @@ export {
 } from './batch';
 export {
   MOST_LABELS,
+  jarLabelQuerySchema,
   labelQuerySchema,
   readerQuerySchema,
   printSheetSchema,
@@ -167,6 +168,7 @@ export { SHARED_SCHEMAS, sharedChangesSchema, sharedKindSchema, type SharedChang
 export { newDressingSchema, type DressingRecord, type NewDressing } from './service';
 export {
   DOCUMENT_FORMAT,
+  documentQuerySchema,
   documentJsonSchema,
   documentSchema,
   readDocument,

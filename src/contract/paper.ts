@@ -1,5 +1,6 @@
 /** What may be printed: words that the pages composed; the server only sets them. */
 import { z } from 'zod';
+import { formulaIdsSchema } from './formula';
 import { GLASS_LIMITS_MM, LABEL_SIZE_IDS, TALLEST_STRIP_MM, type Sheet, type Strip } from '#core/paper';
 
 const words = (most: number): z.ZodString => z.string().max(most, `at most ${most} characters`);
@@ -39,6 +40,9 @@ export const labelQuerySchema = readerQuerySchema.extend({
   /** Places of the sheet that are used up. */
   skip: z.coerce.number().int().min(0).max(60).default(0),
 });
+
+/** A label for each of some formulas, as jars made today. */
+export const jarLabelQuerySchema = labelQuerySchema.extend({ formulas: formulaIdsSchema });
 
 const cell = words(600);
 const sheetSchema: z.ZodType<Sheet> = z.strictObject({

@@ -142,7 +142,7 @@ export function createApp(deps: AppDependencies): Express {
   api.use(panelRoutes(new PanelStore(deps.db, deps.now), hub));
   api.use(deviceRoutes(counter));
   api.use(serviceRoutes(new ServiceStore(deps.db, deps.now), shared, hub));
-  api.use(printRoutes({ kitchen, formulas, batches }, deps.now));
+  api.use(printRoutes({ kitchen, formulas, batches }, shelf, atWork, deps.now));
   if (deps.backups) {
     api.use(
       backupRoutes(deps.backups, deps.now, () => {

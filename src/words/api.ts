@@ -89,6 +89,7 @@ const OPERATIONS: Readonly<Record<string, string>> = {
   'get /print/batches/{id}/labels': 'The labels of a batch as PDF.',
   'get /print/batches/{id}/pull-list': 'What a batch needs, as PDF.',
   'get /print/days/{day}/pull-list': 'What the open batches of a day need, as PDF.',
+  'get /print/labels': 'A label for each of some formulas, as jars made today.',
   'post /print/sheet': 'A sheet of facts and tables as PDF.',
   'post /print/strip': 'A jar strip as PDF, in true lengths.',
   'get /document': 'All formulas with their versions, or one of them.',

@@ -44,11 +44,10 @@ import {
   newBatchSchema,
 } from '../batch';
 import { claimSchema, handSchema, tareSchema } from '../device';
-import { DOCUMENT_FORMAT, documentSchema } from '../document';
+import { DOCUMENT_FORMAT, documentQuerySchema, documentSchema } from '../document';
 import type { ErrorCode } from '../errors';
 import {
   changeRequestSchema,
-  formulaIdSchema,
   freezeRequestSchema,
   madeQuerySchema,
   newFormulaSchema,
@@ -66,7 +65,13 @@ import {
 import { shelfQuerySchema } from '../shelf';
 import { newMeasureSchema } from '../measure';
 import { newAnswerSchema, newPanelSchema } from '../panel';
-import { labelQuerySchema, printSheetSchema, printStripSchema, readerQuerySchema } from '../paper';
+import {
+  jarLabelQuerySchema,
+  labelQuerySchema,
+  printSheetSchema,
+  printStripSchema,
+  readerQuerySchema,
+} from '../paper';
 import { putPlanSchema } from '../plan';
 import { recordsReportSchema, recordsSchema } from '../records';
 import { newDressingSchema } from '../service';
@@ -280,13 +285,18 @@ export const OPERATIONS: readonly Operation[] = [
       query: readerQuerySchema,
       answerType: PDF,
     }),
+    get('/print/labels', null, {
+      ...missing,
+      query: jarLabelQuerySchema,
+      answerType: PDF,
+    }),
     post('/print/sheet', printSheetSchema, null, { answerType: PDF }),
     post('/print/strip', printStripSchema, null, { answerType: PDF }),
   ),
   ...group(
     'in-and-out',
     get('/document', documentSchema, {
-      query: z.strictObject({ formula: formulaIdSchema.optional() }),
+      query: documentQuerySchema,
       refuses: ['not-found'],
     }),
     add('/document', z.union([documentSchema, olderDocument]), importReportSchema),

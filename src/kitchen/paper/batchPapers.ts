@@ -1,6 +1,11 @@
 /** A batch as paper: sheet, label, pull list. Words only; the server sets them. */
 import { formatDay } from '#words/numbers';
-import type { BatchRecord, Settings } from '#contract';
+import type { BatchRecord, Settings, ShelfRecord } from '#contract';
+import { judgeFormula } from '#core/reckoning';
+import { recordSafety } from '#core/safety';
+import { reckonShelved } from '#kitchen/shelf';
+import type { Kitchen } from '#kitchen/reading';
+import { sayStanding } from '#words/version';
 import { type BatchSnapshot, latestOf, keepUntil, type PullList, type UseBy } from '#core/batch';
 import { ROUNDING_WORDS, SCHOOL_WORDS } from '#words/batch';
 import { TOOL_WORDS, sayDuration } from '#words/hold';
@@ -61,6 +66,29 @@ export function labelOf({
     cautions: said.onLabel,
     batchNumber: batch.number,
     kitchen: settings.kitchenName,
+  };
+}
+
+/** A jar that is of no batch, made on this day: as the formula stands. */
+export function jarLabelOf(
+  { formula, changed }: Pick<ShelfRecord, 'formula' | 'changed'>,
+  kitchen: Kitchen,
+  at: Date,
+  reader: Reader = {},
+): LabelWords {
+  const reckoning = reckonShelved(formula, kitchen);
+  const { keeping, safety } = recordSafety(judgeFormula(reckoning));
+  const said = saySafetyOfTheDay(safety);
+  return {
+    name: formula.name,
+    version: sayStanding(formula.basedOnVersion, changed),
+    madeAt: formatDay(today(at, reader), reader),
+    useBy: formatDay(keepUntil(today(at, reader), keeping, null, null).day, reader),
+    keepAt: keeping.cold ? paperWords.n5COrBelow : paperWords.coolDarkClosed,
+    allergens: said.contains,
+    cautions: said.onLabel,
+    batchNumber: '',
+    kitchen: kitchen.settings.kitchenName,
   };
 }
 

@@ -9,19 +9,35 @@ const MARGIN_MM = 2.5;
 export const SIZES_PT = [11, 10, 9, 8, 7.5, 7, 6.5, 6, 5.5];
 
 /** @param copies labels, at least one @param skip places of the sheet that are used up */
-export async function printLabels(
+export const printLabels = (
   words: LabelWords,
   size: LabelSize,
   copies: number,
   skip: number,
   at: Date,
+): Promise<Buffer> =>
+  printEach(
+    Array.from({ length: copies }, () => words),
+    size,
+    skip,
+    at,
+  );
+
+/** @param all one a label, at least one @param skip places of the sheet that are used up */
+export async function printEach(
+  all: readonly LabelWords[],
+  size: LabelSize,
+  skip: number,
+  at: Date,
 ): Promise<Buffer> {
+  const [{ batchNumber, name }] = all as readonly [LabelWords];
+  const title = batchNumber || name;
   const { sheet } = size;
   const pages = sheet
-    ? new Pages(210, 297, { title: labelWords.labelsBatchnumber(words.batchNumber), at })
-    : new Pages(size.widthMm, size.heightMm, { title: labelWords.labelBatchnumber(words.batchNumber), at });
+    ? new Pages(210, 297, { title: labelWords.labelsBatchnumber(title), at })
+    : new Pages(size.widthMm, size.heightMm, { title: labelWords.labelBatchnumber(title), at });
   const perPage = sheet ? sheet.columns * sheet.rows : 1;
-  for (let i = 0; i < copies; i++) {
+  for (const [i, words] of all.entries()) {
     const place = (i + (sheet ? skip : 0)) % perPage;
     if (i === 0 || place === 0) pages.addPage();
     const [column, row] = sheet ? [place % sheet.columns, Math.floor(place / sheet.columns)] : [0, 0];
@@ -45,7 +61,8 @@ function drawLabel(
   { widthMm, heightMm }: LabelSize,
 ): void {
   const inner = widthMm - 2 * MARGIN_MM;
-  const codeMm = Math.min(18, heightMm * 0.3);
+  // A jar of no batch has no number to be read.
+  const codeMm = words.batchNumber ? Math.min(18, heightMm * 0.3) : 0;
   const beside = inner - codeMm - 2;
   const tall = heightMm - 2 * MARGIN_MM;
   for (const size of SIZES_PT) {
@@ -53,7 +70,8 @@ function drawLabel(
     if (layOut(pages, words, x + MARGIN_MM, y + MARGIN_MM, { inner, beside, codeMm, tall }, size, last))
       break;
   }
-  drawCode(pages, words.batchNumber, x + widthMm - MARGIN_MM - codeMm, y + MARGIN_MM, codeMm);
+  if (words.batchNumber)
+    drawCode(pages, words.batchNumber, x + widthMm - MARGIN_MM - codeMm, y + MARGIN_MM, codeMm);
 }
 
 /** Draws it where it fits at this size; at the last size in any case, and says where the rest stands. */
@@ -82,7 +100,11 @@ function layOut(
   };
   put(words.name, name);
   const blocks: readonly Block[] = [
-    { text: labelWords.versionBatchBatchnumber(words.version, words.batchNumber) },
+    {
+      text: words.batchNumber
+        ? labelWords.versionBatchBatchnumber(words.version, words.batchNumber)
+        : words.version,
+    },
     { text: labelWords.madeMadeat(words.madeAt) },
     { text: labelWords.useByUsebyKeepat(words.useBy, words.keepAt), bold: true },
     {

@@ -5,6 +5,7 @@ import { frameWords } from '#words/screens/frame';
 import { useSessionQuery, useSettingsQuery } from '../data/kitchenApi';
 import { useSettings } from '../data/kitchen';
 import { CookChooser } from './CookChooser';
+import { DropAnywhere } from './DropAnywhere';
 import { useLive } from '../sync/live';
 import { SyncState } from './SyncState';
 import { Timers } from './Timers';
@@ -96,6 +97,7 @@ export function Frame() {
           </span>
         </div>
       </header>
+      {!signedOut && <DropAnywhere />}
       {!signedOut && <SyncState />}
       {!signedOut && <Timers />}
       <WholePage

@@ -2,6 +2,7 @@ import { Dialog as Radix } from 'radix-ui';
 import { X } from 'lucide-react';
 import { useRef, type ReactNode } from 'react';
 import { frameWords } from '#words/screens/frame';
+import { useBackCloses } from './backCloses';
 import { IconButton } from './Button';
 import { restoreFocus } from './focus';
 
@@ -17,6 +18,7 @@ interface DialogProps {
 /** A sheet over the page; Escape closes it and the focus goes back. */
 export function Dialog({ title, open, onClose, children, wide = false }: DialogProps) {
   const opener = useRef<Element | null>(null);
+  useBackCloses(open, onClose);
   return (
     <Radix.Root
       open={open}

@@ -37,6 +37,7 @@ export const frameWords = {
   yesSound: 'Yes, sound',
   noSound: 'No, silent',
   sound: 'Sound',
+  letGoToBringIn: 'Let go: a recipe, a document, a table or a backup is brought in.',
   find: 'Find',
   findAnything: 'Find anything',
   findAnythingKey: 'find a formula, an ingredient, a jar, a batch, a page or an action',

@@ -1,5 +1,6 @@
 /** In and out: documents, tables, paper. */
 export const shareWords = {
+  severalDropped: 'Several files; one is read at a time:',
   ofTheDish: 'Of the dish: not put into the jar',
   putItIntoTheJar: 'Put it into the jar',
   theFormula: 'the formula',

@@ -1,22 +1,22 @@
 import { json, Router } from 'express';
-import { z } from 'zod';
-import { documentJsonSchema, formulaIdSchema, readDocument } from '#contract';
+
+import { documentJsonSchema, documentQuerySchema, readDocument } from '#contract';
 import { answersWords } from '#words/screens/answers';
 import { ApiError, parse } from '../../http/apiError';
 import type { LiveHub } from '../../live/hub';
 import type { DocumentStore } from './store';
 
 export const DOCUMENT_LIMIT = '32mb';
-const querySchema = z.strictObject({ formula: formulaIdSchema.optional() });
 
 /** Documents that others may read and write. Mounted before the small limit of other bodies. */
 export function documentRoutes(store: DocumentStore, hub: LiveHub): Router {
   const router = Router();
 
   router.get('/document', async (request, response) => {
-    const { formula } = parse(querySchema, request.query, answersWords.formulaId);
-    const document = await store.write(formula ? [formula] : null);
-    if (formula && document.formulas.length === 0)
+    const { formula, formulas } = parse(documentQuerySchema, request.query, answersWords.formulaId);
+    const ids = formula ? [formula, ...(formulas ?? [])] : (formulas ?? null);
+    const document = await store.write(ids);
+    if (ids && document.formulas.length === 0)
       throw new ApiError('not-found', answersWords.thisFormulaIsNotOn);
     response.set('Content-Disposition', 'attachment; filename="ygrana.json"');
     response.json(document);

@@ -1,13 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { setImmediate as nextTurn } from 'node:timers/promises';
-import type {
-  Shelf,
-  ShelfAnswer,
-  ShelfChoices,
-  ShelfQuery,
-  ShelfRecord,
-  VersionStanding,
-} from '#contract';
+import type { Shelf, ShelfAnswer, ShelfChoices, ShelfQuery, ShelfRecord, VersionStanding } from '#contract';
 import type { FormulaId } from '#core/formula';
 import {
   applyFilter,

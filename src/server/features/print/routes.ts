@@ -1,7 +1,9 @@
 import { Router, type Request, type Response } from 'express';
 import {
   daySchema,
+  jarLabelQuerySchema,
   labelQuerySchema,
+  shelfQuerySchema,
   printSheetSchema,
   printStripSchema,
   readerQuerySchema,
@@ -11,11 +13,23 @@ import {
 import { answersWords } from '#words/screens/answers';
 import { ApiError, parse } from '../../http/apiError';
 import { BatchPaper, type PaperStores } from '../../print/batchPaper';
+import { labelSizeOf } from '#core/paper';
+import { jarLabelOf } from '#kitchen/paper';
+import { printEach } from '../../print/label';
 import { printSheet } from '../../print/sheet';
+import type { ShelfBoard } from '../formulas/shelf';
+import type { KitchenAtWork } from '../kitchen/atWork';
 import { printStrip } from '../../print/strip';
 
+const PLAIN_SHELF = shelfQuerySchema.parse({});
+
 /** Paper as PDF, with its fonts in it. */
-export function printRoutes(stores: PaperStores, now: () => Date): Router {
+export function printRoutes(
+  stores: PaperStores,
+  shelf: Pick<ShelfBoard, 'answer'>,
+  atWork: KitchenAtWork,
+  now: () => Date,
+): Router {
   const router = Router();
   const paper = new BatchPaper(stores, now);
   const batchOf = async (request: Request): Promise<BatchRecord> => {
@@ -44,6 +58,23 @@ export function printRoutes(stores: PaperStores, now: () => Date): Router {
     const day = parse(daySchema, request.params.day, answersWords.day);
     const open = (await stores.batches.ofDay(day)).filter(({ state }) => OPEN.has(state));
     sendPdf(response, await paper.pullListOfDay(day, open, reader), 'pull-list');
+  });
+
+  router.get('/print/labels', async (request, response) => {
+    const { language, timeZone, formulas, size, copies, skip } = parse(
+      jarLabelQuerySchema,
+      request.query,
+      answersWords.labels,
+    );
+    const reader = { language, timeZone };
+    const { records } = await shelf.answer({ ...PLAIN_SHELF, ids: formulas });
+    if (records.length === 0) throw new ApiError('not-found', answersWords.thisFormulaIsNotOn);
+    const { kitchen } = await atWork.now();
+    const at = now();
+    const each = records.flatMap((record) =>
+      Array.from({ length: copies }, () => jarLabelOf(record, kitchen, at, reader)),
+    );
+    sendPdf(response, await printEach(each, labelSizeOf(size)!, skip, at), 'labels');
   });
 
   // A formula is printed as it stands on the screen that asks, unsent changes included.

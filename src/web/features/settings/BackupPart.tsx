@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import { DEFAULT_SETTINGS, type ErrorBody } from '#contract';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
+import { droppedIn } from '../../parts/DropAnywhere';
 import { formatBytes, formatDay, formatNumber } from '#words/numbers';
 import { settingsWords } from '#words/screens/settings';
 import { useKitchen } from '../../data/kitchen';
@@ -84,6 +85,13 @@ export function BackupPart() {
       setBusy(false);
     }
   };
+  const [dropped] = droppedIn(useLocation().state);
+  const [asked, setAsked] = useState<File | undefined>(undefined);
+  if (dropped && dropped !== asked) {
+    setAsked(dropped);
+    setError(null);
+    setFile(dropped);
+  }
   return (
     <section aria-label={settingsWords.backup} className="card grid gap-3 p-5">
       <h2 className="font-name text-lg font-bold">{settingsWords.backup}</h2>

@@ -1,4 +1,7 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
+import { useLocation } from 'react-router';
+import { droppedIn } from '../../parts/DropAnywhere';
+import { useSteady } from '../../ui/useSteady';
 import type { ImportReport } from '#contract';
 import { sayReport, sourceOf } from '#kitchen/tables';
 import { shareWords } from '#words/screens/share';
@@ -51,11 +54,16 @@ interface WhatYouHaveProps {
 }
 function WhatYouHave({ text, onText, says }: WhatYouHaveProps) {
   const [fileProblem, setFileProblem] = useState<string | null>(null);
-  const open = async (file: File): Promise<void> => {
+  const open = useSteady((file: File): void => {
     setFileProblem(null);
     if (file.size > MOST_FILE_BYTES) setFileProblem(shareWords.nameIsLargerThanA(file.name));
-    else onText(await file.text());
-  };
+    else void file.text().then(onText);
+  });
+  const dropped = droppedIn(useLocation().state);
+  const first = dropped[0];
+  useEffect(() => {
+    if (first) open(first);
+  }, [first, open]);
   return (
     <section aria-label={shareWords.whatYouHave} className="card grid grid-cols-1 content-start gap-3 p-4">
       <label className="grid gap-1 font-semibold">
@@ -70,12 +78,27 @@ function WhatYouHave({ text, onText, says }: WhatYouHaveProps) {
           }}
         />
       </label>
+      {dropped.length > 1 && (
+        <div className="flex flex-wrap items-center gap-2">
+          {shareWords.severalDropped}
+          {dropped.map((file) => (
+            <Button
+              key={file.name}
+              onClick={() => {
+                open(file);
+              }}
+            >
+              {file.name}
+            </Button>
+          ))}
+        </div>
+      )}
       <div className="flex flex-wrap gap-2">
         <FileField
           label={shareWords.recipeFile}
           button={shareWords.chooseAFile}
           accept=".json,.jsonld,.html,.htm,.csv,.txt,.md,text/*,application/json"
-          onFile={(file) => void open(file)}
+          onFile={open}
         />
         <Button
           kind="quiet"

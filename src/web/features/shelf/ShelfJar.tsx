@@ -28,10 +28,15 @@ export const ShelfJar = memo(function ShelfJar({
   record,
   kitchen,
   actions,
+  chosen,
+  onChoose,
 }: {
   record: ShelfRecord;
   kitchen: Kitchen;
   actions: JarActions;
+  /** Null: it is opened when it is pressed, not chosen. */
+  chosen: boolean | null;
+  onChoose: (record: ShelfRecord) => void;
 }) {
   const { formula, state } = record;
   const { settings } = kitchen;
@@ -49,46 +54,70 @@ export const ShelfJar = memo(function ShelfJar({
       : shelfWords.fatFat(formatPercent(fat, settings, 0));
   // All that is seen of it is heard of it, the name first; the drawing says nothing more.
   const seen = useId();
+  const shown = (
+    <>
+      <span className="board relative flex h-[236px] items-end justify-center pb-[7px]">
+        <Jar
+          vessel={vessel}
+          parts={jarParts(reckoning)}
+          width={Math.min(WIDEST_PX, Math.ceil(widest * SHELF_SCALE) + 8)}
+          height={Math.min(TALLEST_PX, Math.ceil(brimHeightMm(vessel.outline) * SHELF_SCALE) + 8)}
+          label={shelfWords.nameFillshareFull(vessel.name, formatPercent(reckoning.fillShare, settings, 0))}
+        />
+      </span>
+      <span id={seen} className="flex flex-col items-center px-6 pt-2 text-center">
+        <span className="tape font-name line-clamp-2 max-w-full px-3 py-1 leading-5 font-semibold [overflow-wrap:anywhere]">
+          {formula.name}
+        </span>
+        <span className="pt-1 text-sm">
+          {lead} · {volume}
+        </span>
+        <span className="text-sm text-quiet">
+          {sayStanding(formula.basedOnVersion, record.changed)}
+          {(state === 'tried' || state === 'proven') && ` ${VERSION_STATE_WORDS[state]}`}
+          {reckoning.portions.length > 0 && ` · ${shelfWords.keepsDays(keeping.days, keeping.cold)}`}
+          {rawEgg && ' '}
+          {rawEgg && <strong className="text-acid-ink">{shelfWords.rawEgg}</strong>}
+        </span>
+        {unread > 0 && (
+          <span className="text-sm font-semibold text-acid-ink">
+            {shelfWords.unreadFormNotRead(unread, unread === 1 ? shelfWords.line : shelfWords.lines)}
+          </span>
+        )}
+      </span>
+    </>
+  );
   return (
     <li className="group/jar relative">
-      <Link
-        to={`/formulas/${record.id}/compose`}
-        className="group flex h-full flex-col"
-        aria-labelledby={seen}
-      >
-        <span className="board relative flex h-[236px] items-end justify-center pb-[7px]">
-          <Jar
-            vessel={vessel}
-            parts={jarParts(reckoning)}
-            width={Math.min(WIDEST_PX, Math.ceil(widest * SHELF_SCALE) + 8)}
-            height={Math.min(TALLEST_PX, Math.ceil(brimHeightMm(vessel.outline) * SHELF_SCALE) + 8)}
-            label={shelfWords.nameFillshareFull(vessel.name, formatPercent(reckoning.fillShare, settings, 0))}
+      {chosen === null ? (
+        <Link
+          to={`/formulas/${record.id}/compose`}
+          className="group flex h-full flex-col"
+          aria-labelledby={seen}
+        >
+          {shown}
+        </Link>
+      ) : (
+        <label
+          className={`keeps-colour group flex h-full cursor-pointer flex-col rounded-lg border-2 has-focus-visible:outline-3 has-focus-visible:outline-leaf ${chosen ? 'border-leaf bg-mint' : 'border-transparent hover:border-edge'}`}
+        >
+          <input
+            type="checkbox"
+            className="absolute top-2 left-2 z-10 size-7 accent-leaf"
+            aria-labelledby={seen}
+            checked={chosen}
+            onChange={() => {
+              onChoose(record);
+            }}
           />
+          {shown}
+        </label>
+      )}
+      {chosen === null && (
+        <span className="absolute top-[244px] right-1">
+          <JarMenu record={record} actions={actions} />
         </span>
-        <span id={seen} className="flex flex-col items-center px-6 pt-2 text-center">
-          <span className="tape font-name line-clamp-2 max-w-full px-3 py-1 leading-5 font-semibold [overflow-wrap:anywhere]">
-            {formula.name}
-          </span>
-          <span className="pt-1 text-sm">
-            {lead} · {volume}
-          </span>
-          <span className="text-sm text-quiet">
-            {sayStanding(formula.basedOnVersion, record.changed)}
-            {(state === 'tried' || state === 'proven') && ` ${VERSION_STATE_WORDS[state]}`}
-            {reckoning.portions.length > 0 && ` · ${shelfWords.keepsDays(keeping.days, keeping.cold)}`}
-            {rawEgg && ' '}
-            {rawEgg && <strong className="text-acid-ink">{shelfWords.rawEgg}</strong>}
-          </span>
-          {unread > 0 && (
-            <span className="text-sm font-semibold text-acid-ink">
-              {shelfWords.unreadFormNotRead(unread, unread === 1 ? shelfWords.line : shelfWords.lines)}
-            </span>
-          )}
-        </span>
-      </Link>
-      <span className="absolute top-[244px] right-1">
-        <JarMenu record={record} actions={actions} />
-      </span>
+      )}
     </li>
   );
 });

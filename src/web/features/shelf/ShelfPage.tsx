@@ -6,7 +6,7 @@ import type { Shelf, ShelfAnswer, ShelfRecord } from '#contract';
 import type { Formula, FormulaId } from '#core/formula';
 import { shelfWords } from '#words/screens/shelf';
 import { Alert } from '../../ui/Alert';
-import { sayError, useCreateFormulaMutation, useMoveFormulaMutation } from '../../data/kitchenApi';
+import { sayError, useCreateFormulaMutation } from '../../data/kitchenApi';
 import { newId } from '../../sync/device';
 import type { Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
@@ -18,6 +18,8 @@ import { isFiltered, type ShelfFilter } from '#kitchen/shelf';
 import { filterFrom, paramsFrom } from './address';
 import { ShelfJar, type JarActions } from './ShelfJar';
 import { useShelfChoices, useShelfWindow } from './useShelfWindow';
+import { useMoves, type Moved } from './useMoves';
+import { useSteady } from '../../ui/useSteady';
 import { type Creating, type OpenPanel, ShelfPanel } from './ShelfPanel';
 /** What making a new one needs is fetched once the shelf stands, so that it is here when the server is not. */
 const FETCH_REST_MS = 4000;
@@ -27,14 +29,10 @@ const JAR_PX = 236;
 
 // The jars stand first, then what sifts them.
 const ShelfTools = lazy(async () => ({ default: (await import('./ShelfTools')).ShelfTools }));
+const ChosenBar = lazy(async () => ({ default: (await import('./ChosenBar')).ChosenBar }));
 /** A kitchen is empty once. */
 const FirstJar = lazy(async () => ({ default: (await import('./FirstJar')).FirstJar }));
 const KeyHelp = lazy(async () => ({ default: (await import('../../ui/KeyHelp')).KeyHelp }));
-
-interface Moved {
-  readonly record: ShelfRecord;
-  readonly to: Shelf;
-}
 
 export function ShelfPage() {
   const kitchen = useKitchen();
@@ -49,19 +47,10 @@ export function ShelfPage() {
   const { answer, error, retry } = shelf;
   const choices = useShelfChoices();
   const [create, creating] = useCreateFormulaMutation();
-  useEffect(() => {
-    const fetching = setTimeout(() => {
-      Promise.all([import('./NewFormulaPanel'), import('./startOf'), import('../../ui/KeyHelp')]).catch(
-        () => undefined,
-      );
-    }, FETCH_REST_MS);
-    return () => {
-      clearTimeout(fetching);
-    };
-  }, []);
-  const [move, moving] = useMoveFormulaMutation();
+  useRestFetched();
+  const moves = useMoves();
   const [panel, setPanel] = useState<OpenPanel | null>(null);
-  const [moved, setMoved] = useState<Moved | null>(null);
+  const [chosen, setChosen] = useState<ReadonlyMap<FormulaId, ShelfRecord> | null>(null);
   const stands = useStands(answer !== undefined);
   const search = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
@@ -86,14 +75,11 @@ export function ShelfPage() {
       make({ ...record.formula, name: shelfWords.nameCopy(record.formula.name).slice(0, 120) }, false);
     },
     move: (record, to) => {
-      void move({ id: record.id, shelf: to });
-      setMoved({ record, to });
+      moves.move([record], to);
     },
   };
-  const undoMove = (): void => {
-    if (!moved) return;
-    void move({ id: moved.record.id, shelf: moved.record.shelf });
-    setMoved(null);
+  const toggleChoosing = (): void => {
+    setChosen(chosen ? null : new Map());
   };
   const shortcuts: readonly Shortcut[] = [
     {
@@ -105,7 +91,12 @@ export function ShelfPage() {
     },
     { keys: ['p'], does: shelfWords.fromThePantryFindTheAmounts, run: () => void navigate('/from-pantry') },
     { keys: ['/'], does: shelfWords.searchTheShelf2, run: () => search.current?.focus() },
-    { keys: ['mod+z'], does: shelfWords.undoArchivingOrDeleting, run: undoMove },
+    { keys: ['mod+z'], does: shelfWords.undoArchivingOrDeleting, run: moves.undo },
+    {
+      keys: ['x'],
+      does: shelfWords.chooseSeveralKey,
+      run: toggleChoosing,
+    },
     {
       keys: ['?'],
       does: shelfWords.theseKeys,
@@ -119,22 +110,14 @@ export function ShelfPage() {
     return error ? <Trouble error={error} retry={retry} /> : <Loading what={shelfWords.theShelf} />;
   return (
     <div className="pt-1">
-      <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h1 className="font-name text-2xl font-bold">{shelfWords.shelf}</h1>
-        <p role="status" className="text-sm text-quiet" data-testid="shelf-count">
-          {sayCount(answer)}
-        </p>
-        <Button
-          kind="main"
-          className="ml-auto"
-          title={shelfWords.keyN}
-          onClick={() => {
-            setPanel('new');
-          }}
-        >
-          <Plus size={18} aria-hidden /> {shelfWords.newFormula}
-        </Button>
-      </div>
+      <ShelfHead
+        answer={answer}
+        choosing={chosen !== null}
+        onChoosing={toggleChoosing}
+        onNew={() => {
+          setPanel('new');
+        }}
+      />
       {answer.everywhere === 0 ? null : stands ? (
         <Suspense fallback={<div className="min-h-9" />}>
           <ShelfTools
@@ -149,14 +132,29 @@ export function ShelfPage() {
       ) : (
         <div className="min-h-9" />
       )}
-      {moving.isError && <Alert className="mt-2">{shelfWords.notDoneError(sayError(moving.error))}</Alert>}
-      {moved && <MovedNotice moved={moved} onUndo={undoMove} />}
+      {moves.error !== undefined && (
+        <Alert className="mt-2">{shelfWords.notDoneError(sayError(moves.error))}</Alert>
+      )}
+      {moves.last && <MovedNotice moved={moves.last} onUndo={moves.undo} />}
+      {chosen && (
+        <Suspense fallback={null}>
+          <ChosenBar
+            chosen={chosen}
+            shown={answer.records}
+            place={filter.place}
+            onChosen={setChosen}
+            onMove={moves.move}
+          />
+        </Suspense>
+      )}
       {answer.total > 0 ? (
         <Boards
           total={answer.total}
           recordAt={shelf.recordAt}
           kitchen={kitchen}
           actions={actions}
+          chosen={chosen}
+          onChosen={setChosen}
           onSeen={setSeen}
         />
       ) : (
@@ -173,16 +171,61 @@ export function ShelfPage() {
       )}
       <ShelfPanel panel={panel} kitchen={kitchen} creating={creating} make={make} setPanel={setPanel} />
       {panel === 'keys' && (
-        <Suspense fallback={null}>
-          <KeyHelp
-            open
-            onClose={() => {
-              setPanel(null);
-            }}
-            groups={[{ title: shelfWords.onTheShelf, shortcuts }]}
-          />
-        </Suspense>
+        <Keys
+          shortcuts={shortcuts}
+          onClose={() => {
+            setPanel(null);
+          }}
+        />
       )}
+    </div>
+  );
+}
+
+function useRestFetched(): void {
+  useEffect(() => {
+    const fetching = setTimeout(() => {
+      Promise.all([import('./NewFormulaPanel'), import('./startOf'), import('../../ui/KeyHelp')]).catch(
+        () => undefined,
+      );
+    }, FETCH_REST_MS);
+    return () => {
+      clearTimeout(fetching);
+    };
+  }, []);
+}
+
+const Keys = ({ shortcuts, onClose }: { shortcuts: readonly Shortcut[]; onClose: () => void }) => (
+  <Suspense fallback={null}>
+    <KeyHelp open onClose={onClose} groups={[{ title: shelfWords.onTheShelf, shortcuts }]} />
+  </Suspense>
+);
+
+function ShelfHead({
+  answer,
+  choosing,
+  onChoosing,
+  onNew,
+}: {
+  answer: ShelfAnswer;
+  choosing: boolean;
+  onChoosing: () => void;
+  onNew: () => void;
+}) {
+  return (
+    <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
+      <h1 className="font-name text-2xl font-bold">{shelfWords.shelf}</h1>
+      <p role="status" className="mr-auto text-sm text-quiet" data-testid="shelf-count">
+        {sayCount(answer)}
+      </p>
+      {answer.total > 1 && (
+        <Button aria-pressed={choosing} title={shelfWords.keyX} onClick={onChoosing}>
+          {shelfWords.chooseSeveral}
+        </Button>
+      )}
+      <Button kind="main" title={shelfWords.keyN} onClick={onNew}>
+        <Plus size={18} aria-hidden /> {shelfWords.newFormula}
+      </Button>
     </div>
   );
 }
@@ -198,9 +241,17 @@ function MovedNotice({ moved, onUndo }: { moved: Moved; onUndo: () => void }) {
     archive: shelfWords.isInTheArchive,
     bin: shelfWords.isInTheBinKept,
   };
+  const whereAll: Record<Shelf, string> = {
+    shelf: shelfWords.areBackOnTheShelf,
+    archive: shelfWords.areInTheArchive,
+    bin: shelfWords.areInTheBin,
+  };
   return (
     <p role="status" className="card mt-2 flex items-center gap-3 px-3 py-1.5">
-      “{moved.record.formula.name}” {where[moved.to]}.<Button onClick={onUndo}>{shelfWords.undo}</Button>
+      {moved.records.length === 1
+        ? shelfWords.nameIs(moved.records[0]!.formula.name, where[moved.to])
+        : shelfWords.severalAre(moved.records.length, whereAll[moved.to])}
+      <Button onClick={onUndo}>{shelfWords.undo}</Button>
     </p>
   );
 }
@@ -211,14 +262,25 @@ function Boards({
   recordAt,
   kitchen,
   actions,
+  chosen,
+  onChosen,
   onSeen,
 }: {
+  /** Null: jars are opened, not chosen. */
+  chosen: ReadonlyMap<FormulaId, ShelfRecord> | null;
+  onChosen: (chosen: ReadonlyMap<FormulaId, ShelfRecord>) => void;
   total: number;
   recordAt: (place: number) => ShelfRecord | undefined;
   kitchen: Kitchen;
   actions: JarActions;
   onSeen: (places: { from: number; to: number }) => void;
 }) {
+  const choose = useSteady((record: ShelfRecord) => {
+    if (!chosen) return;
+    const next = new Map(chosen);
+    if (!next.delete(record.id)) next.set(record.id, record);
+    onChosen(next);
+  });
   const holder = useRef<HTMLDivElement>(null);
   const [columns, setColumns] = useState(5);
   const [offset, setOffset] = useState(0);
@@ -261,7 +323,14 @@ function Boards({
           {Array.from({ length: Math.min(columns, total - row.index * columns) }, (_, at) => {
             const record = recordAt(row.index * columns + at);
             return record ? (
-              <ShelfJar key={record.id} record={record} kitchen={kitchen} actions={actions} />
+              <ShelfJar
+                key={record.id}
+                record={record}
+                kitchen={kitchen}
+                actions={actions}
+                chosen={chosen?.has(record.id) ?? null}
+                onChoose={choose}
+              />
             ) : (
               <li key={at} className="board h-[236px]" aria-busy />
             );

@@ -1,0 +1,92 @@
+import { useState } from 'react';
+import type { Shelf, ShelfRecord } from '#contract';
+import type { FormulaId } from '#core/formula';
+import { LABEL_SIZES } from '#core/paper';
+import { sayLabelSize } from '#words/labels';
+import { shelfWords } from '#words/screens/shelf';
+import { usePaper } from '../../data/usePaper';
+import { Alert } from '../../ui/Alert';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+
+export type Chosen = ReadonlyMap<FormulaId, ShelfRecord>;
+
+interface ChosenBarProps {
+  readonly chosen: Chosen;
+  /** What stands in the window. */
+  readonly shown: readonly ShelfRecord[];
+  readonly place: Shelf;
+  /** Null: no more choosing. */
+  readonly onChosen: (chosen: Chosen | null) => void;
+  readonly onMove: (records: readonly ShelfRecord[], to: Shelf) => void;
+}
+
+/** What can be done with several jars at once: put away, labelled, taken along. */
+export function ChosenBar({ chosen, shown, place, onChosen, onMove }: ChosenBarProps) {
+  const paper = usePaper();
+  const [size, setSize] = useState(LABEL_SIZES[0]!.id);
+  const none = chosen.size === 0;
+  const ids = [...chosen.keys()].join(',');
+  return (
+    <section
+      aria-label={shelfWords.chosenJars}
+      className="card sticky top-0 z-20 mt-2 flex flex-wrap items-center gap-x-4 gap-y-2 px-3 py-2"
+      data-testid="chosen-bar"
+    >
+      <p role="status" className="font-semibold">
+        {none ? shelfWords.pressTheJars : shelfWords.countChosen(chosen.size)}
+      </p>
+      <Button
+        onClick={() => {
+          onChosen(new Map(shown.map((record) => [record.id, record])));
+        }}
+      >
+        {shelfWords.chooseAllSeen}
+      </Button>
+      <Button
+        disabled={none}
+        onClick={() => {
+          onMove([...chosen.values()], place === 'shelf' ? 'archive' : 'shelf');
+          onChosen(null);
+        }}
+      >
+        {place === 'shelf' ? shelfWords.archiveThem : shelfWords.backOnTheShelf}
+      </Button>
+      <span className="flex flex-wrap items-center gap-2">
+        <Button
+          disabled={none || paper.busy}
+          onClick={() => void paper.printHeld('labels', 'labels.pdf', { formulas: ids, size })}
+        >
+          {shelfWords.labelsOfThem}
+        </Button>
+        <Choice
+          label={shelfWords.labelSize}
+          value={size}
+          options={LABEL_SIZES.map((one) => ({ value: one.id, label: sayLabelSize(one) }))}
+          onChange={setSize}
+        />
+      </span>
+      {none ? (
+        <Button disabled>{shelfWords.exportThem}</Button>
+      ) : (
+        <a
+          href={`/api/document?${new URLSearchParams({ formulas: ids }).toString()}`}
+          download="ygrana.json"
+          className="inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-leaf hover:bg-mint"
+        >
+          {shelfWords.exportThem}
+        </a>
+      )}
+      <Button
+        kind="main"
+        className="ml-auto"
+        onClick={() => {
+          onChosen(null);
+        }}
+      >
+        {shelfWords.doneChoosing}
+      </Button>
+      {paper.error && <Alert>{paper.error}</Alert>}
+    </section>
+  );
+}
