@@ -191,6 +191,6 @@ export const formulaIdsSchema = z
   .string()
   .max(8000)
   .transform((text) => text.split(',').filter(Boolean))
-  .pipe(z.array(formulaIdSchema).min(1, 'needs one at least').max(100, 'at most 100 at once'));
+  .pipe(z.array(formulaIdSchema).min(1, 'at least one').max(100, 'at most 100'));
 
 export const shelfRequestSchema = z.strictObject({ shelf: z.enum(SHELVES) });

@@ -30,6 +30,8 @@ export const readerQuerySchema = z.strictObject({
   timeZone: z.string().max(60).refine(knownZone, 'is a time zone such as Europe/Berlin').optional(),
 });
 export const labelQuerySchema = readerQuerySchema.extend({
+  /** In which language it is written. */
+  tongue: z.enum(['en', 'de']).default('en'),
   size: z.enum(LABEL_SIZE_IDS as [string, ...string[]]),
   copies: z.coerce
     .number()

@@ -4,16 +4,21 @@ import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
 import './withoutEval';
 import './styles.css';
-import { router } from './routes';
+import { speakHere } from './data/here';
+import { makeRouter } from './routes';
 import { store } from './sync/store';
 
-createRoot(document.getElementById('root')!).render(
-  <StrictMode>
-    <Provider store={store}>
-      <RouterProvider router={router} />
-    </Provider>
-  </StrictMode>,
-);
+async function begin(): Promise<void> {
+  await speakHere();
+  createRoot(document.getElementById('root')!).render(
+    <StrictMode>
+      <Provider store={store}>
+        <RouterProvider router={makeRouter()} />
+      </Provider>
+    </StrictMode>,
+  );
+}
+void begin();
 
 // What sends is fetched once the page stands; what an older release kept is carried over first.
 setTimeout(() => {

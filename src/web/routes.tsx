@@ -3,118 +3,121 @@ import { frameWords } from '#words/screens/frame';
 import { Frame } from './parts/Frame';
 
 /** Each place is fetched when it is first entered, so that the shelf opens fast. */
-export const router = createBrowserRouter([
-  {
-    element: <Frame />,
-    errorElement: <Broken />,
-    children: [
-      {
-        index: true,
-        lazy: async () => ({ Component: (await import('./features/shelf/ShelfPage')).ShelfPage }),
-      },
-      {
-        path: 'formulas/:id/compose',
-        lazy: async () => ({ Component: (await import('./features/compose/ComposePage')).ComposePage }),
-      },
-      {
-        path: 'formulas/:id/make',
-        lazy: async () => ({ Component: (await import('./features/make/MakePage')).MakePage }),
-      },
-      {
-        path: 'formulas/:id/taste',
-        lazy: async () => ({ Component: (await import('./features/taste/TastePage')).TastePage }),
-      },
-      {
-        path: 'formulas/:id/batch',
-        lazy: async () => ({ Component: (await import('./features/batch/BatchPage')).BatchPage }),
-      },
-      {
-        path: 'formulas/:id/batch/:batchId',
-        lazy: async () => ({ Component: (await import('./features/batch/BatchRunPage')).BatchRunPage }),
-      },
-      {
-        path: 'formulas/:id/serve',
-        lazy: async () => ({ Component: (await import('./features/serve/ServePage')).ServePage }),
-      },
-      {
-        path: 'formulas/:id/share',
-        lazy: async () => ({ Component: (await import('./features/share/SharePage')).SharePage }),
-      },
-      {
-        path: 'import',
-        lazy: async () => ({ Component: (await import('./features/share/ImportPage')).ImportPage }),
-      },
-      {
-        path: 'plan',
-        lazy: async () => ({ Component: (await import('./features/plan/PlanPage')).PlanPage }),
-      },
-      {
-        path: 'plan/week',
-        lazy: async () => ({ Component: (await import('./features/plan/WeekPage')).WeekPage }),
-      },
-      {
-        path: 'tables',
-        lazy: async () => ({ Component: (await import('./features/share/TablesPart')).TablesPart }),
-      },
-      {
-        path: 'toolmakers',
-        lazy: async () => ({
-          Component: (await import('./features/share/ToolmakersPage')).ToolmakersPage,
-        }),
-      },
-      {
-        path: 'batches',
-        lazy: async () => ({ Component: (await import('./features/batch/DayPage')).DayPage }),
-      },
-      {
-        path: 'formulas/:id/versions',
-        lazy: async () => ({ Component: (await import('./features/versions/VersionsPage')).VersionsPage }),
-      },
-      {
-        path: 'formulas/:id/log',
-        lazy: async () => ({ Component: (await import('./features/log/LogPage')).LogPage }),
-      },
-      {
-        path: 'log',
-        lazy: async () => ({ Component: (await import('./features/log/KitchenLogPage')).KitchenLogPage }),
-      },
-      {
-        path: 'from-pantry',
-        lazy: async () => ({
-          Component: (await import('./features/fromPantry/FromPantryPage')).FromPantryPage,
-        }),
-      },
-      {
-        path: 'pantry',
-        lazy: async () => ({ Component: (await import('./features/pantry/PantryPage')).PantryPage }),
-      },
-      {
-        path: 'pantry/:id',
-        lazy: async () => ({ Component: (await import('./features/pantry/IngredientPage')).IngredientPage }),
-      },
-      {
-        path: 'side-by-side',
-        lazy: async () => ({
-          Component: (await import('./features/sideBySide/PanelsPage')).PanelsPage,
-        }),
-      },
-      {
-        path: 'side-by-side/:id',
-        lazy: async () => ({ Component: (await import('./features/sideBySide/PanelPage')).PanelPage }),
-      },
-      {
-        path: 'measures',
-        lazy: async () => ({ Component: (await import('./features/measures/MeasuresPage')).MeasuresPage }),
-      },
-      {
-        path: 'settings',
-        lazy: async () => ({ Component: (await import('./features/settings/SettingsPage')).SettingsPage }),
-      },
-      { path: '*', element: <Nowhere /> },
-    ],
-    HydrateFallback: () => null,
-  },
-]);
+export const makeRouter = () =>
+  createBrowserRouter([
+    {
+      element: <Frame />,
+      errorElement: <Broken />,
+      children: [
+        {
+          index: true,
+          lazy: async () => ({ Component: (await import('./features/shelf/ShelfPage')).ShelfPage }),
+        },
+        {
+          path: 'formulas/:id/compose',
+          lazy: async () => ({ Component: (await import('./features/compose/ComposePage')).ComposePage }),
+        },
+        {
+          path: 'formulas/:id/make',
+          lazy: async () => ({ Component: (await import('./features/make/MakePage')).MakePage }),
+        },
+        {
+          path: 'formulas/:id/taste',
+          lazy: async () => ({ Component: (await import('./features/taste/TastePage')).TastePage }),
+        },
+        {
+          path: 'formulas/:id/batch',
+          lazy: async () => ({ Component: (await import('./features/batch/BatchPage')).BatchPage }),
+        },
+        {
+          path: 'formulas/:id/batch/:batchId',
+          lazy: async () => ({ Component: (await import('./features/batch/BatchRunPage')).BatchRunPage }),
+        },
+        {
+          path: 'formulas/:id/serve',
+          lazy: async () => ({ Component: (await import('./features/serve/ServePage')).ServePage }),
+        },
+        {
+          path: 'formulas/:id/share',
+          lazy: async () => ({ Component: (await import('./features/share/SharePage')).SharePage }),
+        },
+        {
+          path: 'import',
+          lazy: async () => ({ Component: (await import('./features/share/ImportPage')).ImportPage }),
+        },
+        {
+          path: 'plan',
+          lazy: async () => ({ Component: (await import('./features/plan/PlanPage')).PlanPage }),
+        },
+        {
+          path: 'plan/week',
+          lazy: async () => ({ Component: (await import('./features/plan/WeekPage')).WeekPage }),
+        },
+        {
+          path: 'tables',
+          lazy: async () => ({ Component: (await import('./features/share/TablesPart')).TablesPart }),
+        },
+        {
+          path: 'toolmakers',
+          lazy: async () => ({
+            Component: (await import('./features/share/ToolmakersPage')).ToolmakersPage,
+          }),
+        },
+        {
+          path: 'batches',
+          lazy: async () => ({ Component: (await import('./features/batch/DayPage')).DayPage }),
+        },
+        {
+          path: 'formulas/:id/versions',
+          lazy: async () => ({ Component: (await import('./features/versions/VersionsPage')).VersionsPage }),
+        },
+        {
+          path: 'formulas/:id/log',
+          lazy: async () => ({ Component: (await import('./features/log/LogPage')).LogPage }),
+        },
+        {
+          path: 'log',
+          lazy: async () => ({ Component: (await import('./features/log/KitchenLogPage')).KitchenLogPage }),
+        },
+        {
+          path: 'from-pantry',
+          lazy: async () => ({
+            Component: (await import('./features/fromPantry/FromPantryPage')).FromPantryPage,
+          }),
+        },
+        {
+          path: 'pantry',
+          lazy: async () => ({ Component: (await import('./features/pantry/PantryPage')).PantryPage }),
+        },
+        {
+          path: 'pantry/:id',
+          lazy: async () => ({
+            Component: (await import('./features/pantry/IngredientPage')).IngredientPage,
+          }),
+        },
+        {
+          path: 'side-by-side',
+          lazy: async () => ({
+            Component: (await import('./features/sideBySide/PanelsPage')).PanelsPage,
+          }),
+        },
+        {
+          path: 'side-by-side/:id',
+          lazy: async () => ({ Component: (await import('./features/sideBySide/PanelPage')).PanelPage }),
+        },
+        {
+          path: 'measures',
+          lazy: async () => ({ Component: (await import('./features/measures/MeasuresPage')).MeasuresPage }),
+        },
+        {
+          path: 'settings',
+          lazy: async () => ({ Component: (await import('./features/settings/SettingsPage')).SettingsPage }),
+        },
+        { path: '*', element: <Nowhere /> },
+      ],
+      HydrateFallback: () => null,
+    },
+  ]);
 
 function Nowhere() {
   return (

@@ -1,4 +1,5 @@
 /** Remedies, misses and swaps in a cook's words. Rendered here and nowhere else; amounts are given as text. */
+import { sentencesNow, spoken } from './tongue';
 import type { Ingredient } from '#core/ingredient';
 import type { PalateKey } from '#core/palate';
 import { MEASURE_WORDS, sayMeasure } from './palate';
@@ -27,9 +28,10 @@ const small = ({ name }: Ingredient): string => {
 };
 
 const listed = (words: readonly string[]): string =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+  sentencesNow()?.listed(words) ??
+  (words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`);
 
-export const COMPLAINT_WORDS: Readonly<Record<Complaint, string>> = {
+export const COMPLAINT_WORDS: Readonly<Record<Complaint, string>> = spoken('complaints', {
   'into-band': 'Into balance',
   'too-sharp': 'Too sharp',
   'needs-acid': 'Needs acid',
@@ -46,10 +48,12 @@ export const COMPLAINT_WORDS: Readonly<Record<Complaint, string>> = {
   'too-hot': 'Too hot',
   'strong-mustard': 'Too much mustard',
   bitter: 'Bitter oil',
-};
+});
 
 /** What a mouth says of a jar: "Needs salt, a little sweet". */
 export function sayComplaints(said: readonly Asked[]): string {
+  const other = sentencesNow()?.complaints(said);
+  if (other !== undefined) return other;
   const words = said.map(({ complaint, severity }) => {
     const word = COMPLAINT_WORDS[complaint].toLowerCase();
     return severity === 1 ? `a touch ${word.replace(/^too /, 'too ')}` : word;
@@ -69,13 +73,22 @@ const HAND_WORDS: Readonly<Partial<Record<Unit, readonly [one: string, more: str
 
 /** "two pinches", "a squeeze", "1½ tbsp", "85 g". */
 export function sayGesture({ unit, count }: Pick<Gesture, 'unit' | 'count'>): string {
+  const other = sentencesNow()?.gesture({ unit, count });
+  if (other !== undefined) return other;
   const words = HAND_WORDS[unit];
   if (!words) return `${formatCount(count)} ${unit}`;
   return `${COUNT_WORDS[count] ?? String(count)} ${words[count === 1 ? 0 : 1]}`;
 }
 
 /** "two pinches of salt", "1 tbsp honey", "a yolk". */
-export function sayDose({ mayAdd: { ingredient }, massG, gesture }: Dose, say: SayAmount = inGrams): string {
+export function sayDose(dose: Dose, say: SayAmount = inGrams): string {
+  const {
+    mayAdd: { ingredient },
+    massG,
+    gesture,
+  } = dose;
+  const other = sentencesNow()?.dose(dose, say(massG, ingredient), gesture ? sayGesture(gesture) : '');
+  if (other !== undefined) return other;
   if (!gesture || gesture.unit === 'g') return `${say(massG, ingredient)} ${small(ingredient)}`;
   if (gesture.unit === 'yolk') return sayGesture(gesture);
   return `${sayGesture(gesture)} ${HAND_WORDS[gesture.unit] ? 'of ' : ''}${small(ingredient)}`;
@@ -91,8 +104,13 @@ export function sayEnough(dose: Dose): string | null {
   if (!gesture || enoughG == null || gesture.unit === 'g') return null;
   const one = gesture.massG / gesture.count;
   const most = Math.floor(enoughG / one + 1e-6);
-  if (most <= gesture.count || enoughG <= massG * ENOUGH_IS_HERE)
-    return `More ${small(dose.mayAdd.ingredient)} than that is too far.`;
+  const isHere = most <= gesture.count || enoughG <= massG * ENOUGH_IS_HERE;
+  const other = sentencesNow()?.enough(
+    dose.mayAdd.ingredient.name,
+    isHere ? null : sayDose({ ...dose, gesture: { ...gesture, count: most } }),
+  );
+  if (other !== undefined) return other;
+  if (isHere) return `More ${small(dose.mayAdd.ingredient)} than that is too far.`;
   return `Too far beyond ${sayDose({ ...dose, gesture: { ...gesture, count: most } })}.`;
 }
 const ENOUGH_IS_HERE = 1.05;
@@ -120,6 +138,20 @@ export function sayImpossible(
   say: SayAmount = inGrams,
   aQuarter = false,
 ): string {
+  const other = sentencesNow()?.impossible(
+    moreRoom
+      ? {
+          kind: 'room',
+          ml: Math.ceil(moreRoom.volumeMl),
+          doses: sayDoses(moreRoom.doses, say),
+          aQuarter,
+        }
+      : inTheWay.length > 0
+        ? { kind: 'in-the-way', measures: inTheWay }
+        : { kind: 'nothing' },
+    dilution && { share: dilution.replaceFraction, by: dilution.by.name },
+  );
+  if (other !== undefined) return other;
   const why = ((): string => {
     if (moreRoom) {
       const ml = Math.ceil(moreRoom.volumeMl);
@@ -198,11 +230,11 @@ export const PLAN_WORDS: Readonly<Record<PlanId, string>> = {
 };
 
 /** What helps besides an addition; common practice. */
-export const ASIDE_WORDS: Readonly<Partial<Record<Complaint, string>>> = {
+export const ASIDE_WORDS: Readonly<Partial<Record<Complaint, string>>> = spoken('asides', {
   'harsh-garlic': 'Next time leave the garlic 10 minutes in the acid before the oil, or blanch it.',
   bitter: 'Next time blend a neutral oil and fold the extra-virgin in by hand.',
   'too-hot': 'It grows hotter as it rests. Taste again in ten minutes.',
-};
+});
 
 const LOST_SHARES: readonly (readonly [number, string])[] = [
   [0.87, 'nine tenths'],

@@ -1,4 +1,5 @@
 /** The first sentence of a screen: one thing, in plain words. */
+import { sentencesNow } from './tongue';
 import { degreeOf, type Degree, type Finding } from '#core/balance';
 import type { PalateKey, Verdict, VerdictReason } from '#core/palate';
 import { sayCaution } from './safety';
@@ -43,10 +44,12 @@ const OFF: Readonly<Record<PalateKey, { readonly low: Degrees; readonly high: De
 export const sayOff = (
   { measure, direction }: Pick<VerdictReason, 'measure' | 'direction'>,
   degree: Degree,
-): string => OFF[measure][direction][degree];
+): string => sentencesNow()?.off({ measure, direction }, degree) ?? OFF[measure][direction][degree];
 
 /** "Right", or the two weightiest things that are off. */
 export function sayWhy({ reasons }: Pick<Verdict, 'reasons'>): string {
+  const other = sentencesNow()?.why(reasons.slice(0, 2).map((reason) => sayOff(reason, degreeOf(reason))));
+  if (other !== undefined) return other;
   if (reasons.length === 0) return 'Right';
   return capital(
     reasons
@@ -76,6 +79,8 @@ const whole = (before: string): FirstSentence => ({ before, style: null, after: 
 
 /** @param fitted nobody chose the style: it fits best */
 export function sayFinding(finding: Finding, fitted: boolean): FirstSentence {
+  const other = sentencesNow()?.finding(finding, fitted, (caution) => sayCaution(caution).what);
+  if (other !== undefined) return other;
   switch (finding.kind) {
     case 'empty':
       return whole('Nothing in the jar yet. Type the first thing that goes in.');

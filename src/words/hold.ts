@@ -1,4 +1,5 @@
 /** The hold in a cook's words, never with more digits than it deserves. Rendered here and nowhere else. */
+import { sentencesNow, spoken } from './tongue';
 import type { EmulsifierKind } from '#core/ingredient';
 import type { Tool } from '#core/formula';
 import {
@@ -13,7 +14,7 @@ import {
   type Trouble,
 } from '#core/emulsion';
 
-export const TOOL_WORDS: Readonly<Record<Tool, string>> = {
+export const TOOL_WORDS: Readonly<Record<Tool, string>> = spoken('tools', {
   fork: 'Fork',
   shake: 'Jar, shaken',
   whisk: 'Hand whisk',
@@ -23,7 +24,7 @@ export const TOOL_WORDS: Readonly<Record<Tool, string>> = {
   blender: 'Blender',
   stick: 'Stick blender',
   'stick-pro': 'Large stick blender',
-};
+});
 
 const [MINUTE, HOUR, DAY] = [60, 3600, 86_400];
 const FRACTIONS: readonly (readonly [number, string])[] = [
@@ -36,6 +37,8 @@ const FRACTIONS: readonly (readonly [number, string])[] = [
 
 /** "about 2½ h", "40 min", "3 days": two figures at most; below a minute "less than a minute". */
 export function sayDuration(seconds: number): string {
+  const other = sentencesNow()?.duration(seconds);
+  if (other !== undefined) return other;
   if (seconds < MINUTE) return 'less than a minute';
   if (seconds < 1.5 * HOUR) {
     const minutes = seconds / MINUTE;
@@ -58,6 +61,8 @@ const LAYER_WORDS = { watery: 'a watery layer shows at the bottom', oil: 'oil sh
 
 /** One sentence of one finding: "Holds about 2½ h (1 to 6 h), then a watery layer shows at the bottom; shake again." */
 export function sayHold(hold: Hold): string {
+  const other = sentencesNow()?.hold(hold);
+  if (other !== undefined) return other;
   const { medianS, lowS, highS, firstLayer, state } = hold;
   if (state.split) {
     const holder = state.mainEmulsifier === 'none' ? 'water' : BINDER_WORDS[state.mainEmulsifier];
@@ -105,7 +110,13 @@ export function sayMixed(hold: Hold): string {
 }
 
 /** "pours like cream", or both where it may be either. */
-export function sayThickness({ class: is, classes: [thin, thick] }: Thickness): string {
+export function sayThickness(thickness: Thickness): string {
+  const other = sentencesNow()?.thick(thickness);
+  if (other !== undefined) return other;
+  const {
+    class: is,
+    classes: [thin, thick],
+  } = thickness;
   if (thin === thick) return THICKNESS_WORDS[is];
   return `${THICKNESS_WORDS[thin]} to ${THICKNESS_WORDS[thick]}`;
 }
@@ -116,6 +127,8 @@ const WORTH_SAYING = 1.15;
 /** "From coats a spoon to pours like cream; holds about half as long." Empty where neither changes; null: nothing separates. */
 export function sayHoldMove(before: Hold | null, after: Hold | null): string {
   if (!after) return '';
+  const other = sentencesNow()?.holdMove(before, after);
+  if (other !== undefined) return other;
   if (after.state.split && !before?.state.split) return 'It would split.';
   const parts: string[] = [];
   const [was, is] = [before?.state.thickness.class, after.state.thickness.class];
@@ -130,7 +143,7 @@ export function sayHoldMove(before: Hold | null, after: Hold | null): string {
   return text === '' ? 'Holds and pours as before.' : `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
 }
 
-export const BINDER_WORDS: Readonly<Record<EmulsifierKind, string>> = {
+export const BINDER_WORDS: Readonly<Record<EmulsifierKind, string>> = spoken('binders', {
   yolk: 'yolk',
   milk: 'dairy',
   lecithin: 'lecithin',
@@ -138,7 +151,7 @@ export const BINDER_WORDS: Readonly<Record<EmulsifierKind, string>> = {
   protein: 'protein',
   weak: 'weak binders',
   none: 'nothing',
-};
+});
 
 export const LIMIT_WORDS: Readonly<Record<LimitedBy, string>> = {
   drops: 'The drops are coarse: they rise fast. A finer tool or longer mixing helps most.',
@@ -150,14 +163,14 @@ export const LIMIT_WORDS: Readonly<Record<LimitedBy, string>> = {
   nothing: 'Nothing limits it within two weeks.',
 };
 
-export const THICKNESS_WORDS: Readonly<Record<ThicknessClass, string>> = {
+export const THICKNESS_WORDS: Readonly<Record<ThicknessClass, string>> = spoken('thickness', {
   runny: 'runny',
   'pours-like-cream': 'pours like cream',
   'coats-a-spoon': 'coats a spoon',
   spoonable: 'spoonable',
   'holds-its-shape': 'holds its shape',
   stiff: 'stiff',
-};
+});
 
 export const OIL_STATE_WORDS: Readonly<Record<OilState, string>> = {
   clear: 'stays clear in the fridge',
@@ -182,6 +195,8 @@ const PACE_WORDS: Readonly<Record<Pace, string>> = {
 
 /** "the first 25 ml in drops (40 s), 180 ml in a thin thread (2 min)". */
 export function sayPour(plan: PourPlan, tool: Tool): string {
+  const other = sentencesNow()?.pour(plan, tool);
+  if (other !== undefined) return other;
   if (plan.status === 'all-at-once') {
     return tool === 'shake'
       ? 'Everything into the jar, then shake.'

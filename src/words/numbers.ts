@@ -1,4 +1,5 @@
 /** Numbers for the screen. The only place where fractions become per cent. */
+import { sentencesNow } from './tongue';
 import { sensibleDecimals, type DecimalSign } from '#core/quantity';
 
 export interface NumberStyle {
@@ -47,7 +48,8 @@ export function formatSpan(
 }
 
 /** "Red wine vinegar 6 %" inside a sentence: "red wine vinegar 6 %". */
-export const inSentence = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
+export const inSentence = (name: string): string =>
+  sentencesNow()?.inSentence(name) ?? name.charAt(0).toLowerCase() + name.slice(1);
 
 /** "€ 2.35": the kitchen's own sign, two decimals. */
 export const formatMoney = (amount: number, style: NumberStyle & { readonly currency: string }): string =>

@@ -1,4 +1,5 @@
 /** The measures in a cook's words, with the numbers trade people use. Rendered here and nowhere else. */
+import { spoken } from './tongue';
 import {
   A_HAIR,
   bandOfScore,
@@ -35,7 +36,7 @@ const index = (title: string, low: string, high: string, unit = '', decimals = 1
   factor: 1,
 });
 
-export const MEASURE_WORDS: Readonly<Record<PalateKey, MeasureWords>> = {
+export const MEASURE_WORDS: Readonly<Record<PalateKey, MeasureWords>> = spoken('measures', {
   acid: percent('Sharpness', 'acid', 'mild', 'sharp', 2),
   ratio: index('Oil to acid', 'lean in oil', 'oily', ': 1'),
   salt: percent('Salt', 'salt', 'flat', 'salty', 2),
@@ -47,7 +48,7 @@ export const MEASURE_WORDS: Readonly<Record<PalateKey, MeasureWords>> = {
   heat: percent('Heat', 'as chilli', 'faint', 'hot', 3),
   mustard: percent('Mustard bite', 'as mustard', 'faint', 'strong', 2),
   bitter: percent('Bitter oil', 'extra-virgin-like', 'mild', 'bitter if blended hard', 0),
-};
+});
 
 /** The number as shown, without its unit; decimal point. */
 export function sayMeasure(key: PalateKey, value: number): string {

@@ -1,4 +1,5 @@
 /** Cautions, pH, allergens and keeping as sentences: made here and nowhere else. Short, what to do, never "safe". */
+import { sentencesNow, spoken } from './tongue';
 import type { Ingredient } from '#core/ingredient';
 import {
   THRESHOLDS,
@@ -40,7 +41,7 @@ interface SaidCaution {
 }
 type CautionWords = SaidCaution | ((caution: CautionRecord) => SaidCaution);
 
-const CAUTION_WORDS: Readonly<Record<CautionCode, CautionWords>> = {
+const CAUTION_WORDS: Readonly<Record<CautionCode, CautionWords>> = spoken('cautions', {
   infused_oil: ({ value, ingredients }) => ({
     what: `${capital(names(ingredients, PLANT))} under oil, and not known to be acid enough: make it fresh, keep it at 5 °C or below and throw it away after ${Math.min(value ?? 4, THRESHOLDS.garlicOilDays.value)} days.`,
     why: 'Botulinum grows under oil without air and without smell, and heat spares its spores. A pH means nothing in oil.',
@@ -130,7 +131,7 @@ const CAUTION_WORDS: Readonly<Record<CautionCode, CautionWords>> = {
     what: 'An estimate, no certificate: your local code and a licensed professional decide.',
     why: 'Limits differ by country, by guest and by what your own kitchen can show.',
   },
-};
+});
 
 /** Two sentences at most: what to do, and why. */
 export function sayCaution(caution: CautionRecord): SaidCaution {
@@ -140,6 +141,8 @@ export function sayCaution(caution: CautionRecord): SaidCaution {
 
 /** As short as a label asks. Null: never on a label. */
 function shortCaution({ code, ingredients }: CautionRecord): string | null {
+  const other = sentencesNow();
+  if (other) return other.shortCaution({ code, ingredients });
   switch (code) {
     case 'raw_egg':
       return 'Raw egg: not for young, old, pregnant or ill guests';
@@ -213,7 +216,9 @@ export const allergenNames = ({ eu14, mayBeIn, probableEu14, missing }: Allergen
     mayBe: mayBeIn.map(({ allergen }) => allergen),
   });
 
-const sayAllergenNames = ({
+const sayAllergenNames = (found: SafetyRecord['allergens']): readonly string[] =>
+  sentencesNow()?.allergens(found) ?? allergenWords(found);
+const allergenWords = ({
   certain,
   probable,
   mayBe,
@@ -225,7 +230,7 @@ const sayAllergenNames = ({
   ...mayBe.map((allergen) => `perhaps ${allergen}`),
 ];
 
-const LIMIT_WORDS: Record<LimitName, string> = {
+const LIMIT_WORDS: Record<LimitName, string> = spoken('limits', {
   avocado: 'avocado',
   raw_egg: 'raw egg',
   sprouts: 'raw sprouts',
@@ -250,15 +255,17 @@ const LIMIT_WORDS: Record<LimitName, string> = {
   tcs: 'sour, and not sour enough for longer',
   weak_acid: 'only a little acid holds it',
   shelf: 'nothing in it sets a shorter time',
-};
+});
 /** What sets the days: "raw garlic or onion". */
 export const sayLimit = ({ limit }: Pick<Keeping, 'limit'>): string => LIMIT_WORDS[limit];
 
 /** "5 °C or below" or "closed, cool and dark". */
 export const sayStorage = ({ cold }: Pick<Keeping, 'cold'>): string =>
-  cold ? 'at 5 °C or below' : 'closed, cool and dark';
+  sentencesNow()?.storage(cold) ?? (cold ? 'at 5 °C or below' : 'closed, cool and dark');
 
 export function sayKeeping(keeping: Keeping): string {
+  const other = sentencesNow()?.keeping(keeping, LIMIT_WORDS[keeping.limit]);
+  if (other !== undefined) return other;
   const { days, limit, ingredients } = keeping;
   const word = days === 1 ? 'the day it is made' : `${days} days, counting the day it is made`;
   const why = limit === 'under_oil' ? `${names(ingredients, PLANT)} under oil` : LIMIT_WORDS[limit];
@@ -299,6 +306,8 @@ export function saySafetyOfTheDay(safety: SafetyOfTheDay): {
 const OPEN_LIST_OF_SHAPE_1 = String.raw`not complete`;
 const sayContains = (allergens: readonly string[], isComplete: boolean): string => {
   const list = allergens.join(', ');
+  const other = sentencesNow()?.contains(list, isComplete);
+  if (other !== undefined) return other;
   if (!isComplete) return `Allergens ${list}`;
   return list === '' ? 'No listed allergens known' : `Contains: ${list}`;
 };

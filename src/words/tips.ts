@@ -1,4 +1,5 @@
 /** Making and rescue steps as sentences: what to do, with the number. */
+import { sentencesNow } from './tongue';
 import { type MakingTip, type PourPlan, type RescueStep } from '#core/emulsion';
 import { TOOL_WORDS, sayDuration, sayPour, sayStages } from './hold';
 import type { Ingredient, IngredientId } from '#core/ingredient';
@@ -11,6 +12,8 @@ const names = (ingredients: readonly Ingredient[]): string => {
 const toFive = (ml: number): number => Math.max(5, Math.round(ml / 5) * 5);
 
 export function sayTip(tip: MakingTip): string {
+  const other = sentencesNow()?.tip(tip);
+  if (other !== undefined) return other;
   switch (tip.code) {
     case 'toast-seeds':
       return `Toast the ${names(tip.ingredients)} dry, let them cool.`;
@@ -54,6 +57,8 @@ export function sayStep(
   nameOf: (id: IngredientId) => string,
   amount: (massG: number, id: IngredientId) => string,
 ): string {
+  const other = sentencesNow()?.rescue(step, { nameOf, amount });
+  if (other !== undefined) return other;
   switch (step.code) {
     case 'new-base':
       return `In a clean bowl: ${amount(step.massG, step.ingredientId)} ${nameOf(step.ingredientId)} and ${toFive(step.waterMl)} ml water, whisked smooth. Do not just whisk the broken one harder.`;

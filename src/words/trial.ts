@@ -1,4 +1,5 @@
 /** Tastings and jars in a cook's words. Rendered here and nowhere else. */
+import { sentencesNow, spoken } from './tongue';
 import { TOOL_WORDS } from './hold';
 import { COMPLAINT_WORDS } from './balance';
 import type { Tool } from '#core/formula';
@@ -19,7 +20,7 @@ import {
 import { inSentence } from './numbers';
 import { sayStep } from './tips';
 
-export const ROW_WORDS: Readonly<Record<TasteRow, readonly [low: string, high: string]>> = {
+export const ROW_WORDS: Readonly<Record<TasteRow, readonly [low: string, high: string]>> = spoken('rows', {
   acid: ['needs acid', 'too sharp'],
   salt: ['needs salt', 'too salty'],
   sweet: ['needs sweet', 'too sweet'],
@@ -27,21 +28,23 @@ export const ROW_WORDS: Readonly<Record<TasteRow, readonly [low: string, high: s
   body: ['too thin', 'too thick'],
   bite: ['faint', 'too harsh or hot'],
   bitter: ['fine', 'bitter'],
-};
-export const BITE_WORDS: Readonly<Record<Bite, string>> = {
+});
+export const BITE_WORDS: Readonly<Record<Bite, string>> = spoken('bites', {
   garlic: 'garlic',
   onion: 'onion',
   chilli: 'chilli',
   mustard: 'mustard',
-};
-export const ON_WORDS: Readonly<Record<TastedOn, string>> = {
+});
+export const ON_WORDS: Readonly<Record<TastedOn, string>> = spoken('on', {
   leaf: 'on a leaf',
   spoon: 'on a spoon',
   dish: 'on the dish',
-};
+});
 
 /** "Too sharp 2, needs salt 1, on a leaf"; "right, on a leaf". */
 export function sayTasting(tasting: Tasting): string {
+  const other = sentencesNow()?.tasting(tasting);
+  if (other !== undefined) return other;
   const said = complaintsOf(tasting).map(
     ({ complaint, severity }) => `${COMPLAINT_WORDS[complaint].toLowerCase()} ${severity}`,
   );
@@ -75,6 +78,8 @@ export interface StepWords {
 
 /** "Leave the shallot in the acid", "pour 1 of 3". */
 export function sayStepNote(note: StepNote, { nameOf, amount }: StepWords): string {
+  const other = sentencesNow()?.stepNote(note, { nameOf, amount });
+  if (other !== undefined) return other;
   const plain = (id: IngredientId): string => nameOf(id).split(',')[0]!.toLowerCase();
   switch (note.code) {
     case 'steep':
@@ -90,7 +95,7 @@ export function sayStepNote(note: StepNote, { nameOf, amount }: StepWords): stri
   }
 }
 
-export const WAY_WORDS: Readonly<Record<PlanWay | AddedWay, string>> = {
+export const WAY_WORDS: Readonly<Record<PlanWay | AddedWay, string>> = spoken('ways', {
   'other-loads': 'made good in the other loads',
   'the-rest': 'the rest',
   additions: 'additions',
@@ -100,11 +105,14 @@ export const WAY_WORDS: Readonly<Record<PlanWay | AddedWay, string>> = {
   rescue: 'saving it',
   'without-rescue': 'went on without',
   'kept-aside': 'kept aside',
-};
+});
 
 /** "Close and shake", "Whisk the base smooth": what a step asks for, without its time. */
-export function sayDeed({ deed, said, note }: DoStep, tool: Tool, words: StepWords): string {
+export function sayDeed(step: DoStep, tool: Tool, words: StepWords): string {
+  const { deed, said, note } = step;
   if (said) return said;
+  const other = sentencesNow()?.deed(step, tool, words);
+  if (other !== undefined) return other;
   if (note) return sayStepNote(note, words);
   switch (deed) {
     case 'stir':
@@ -122,8 +130,8 @@ export function sayDeed({ deed, said, note }: DoStep, tool: Tool, words: StepWor
   }
 }
 
-export const SIGHT_WORDS: Readonly<Record<Sight, string>> = {
+export const SIGHT_WORDS: Readonly<Record<Sight, string>> = spoken('sights', {
   fine: 'still fine',
   'thin-layer': 'a thin layer',
   split: 'split',
-};
+});

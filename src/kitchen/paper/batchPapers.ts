@@ -59,7 +59,9 @@ export function labelOf({
   return {
     name: batch.formulaName ?? paperWords.dressing,
     version: `v${batch.version}`,
-    madeAt: batch.whole ? formatMoment(batch.whole.at, reader) : `${formatDay(batch.day, reader)} (planned)`,
+    madeAt: batch.whole
+      ? formatMoment(batch.whole.at, reader)
+      : paperWords.plannedOnly(formatDay(batch.day, reader)),
     useBy: formatDay(useBy.day, reader),
     keepAt: keepAt(batch),
     allergens: said.contains,

@@ -8,11 +8,13 @@ import { pullOfBatches } from '#kitchen/batch';
 import { labelOf, pullSheetOf, sheetOf } from '#kitchen/paper';
 import { catalogueWith, type Pantry } from '#kitchen/reading';
 import type { Reader } from '#words/numbers';
+import type { Tongue } from '#words/tongue';
 import { labelWords } from '#words/screens/label';
 import type { BatchStore } from '../features/batches/store';
 import type { FormulaStore } from '../features/formulas/store';
 import type { KitchenStore } from '../features/kitchen/store';
 import { printLabels } from './label';
+import { inTongue } from './inTongue';
 import { printSheet } from './sheet';
 
 export interface PaperStores {
@@ -24,6 +26,7 @@ export interface LabelAsk {
   readonly size: string;
   readonly copies: number;
   readonly skip: number;
+  readonly tongue: Tongue;
 }
 
 export class BatchPaper {
@@ -41,10 +44,16 @@ export class BatchPaper {
     return printSheet(sheetOf({ batch, catalogue, settings, vessels, reader }), this.now());
   }
 
-  async labels(batch: BatchRecord, { size, copies, skip }: LabelAsk, reader: Reader): Promise<Buffer> {
+  async labels(
+    batch: BatchRecord,
+    { size, copies, skip, tongue }: LabelAsk,
+    reader: Reader,
+  ): Promise<Buffer> {
     const settings = await this.stores.kitchen.settings();
-    const words = labelOf({ batch, settings, reader });
-    return printLabels(words, labelSizeOf(size)!, copies, skip, this.now());
+    return inTongue(tongue, () => {
+      const words = labelOf({ batch, settings, reader });
+      return printLabels(words, labelSizeOf(size)!, copies, skip, this.now());
+    });
   }
 
   async pullList(batch: BatchRecord, reader: Reader): Promise<Buffer> {

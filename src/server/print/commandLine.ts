@@ -41,7 +41,7 @@ export async function printToFile(
       const paper = new BatchPaper(stores, options.now);
       if (kind === 'sheet') return paper.sheet(batch, {});
       if (kind === 'pull-list') return paper.pullList(batch, {});
-      return paper.labels(batch, { size, copies: batch.plan.storage?.count ?? 1, skip: 0 }, {});
+      return paper.labels(batch, { size, copies: batch.plan.storage?.count ?? 1, skip: 0, tongue: 'en' }, {});
     },
   );
   writeFileSync(`${file}.part`, bytes);

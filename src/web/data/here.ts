@@ -4,6 +4,7 @@
  */
 import { useSyncExternalStore } from 'react';
 import { readAs } from '#words/numbers';
+import { speak, TONGUES, type Tongue } from '#words/tongue';
 
 export interface Here {
   readonly decimalSign: 'point' | 'comma' | null;
@@ -15,6 +16,8 @@ export interface Here {
   /** The key of the foot switch, as `KeyboardEvent.key`; null: none was taught. */
   readonly footKey: string | null;
   readonly light: Light;
+  /** What the station speaks here. */
+  readonly tongue: Tongue;
 }
 
 export const LIGHTS = ['system', 'day', 'night'] as const;
@@ -28,6 +31,7 @@ const NOTHING_CHOSEN: Here = {
   singleKeys: true,
   footKey: null,
   light: 'system',
+  tongue: 'en',
 };
 
 /** Read by hand: a page must not wait for a schema library to know how to write a number. */
@@ -41,6 +45,7 @@ function kept(): Here {
       singleKeys: found.singleKeys !== false,
       footKey: typeof found.footKey === 'string' && found.footKey !== '' ? found.footKey : null,
       light: LIGHTS.find((light) => light === found.light) ?? 'system',
+      tongue: TONGUES.find((tongue) => tongue === found.tongue) ?? 'en',
     };
   } catch {
     // A browser that keeps nothing follows the kitchen.
@@ -100,3 +105,20 @@ export const useHere = (): Here =>
     },
     () => chosen,
   );
+
+/** Before anything is drawn: the words of the language that was chosen here. What cannot be fetched is said in English. */
+export async function speakHere(): Promise<void> {
+  if (chosen.tongue === 'en') return;
+  try {
+    const { GERMAN } = await import('#words/de/index');
+    speak(GERMAN);
+    document.documentElement.lang = GERMAN.tongue;
+  } catch {
+    // Away from the server, and never fetched before.
+  }
+}
+/** Another language from now on: all that stands on the page is said anew. */
+export function chooseTongue(tongue: Tongue): void {
+  choose({ tongue });
+  window.location.reload();
+}

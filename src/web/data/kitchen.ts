@@ -4,6 +4,7 @@ import { DEFAULT_SETTINGS, SETTINGS_ID, type OwnIngredient, type Settings } from
 import { withMade } from '#core/reckoning';
 import { STARTING_VESSELS } from '#core/vessel';
 import { catalogueWith, contextFor, type Kitchen, type Pantry } from '#kitchen/reading';
+import { sayIngredient, sayVessel, tongueNow } from '#words/tongue';
 import { useHere } from './here';
 import { useOpenDocs, withOpen } from './openDocs';
 import { useOwnMeasures } from './ownMeasures';
@@ -60,4 +61,20 @@ export function useKitchen(): Kitchen {
     () => ({ settings, readAmountsWith: kept.decimalSign, vessels, catalogue, pantry, own: measures }),
     [settings, kept.decimalSign, vessels, catalogue, pantry, measures],
   );
+}
+
+/** The same with its things called as the station calls them; what is typed is read by either name. */
+export function useSpokenKitchen(): Kitchen {
+  const kitchen = useKitchen();
+  return useMemo(() => {
+    if (tongueNow() === 'en') return kitchen;
+    const catalogue = new Map(
+      [...kitchen.catalogue].map(([id, one]) => {
+        const name = sayIngredient(one.name);
+        return [id, name === one.name ? one : { ...one, name, aliases: [...one.aliases, one.name] }] as const;
+      }),
+    );
+    const vessels = kitchen.vessels.map((vessel) => ({ ...vessel, name: sayVessel(vessel.name) }));
+    return { ...kitchen, catalogue, vessels };
+  }, [kitchen]);
 }

@@ -1,15 +1,10 @@
 import { partsWords } from '#words/screens/parts';
 import { NavLink } from 'react-router';
 
-export const STAGES = [
-  { path: 'compose', label: partsWords.compose },
-  { path: 'make', label: partsWords.make },
-  { path: 'taste', label: partsWords.taste },
-  { path: 'batch', label: partsWords.batch },
-  { path: 'serve', label: partsWords.serve },
-  { path: 'versions', label: partsWords.versions },
-  { path: 'log', label: partsWords.log },
-] as const;
+const PATHS = ['compose', 'make', 'taste', 'batch', 'serve', 'versions', 'log'] as const;
+/** In the language that is spoken when they are drawn. */
+export const stages = (): readonly { readonly path: (typeof PATHS)[number]; readonly label: string }[] =>
+  PATHS.map((path) => ({ path, label: partsWords[path] }));
 
 /** The stages of one formula, in working order. */
 export function FormulaStages({ id }: { id: string }) {
@@ -18,7 +13,7 @@ export function FormulaStages({ id }: { id: string }) {
       aria-label={partsWords.stages}
       className="flex max-w-full overflow-x-auto border-b-2 border-rule [scrollbar-width:none]"
     >
-      {STAGES.map(({ path, label }) => (
+      {stages().map(({ path, label }) => (
         <NavLink
           key={path}
           to={`/formulas/${id}/${path}`}

@@ -1,10 +1,12 @@
 import { Search } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
-import { NavLink, Outlet } from 'react-router';
+import { NavLink, Outlet, useLocation } from 'react-router';
 import { frameWords } from '#words/screens/frame';
 import { useSessionQuery, useSettingsQuery } from '../data/kitchenApi';
 import { useSettings } from '../data/kitchen';
 import { CookChooser } from './CookChooser';
+import { NotInGerman } from './NotInGerman';
+import { isOfTheStation } from './ofTheStation';
 import { DropAnywhere } from './DropAnywhere';
 import { useLive } from '../sync/live';
 import { SyncState } from './SyncState';
@@ -13,10 +15,10 @@ import { Button } from '../ui/Button';
 import { sayKeys } from '../ui/shortcuts';
 import { WholePage } from './WholePage';
 
-const FindPanel = lazy(async () => ({ default: (await import('../features/find/FindPanel')).FindPanel }));
+const FindPanel = lazy(async () => ({ default: (await import('./find/FindPanel')).FindPanel }));
 const SignIn = lazy(async () => ({ default: (await import('./SignIn')).SignIn }));
 
-const PLACES = [
+const places = () => [
   { to: '/', label: frameWords.shelf },
   { to: '/pantry', label: frameWords.pantry },
   { to: '/batches', label: frameWords.batches },
@@ -24,12 +26,13 @@ const PLACES = [
   { to: '/measures', label: frameWords.myMeasures },
   { to: '/plan', label: frameWords.servicePlan },
   { to: '/settings', label: frameWords.settings },
-] as const;
+];
 
 /** The one frame: wordmark, places, who is cooking, the kitchen's name. */
 export function Frame() {
   const session = useSessionQuery(undefined, { refetchOnFocus: true }).data;
   const signedOut = session?.needed === true && !session.signedIn;
+  const { pathname } = useLocation();
   useLive(!signedOut);
   const { isError } = useSettingsQuery(undefined, { skip: signedOut });
   const data = useSettings();
@@ -66,7 +69,7 @@ export function Frame() {
               setOpen(false);
             }}
           >
-            {PLACES.map(({ to, label }) => (
+            {places().map(({ to, label }) => (
               <NavLink
                 key={to}
                 to={to}
@@ -114,13 +117,21 @@ export function Frame() {
           />
         </Suspense>
       )}
-      <main id="main" tabIndex={-1} className="mx-auto w-full max-w-[1880px] flex-1 px-3 py-3 sm:px-5">
+      <main
+        id="main"
+        tabIndex={-1}
+        lang={isOfTheStation(pathname) ? undefined : 'en'}
+        className="mx-auto w-full max-w-[1880px] flex-1 px-3 py-3 sm:px-5"
+      >
         {signedOut ? (
           <Suspense fallback={null}>
             <SignIn />
           </Suspense>
         ) : (
-          <Outlet />
+          <>
+            <NotInGerman />
+            <Outlet />
+          </>
         )}
       </main>
     </div>

@@ -5,7 +5,7 @@ import { focusHeading, keepFocus, pageHeading } from '../ui/focus';
 import { nextThing } from '../ui/nextThing';
 import { chooseKeys, shortcutsNow, useShortcuts, type Shortcut } from '../ui/shortcuts';
 import { useHere } from '../data/here';
-import { STAGES } from './FormulaStages';
+import { stages } from './FormulaStages';
 
 const KeyHelp = lazy(async () => ({ default: (await import('../ui/KeyHelp')).KeyHelp }));
 
@@ -50,7 +50,7 @@ export function WholePage({ onFind }: { onFind: () => void }) {
   const formula = /^\/formulas\/[^/]+/.exec(pathname)?.[0];
   useShortcuts([
     ...(formula
-      ? STAGES.map(({ path, label }, place): Shortcut => ({
+      ? stages().map(({ path, label }, place): Shortcut => ({
           keys: [`alt+${place + 1}`],
           inFields: true,
           does: frameWords.toStage(label),

@@ -1,5 +1,7 @@
 /** A batch being made: loads, temperatures, lots, papers, and its end. */
-export const batchRunWords = {
+import { spoken } from '../tongue';
+
+export const batchRunWords = spoken('batchRun', {
   rightItStaysOut: 'Right, and it stays out',
   stillAside: (what: string) => `Still aside: ${what}. Put it in above, or say that it stays out.`,
   toolnameFullLoad: (toolName: string) => `${toolName}, full load: `,
@@ -170,4 +172,4 @@ export const batchRunWords = {
   cost: 'Cost',
   printThePullList: 'Print the pull list',
   bySigned: (signed: string) => ` by ${signed}`,
-};
+});

@@ -1,5 +1,7 @@
 /** The frame around every page: doors, keys, notices, the device's work. */
-export const frameWords = {
+import { spoken } from '../tongue';
+
+export const frameWords = spoken('frame', {
   theKitchenSServerCannot: 'The kitchen’s server cannot be reached. Start it again, then try once more.',
   theKitchenSServerGave: 'The kitchen’s server gave no usable answer. Try once more.',
   ctrl: 'Ctrl',
@@ -38,6 +40,7 @@ export const frameWords = {
   noSound: 'No, silent',
   sound: 'Sound',
   letGoToBringIn: 'Let go: a recipe, a document, a table or a backup is brought in.',
+  notInThisLanguage: 'This page is in English.',
   find: 'Find',
   findAnything: 'Find anything',
   findAnythingKey: 'find a formula, an ingredient, a jar, a batch, a page or an action',
@@ -95,4 +98,4 @@ export const frameWords = {
   loadAgain: 'Load again',
   stopped: 'Stopped.',
   lookAgain: 'Look again',
-};
+});

@@ -1,5 +1,7 @@
 /** What stands on labels, strips and in printed margins. */
-export const labelWords = {
+import { spoken } from '../tongue';
+
+export const labelWords = spoken('label', {
   labelsBatchnumber: (batchNumber: string) => `Labels ${batchNumber}`,
   labelBatchnumber: (batchNumber: string) => `Label ${batchNumber}`,
   versionBatchBatchnumber: (version: string, batchNumber: string) => `${version} · batch ${batchNumber}`,
@@ -23,4 +25,4 @@ export const labelWords = {
   thereIsNoBatchBatchid: (batchId: string) => `There is no batch “${batchId}”. Its id stands in its address.`,
   kindOfBatchBatchidIs: (kind: string, batchId: string, file: string, ceil: number) =>
     `${kind} of batch ${batchId} is in ${file} (${ceil} kB).`,
-};
+});

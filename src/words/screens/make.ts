@@ -1,5 +1,7 @@
 /** Making a jar step by step. */
-export const makeWords = {
+import { spoken } from '../tongue';
+
+export const makeWords = spoken('make', {
   setUp: (volume: string, vessel: string, tool: string, kitchen: string) =>
     `${volume} in the ${vessel}; ${tool}; ${kitchen}.`,
   kitchenNotMeasured: 'the kitchen not measured',
@@ -94,4 +96,4 @@ export const makeWords = {
   theJar: 'The jar',
   lengthJars: (length: number) => `${length} jars`,
   formSoFarTaste: (form: string) => `${form} so far: taste`,
-};
+});

@@ -1,5 +1,7 @@
 /** Weighing in, and what to do when it came out otherwise. */
-export const makeWeighWords = {
+import { spoken } from '../tongue';
+
+export const makeWeighWords = spoken('makeWeigh', {
   twoRecordsOfOneStep: 'Two records of one step',
   stepnameWhichWeightCounts: (stepName: string) => `${stepName}: which weight counts?`,
   twoScreensRecordedThisStep: 'Two screens recorded this step at once. Both stay in the log.',
@@ -85,4 +87,4 @@ export const makeWeighWords = {
   oilTheSpoonFirstSo: 'oil the spoon first so that it slides off',
   amountAndHowFarOff: (amount: string, off: string, isShort: boolean) =>
     `${amount}, ${off} ${isShort ? 'short' : 'over'}`,
-};
+});

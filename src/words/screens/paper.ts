@@ -1,5 +1,7 @@
 /** What stands on paper. */
-export const paperWords = {
+import { spoken } from '../tongue';
+
+export const paperWords = spoken('paper', {
   putTogether: (what: readonly string[]) =>
     `Put in the ${what.length < 2 ? what[0]! : `${what.slice(0, -1).join(', ')} and ${what.at(-1)!}`}.`,
   stockNotKnown: 'stock not known',
@@ -7,6 +9,7 @@ export const paperWords = {
   n5COrBelow: '5 °C or below',
   coolDarkClosed: 'Cool, dark, closed',
   dressing: 'Dressing',
+  plannedOnly: (day: string) => `${day} (planned)`,
   weighOut: 'Weigh out',
   loadPartOfLength: (part: number, length: number) => `Load ${part} of ${length}`,
   formatvolumeInTheVesselname: (formatVolume: string, vesselName: string) =>
@@ -73,4 +76,4 @@ export const paperWords = {
   ingredientsC: 'Ingredients, °C',
   enough: 'enough',
   mixedC: 'Mixed, °C',
-};
+});

@@ -1,5 +1,7 @@
 /** What shared pieces of the pages say: the jar's log and cautions, measuring, saving a sauce, paper. */
-export const partsWords = {
+import { spoken } from '../tongue';
+
+export const partsWords = spoken('parts', {
   stopped: 'Stopped.',
   first: 'What to know first',
   chooseAStyle: 'Choose a style',
@@ -129,4 +131,4 @@ export const partsWords = {
   gramsOfWhat: (grams: string) => `about ${grams}`,
   log: 'Log',
   backToTheShelf: 'Back to the shelf',
-};
+});

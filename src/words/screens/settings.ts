@@ -31,6 +31,11 @@ export const settingsWords = {
   oneFileHoldsEverythingFormulas:
     'One file holds everything: formulas, versions, jars, batches, pantry, log, settings. Keep it on another machine.',
   saveABackup: 'Save a backup',
+  languageHere: 'Language at the station',
+  english: 'English',
+  german: 'Deutsch',
+  germanSpeaks:
+    'German speaks at Make, Taste and weigh-out, in timers, cautions and on labels; the rest is English.',
   restoreFromAFile: 'Restore from a file…',
   backupFile: 'Backup file',
   bringInARecipeOr: 'Bring in a recipe or a document',

@@ -1,5 +1,7 @@
 /** Tasting a jar and mending it. */
-export const tasteWords = {
+import { spoken } from '../tongue';
+
+export const tasteWords = spoken('taste', {
   makeItStepByStep: 'Make it step by step',
   freezeAsVNumberThe: (number: number) => `Save as version ${number}: the jar is made already`,
   aJarOfVNumber: (number: number) => `A jar of v${number} is made already`,
@@ -94,4 +96,4 @@ export const tasteWords = {
   anotherJar: 'Another jar',
   andClearly: ', clearly',
   justRight: 'right',
-};
+});

@@ -15,6 +15,7 @@ import { ApiError, parse } from '../../http/apiError';
 import { BatchPaper, type PaperStores } from '../../print/batchPaper';
 import { labelSizeOf } from '#core/paper';
 import { jarLabelOf } from '#kitchen/paper';
+import { inTongue } from '../../print/inTongue';
 import { printEach } from '../../print/label';
 import { printSheet } from '../../print/sheet';
 import type { ShelfBoard } from '../formulas/shelf';
@@ -61,7 +62,7 @@ export function printRoutes(
   });
 
   router.get('/print/labels', async (request, response) => {
-    const { language, timeZone, formulas, size, copies, skip } = parse(
+    const { language, timeZone, formulas, size, copies, skip, tongue } = parse(
       jarLabelQuerySchema,
       request.query,
       answersWords.labels,
@@ -71,10 +72,13 @@ export function printRoutes(
     if (records.length === 0) throw new ApiError('not-found', answersWords.thisFormulaIsNotOn);
     const { kitchen } = await atWork.now();
     const at = now();
-    const each = records.flatMap((record) =>
-      Array.from({ length: copies }, () => jarLabelOf(record, kitchen, at, reader)),
-    );
-    sendPdf(response, await printEach(each, labelSizeOf(size)!, skip, at), 'labels');
+    const pdf = inTongue(tongue, () => {
+      const each = records.flatMap((record) =>
+        Array.from({ length: copies }, () => jarLabelOf(record, kitchen, at, reader)),
+      );
+      return printEach(each, labelSizeOf(size)!, skip, at);
+    });
+    sendPdf(response, await pdf, 'labels');
   });
 
   // A formula is printed as it stands on the screen that asks, unsent changes included.

@@ -1,4 +1,5 @@
 import { sayLabelSize } from '#words/labels';
+import { tongueNow } from '#words/tongue';
 import { useState } from 'react';
 import type { BatchRecord } from '#contract';
 import { MOST_LABELS } from '#contract';
@@ -48,6 +49,7 @@ export function Papers({ batch }: { batch: BatchRecord }) {
             size,
             copies: String(copies),
             skip: String(onSheet ? skip : 0),
+            tongue: tongueNow(),
           });
         }}
       >

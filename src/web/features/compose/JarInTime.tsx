@@ -3,7 +3,7 @@ import { COLD_C, HOLD_DAYS, layersAt, ROOM_C, ROOM_LIMIT_S, type Hold } from '#c
 import { sayDuration, sayMixed } from '#words/hold';
 import type { Keeping } from '#core/safety';
 import type { Vessel } from '#core/vessel';
-import { Explained } from '../../ui/Explained';
+import { Explained } from '../../parts/Explained';
 import { composeHoldWords } from '#words/screens/composeHold';
 import { Jar, type JarPart } from '../../parts/drawing/Jar';
 import { ThicknessSpoon } from '../../parts/drawing/ThicknessSpoon';

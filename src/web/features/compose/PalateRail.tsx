@@ -2,7 +2,7 @@ import { memo, useMemo } from 'react';
 import type { PalateKey, Style } from '#core/palate';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import type { Settings } from '#contract';
-import { Explained } from '../../ui/Explained';
+import { Explained } from '../../parts/Explained';
 import { composeBalanceWords } from '#words/screens/composeBalance';
 import { formatPercent } from '#words/numbers';
 import { Profile } from '../../parts/drawing/Profile';

@@ -14,7 +14,7 @@ import { typedNumber } from '../../form/typed';
 import { useBeginJar } from '../../sync/beginJar';
 import { cookHere } from '../../sync/cook';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
-import { useKitchen } from '../../data/kitchen';
+import { useSpokenKitchen } from '../../data/kitchen';
 import { useKept } from '../../sync/useKept';
 import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
@@ -36,7 +36,7 @@ export function BeginMaking({
   onBegun: (jarId: string) => void;
 }) {
   const { formula } = working;
-  const kitchen = useKitchen();
+  const kitchen = useSpokenKitchen();
   const { settings } = kitchen;
   const jar = useBeginJar(working);
   const own = vesselOf(formula, kitchen.vessels);

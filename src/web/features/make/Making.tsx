@@ -3,7 +3,7 @@ import { deviationNote } from '#kitchen/repair';
 import { makeWords } from '#words/screens/make';
 import { useCounter } from '../../data/instruments';
 import type { Jar } from '../../data/jars';
-import { useKitchen } from '../../data/kitchen';
+import { useSpokenKitchen } from '../../data/kitchen';
 import { useScaleClaim } from '../../data/scale';
 import { JarCautions } from '../../parts/JarCautions';
 import { OutboxNotice } from '../../parts/OutboxNotice';
@@ -34,7 +34,7 @@ interface MakingProps {
 
 /** One step at a time: what is next, what the scale says, what is in the jar. */
 export function Making({ jar, batchMates, working, onAnother }: MakingProps) {
-  const kitchen = useKitchen();
+  const kitchen = useSpokenKitchen();
   const { catalogue, settings } = kitchen;
   const state = useJarState(jar, batchMates, working, kitchen);
   const { making, states, current, newest, vessel, context, portions, volumeMl, deviation, off } = state;

@@ -2,7 +2,7 @@ import { useSyncExternalStore } from 'react';
 import { DEFAULT_SETTINGS } from '#contract';
 import { formatMoment, formatTimeOfDay } from '#words/numbers';
 import { settingsWords } from '#words/screens/settings';
-import { choose, LIGHTS, useHere } from '../../data/here';
+import { choose, chooseTongue, LIGHTS, useHere } from '../../data/here';
 import { offlineState, onOfflineState } from '../../sync/offline';
 import { frameWords } from '#words/screens/frame';
 import { SoundSwitch } from '../../parts/Sound';
@@ -103,6 +103,19 @@ export function ThisDevice({
         </div>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4 sm:grid-cols-2">
+        <div className="grid min-w-0 content-start gap-1">
+          <span className="font-semibold">{settingsWords.languageHere}</span>
+          <Choice
+            label={settingsWords.languageHere}
+            value={here.tongue}
+            options={[
+              { value: 'en', label: settingsWords.english },
+              { value: 'de', label: settingsWords.german },
+            ]}
+            onChange={chooseTongue}
+          />
+          <span className="text-sm text-quiet">{settingsWords.germanSpeaks}</span>
+        </div>
         <div className="grid min-w-0 content-start gap-1">
           <span className="font-semibold">{settingsWords.lightHere}</span>
           <Choice

@@ -1,3 +1,4 @@
+import { tongueNow } from '#words/tongue';
 import { useState } from 'react';
 import type { Shelf, ShelfRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
@@ -55,7 +56,13 @@ export function ChosenBar({ chosen, shown, place, onChosen, onMove }: ChosenBarP
       <span className="flex flex-wrap items-center gap-2">
         <Button
           disabled={none || paper.busy}
-          onClick={() => void paper.printHeld('labels', 'labels.pdf', { formulas: ids, size })}
+          onClick={() =>
+            void paper.printHeld('labels', 'labels.pdf', {
+              formulas: ids,
+              size,
+              tongue: tongueNow(),
+            })
+          }
         >
           {shelfWords.labelsOfThem}
         </Button>

@@ -3,7 +3,7 @@ import { judgeFormula, reckonFormula } from '#core/reckoning';
 import { tasteWords } from '#words/screens/taste';
 import { useBeginJar } from '../../sync/beginJar';
 import { contextFor, vesselOf } from '#kitchen/reading';
-import { useKitchen } from '../../data/kitchen';
+import { useSpokenKitchen } from '../../data/kitchen';
 import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 
@@ -16,7 +16,7 @@ export function BeginJar({
   onBegun: (jarId: string) => void;
 }) {
   const { id, formula } = working;
-  const kitchen = useKitchen();
+  const kitchen = useSpokenKitchen();
   const jar = useBeginJar(working);
   const lines = judgeFormula(
     reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen)),

@@ -12,7 +12,7 @@ import { newId } from '../../sync/device';
 import { makingOf, statesOf, type Jar } from '../../data/jars';
 import { contextFor, mendsFrom, vesselOf } from '#kitchen/reading';
 import { sayDoses } from '#words/balance';
-import { useKitchen } from '../../data/kitchen';
+import { useSpokenKitchen } from '../../data/kitchen';
 import { judgedBy, useStyles } from '../../data/styles';
 import { useSearch } from '../../workers/useSearch';
 import { useJarJudged } from '../../data/useJarJudged';
@@ -40,7 +40,7 @@ type Part = (typeof PARTS)[number]['value'];
 /** One jar: what the mouth says of it, what would mend it, and what has happened to it. */
 export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }) {
   const { id, formula } = working;
-  const kitchen = useKitchen();
+  const kitchen = useSpokenKitchen();
   const { settings } = kitchen;
   const styles = useStyles();
   const navigate = useNavigate();

@@ -19,7 +19,7 @@ import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { useAppDispatch } from '../../sync/store';
 import { useWorking } from '../../sync/useWorking';
-import { Explained } from '../../ui/Explained';
+import { Explained } from '../../parts/Explained';
 import { NextStep } from '../../parts/NextStep';
 import { formulaEdited, formulaUndone, type WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';

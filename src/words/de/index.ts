@@ -1,0 +1,48 @@
+/** German, as far as the station speaks it: making, tasting, weighing out, timers, cautions, labels. */
+import type { OtherTongue } from '../tongue';
+import { batchRun, frame, label, paper, parts } from './parts';
+import {
+  asides,
+  binders,
+  bites,
+  complaints,
+  limits,
+  measures,
+  on,
+  rows,
+  sights,
+  thickness,
+  tools,
+  ways,
+} from './rooms';
+import { cautions } from './cautions';
+import { sentences } from './sentences';
+import { make, makeWeigh, taste } from './station';
+
+export const GERMAN: OtherTongue = {
+  tongue: 'de',
+  rooms: {
+    make,
+    makeWeigh,
+    taste,
+    parts,
+    frame,
+    batchRun,
+    label,
+    paper,
+    tools,
+    rows,
+    bites,
+    on,
+    ways,
+    sights,
+    complaints,
+    asides,
+    cautions,
+    limits,
+    binders,
+    thickness,
+    measures,
+  },
+  sentences,
+};
