@@ -1,6 +1,7 @@
 /** What is said of a pH, and why there is none. */
+import { sentencesNow, spoken } from './tongue';
 import type { PhReading, PhReason } from '#core/acidity';
-const PH_REASONS: Record<PhReason, string> = {
+const PH_REASONS: Record<PhReason, string> = spoken('phReasons', {
   'too-little-water': 'there is hardly any water in it, and the pH of an oil means nothing',
   'water-from-plants-only':
     'its only water is in herbs, garlic or vegetables, and the pH of an infused oil means nothing',
@@ -15,12 +16,14 @@ const PH_REASONS: Record<PhReason, string> = {
   'raw-egg-needs-acetic': 'raw egg asks for vinegar: too little acetic acid in its water',
   'above-threshold': 'above the line even at best',
   'straddles-threshold': 'the line lies inside what it may be',
-};
+});
 
 export const sayPhReason = (reason: PhReason): string => PH_REASONS[reason];
 
 /** "pH about 3.9 (3.5 to 4.2), calculated", an upper estimate, or why there is none. One decimal, decimal point. */
 export function sayPh(ph: PhReading): string {
+  const other = sentencesNow()?.ph(ph, ph.status === 'refused' ? ph.reasons.map(sayPhReason) : []);
+  if (other !== undefined) return other;
   if (ph.status === 'refused') {
     return `No pH is shown: ${ph.reasons.map(sayPhReason).join('; ')}.`;
   }

@@ -1,5 +1,7 @@
 /** How a page stands with the kitchen. */
-export const syncWords = {
+import { spoken } from './tongue';
+
+export const syncWords = spoken('sync', {
   saving: (n: number) => (n === 1 ? 'Saving 1 change' : `Saving ${n} changes`),
   away: (n: number) =>
     n === 0
@@ -26,4 +28,4 @@ export const syncWords = {
     'batch-event': 'An entry of a batch',
     dressing: 'What a dish took',
   },
-};
+});

@@ -3,15 +3,14 @@
  * word by word and sentence by sentence: what it does not have is said in English. One reader at a time: a page has one,
  * and what is composed for paper is composed at one go.
  */
-import type { Finding } from '#core/balance';
-import type { Asked, Dose, Gesture } from '#core/balance';
+import type { PhReading } from '#core/acidity';
+import type { Asked, Degree, Dose, Finding, Gesture } from '#core/balance';
 import type { Hold, MakingTip, PourPlan, RescueStep, Thickness } from '#core/emulsion';
 import type { Tool } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import type { PalateKey, VerdictReason } from '#core/palate';
 import type { CautionRecord, Keeping, SafetyRecord } from '#core/safety';
 import type { DoStep, StepNote, Tasting } from '#core/trial';
-import type { Degree } from '#core/balance';
 
 export const TONGUES = ['en', 'de'] as const;
 export type Tongue = (typeof TONGUES)[number];
@@ -38,7 +37,11 @@ export type Room =
   | 'limits'
   | 'binders'
   | 'thickness'
-  | 'measures';
+  | 'measures'
+  | 'phReasons'
+  | 'drawing'
+  | 'sync'
+  | 'instruments';
 
 interface StepNames {
   readonly nameOf: (id: IngredientId) => string;
@@ -82,6 +85,9 @@ export interface Sentences {
   readonly keeping: (keeping: Keeping, why: string) => string;
   readonly allergens: (allergens: SafetyRecord['allergens']) => readonly string[];
   readonly contains: (list: string, isComplete: boolean) => string;
+  readonly ph: (ph: PhReading, reasons: readonly string[]) => string;
+  readonly standing: (base: number | null, changed: boolean) => string;
+  readonly simulated: (instrument: string) => string;
   /** A name in the middle of a sentence. */
   readonly inSentence: (name: string) => string;
   readonly ingredient: (name: string) => string;

@@ -1,9 +1,12 @@
 /** Where working changes stand. */
+import { sentencesNow } from './tongue';
 import type { VersionState } from '#core/trial';
 import { sameContent, type Formula, type FrozenVersion } from '#core/formula';
 
 /** "v3", "v3 + changes", or "no version yet". */
 export function sayStanding(base: number | null, changed: boolean): string {
+  const other = sentencesNow()?.standing(base, changed);
+  if (other !== undefined) return other;
   if (base === null) return 'no version yet';
   return changed ? `v${base} + changes` : `v${base}`;
 }

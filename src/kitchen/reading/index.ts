@@ -11,3 +11,4 @@ export {
 export { newestMeasures, ownMeasuresOf } from './ownMeasures';
 export { lineageOf, type LineageRow } from './lineage';
 export { mendsFrom, roomToMend } from './mendsFrom';
+export { handAmount } from './handAmount';

@@ -84,10 +84,12 @@ function stepWordsIn(
     const step = states.find((state) => state.step.id === stepId)?.step;
     if (!step) return partsWords.aStep;
     if (step.kind === 'do')
-      return sayDeed(step, making.tool, {
-        nameOf,
-        amount: (massG) => formatAmount(massG, 'g', settings),
-      }).toLowerCase();
+      return inSentence(
+        sayDeed(step, making.tool, {
+          nameOf,
+          amount: (massG) => formatAmount(massG, 'g', settings),
+        }),
+      );
     return inSentence(nameOf(step.kind === 'weigh' ? step.line.ingredientId : step.ingredientId));
   };
 }

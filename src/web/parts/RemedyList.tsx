@@ -6,7 +6,7 @@ import type { Style } from '#core/palate';
 import { packPriceOf, type Kitchen } from '#kitchen/reading';
 import type { JudgedPortion } from '#core/reckoning';
 import { ASIDE_WORDS, PLAN_WORDS, COMPLAINT_WORDS, sayDoses, sayEnough, sayImpossible } from '#words/balance';
-import { formatMoney } from '#words/numbers';
+import { formatMoney, inSentence } from '#words/numbers';
 import { partsWords } from '#words/screens/parts';
 import { ChangeEffect } from './ChangeEffect';
 
@@ -38,8 +38,8 @@ export function RemedyList(props: RemedyListProps) {
             alone
               .map(({ complaint: one, remedy }) =>
                 remedy
-                  ? partsWords.oneTakes(COMPLAINT_WORDS[one].toLowerCase(), sayDoses(remedy.doses, say))
-                  : partsWords.oneTakesNothing(COMPLAINT_WORDS[one].toLowerCase()),
+                  ? partsWords.oneTakes(inSentence(COMPLAINT_WORDS[one]), sayDoses(remedy.doses, say))
+                  : partsWords.oneTakesNothing(inSentence(COMPLAINT_WORDS[one])),
               )
               .join('; '),
           )}

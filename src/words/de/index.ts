@@ -1,14 +1,16 @@
 /** German, as far as the station speaks it: making, tasting, weighing out, timers, cautions, labels. */
 import type { OtherTongue } from '../tongue';
-import { batchRun, frame, label, paper, parts } from './parts';
+import { batchRun, drawing, frame, label, paper, parts, sync } from './parts';
 import {
   asides,
   binders,
   bites,
   complaints,
+  instruments,
   limits,
   measures,
   on,
+  phReasons,
   rows,
   sights,
   thickness,
@@ -43,6 +45,10 @@ export const GERMAN: OtherTongue = {
     binders,
     thickness,
     measures,
+    phReasons,
+    drawing,
+    sync,
+    instruments,
   },
   sentences,
 };

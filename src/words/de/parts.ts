@@ -4,6 +4,8 @@ import type { frameWords } from '../screens/frame';
 import type { labelWords } from '../screens/label';
 import type { paperWords } from '../screens/paper';
 import type { partsWords } from '../screens/parts';
+import type { drawingWords } from '../screens/drawing';
+import type { syncWords } from '../sync';
 
 export const frame: Partial<typeof frameWords> = {
   theKitchenSServerCannot:
@@ -264,4 +266,34 @@ export const paper: Partial<typeof paperWords> = {
   coolDarkClosed: 'kühl, dunkel, geschlossen',
   dressing: 'Dressing',
   plannedOnly: (day) => `${day} (geplant)`,
+};
+
+export const drawing: Partial<typeof drawingWords> = {
+  fromASpoonThickness: (said) => `Vom Löffel: ${said}`,
+  shakeLine: 'Schüttellinie',
+  notRead: 'nicht gelesen',
+  wateryLayer: 'wässrige Schicht',
+  oilOnTop: 'Öl oben',
+  oil: 'Öl',
+  acid: 'Säure',
+  salt: 'Salz',
+  sweet: 'Süße',
+  aroma: 'Aroma',
+  body: 'Körper',
+  water: 'Wasser',
+};
+
+export const sync: Partial<typeof syncWords> = {
+  saving: (n) => (n === 1 ? '1 Änderung wird gesichert' : `${n} Änderungen werden gesichert`),
+  away: (n) =>
+    n === 0
+      ? 'Server weg. Weitermachen geht: was Sie tun, bleibt in diesem Browser.'
+      : `Server weg. ${n === 1 ? '1 Änderung bleibt' : `${n} Änderungen bleiben`} in diesem Browser und gehen ab, sobald er wieder da ist.`,
+  unkept: 'Dieser Browser behält nichts: was nicht gesichert ist, geht mit der Seite verloren. Offen lassen.',
+  clashes: (n) =>
+    n === 1 ? '1 Sache wurde auch anderswo geändert' : `${n} Sachen wurden auch anderswo geändert`,
+  refused: (n) => (n === 1 ? '1 Sache wurde nicht angenommen' : `${n} Sachen wurden nicht angenommen`),
+  choose: 'Wählen',
+  look: 'Ansehen',
+  tryNow: 'Jetzt versuchen',
 };

@@ -1,4 +1,6 @@
 /** Single words: tools, what a mouth says, thickness, what limits the days. */
+import type { InstrumentInfo } from '#contract';
+import type { PhReason } from '#core/acidity';
 import type { Complaint } from '#core/balance';
 import type { ThicknessClass } from '#core/emulsion';
 import type { Tool } from '#core/formula';
@@ -156,4 +158,26 @@ export const limits: Readonly<Record<LimitName, string>> = {
   tcs: 'sauer, aber für länger nicht sauer genug',
   weak_acid: 'nur wenig Säure hält es',
   shelf: 'nichts darin setzt eine kürzere Frist',
+};
+
+export const phReasons: Readonly<Record<PhReason, string>> = {
+  'too-little-water': 'es ist kaum Wasser darin, und der pH eines Öls sagt nichts',
+  'water-from-plants-only':
+    'Wasser ist nur in Kräutern, Knoblauch oder Gemüse, und der pH eines angesetzten Öls sagt nichts',
+  pieces: 'es sind Stücke darin, die die Säure nicht erreicht hat; die Zahl wäre die einer gemixten Probe',
+  'not-all-read': 'nicht jede Zeile war zu lesen',
+  'much-protein': 'es ist viel Eiweiß darin, das den pH hochhält, wie keine Tabelle es weiß',
+  'mostly-dairy': 'es ist vor allem Milch, die den pH hochhält, wie keine Tabelle es weiß',
+  'interval-too-wide': 'was bekannt ist, lässt mehr als einen ganzen pH offen',
+  'no-balance': 'die Rechnung ging nicht auf',
+  'upper-estimate-only': 'nur eine obere Grenze lohnt das Sagen',
+  bracketed: 'keine Mischung ist weniger sauer als ihr am wenigsten saurer Teil',
+  'raw-egg-needs-acetic': 'rohes Ei verlangt Essig: zu wenig Essigsäure im Wasser',
+  'above-threshold': 'auch bestenfalls über der Grenze',
+  'straddles-threshold': 'die Grenze liegt in dem, was es sein kann',
+};
+export const instruments: Readonly<Record<InstrumentInfo['instrument'], string>> = {
+  scale: 'Waage',
+  thermometer: 'Thermometer',
+  'ph-meter': 'pH-Messer',
 };

@@ -3,7 +3,7 @@ import { complaintsOf } from '#core/trial';
 import type { CautionCode } from '#core/safety';
 import { formatCount, type Unit } from '#core/quantity';
 import type { Sentences } from '../tongue';
-import { capital, duration, ingredient, listed, names, plain, PLANT, quoted } from './grammar';
+import { capital, comma, duration, ingredient, listed, names, plain, PLANT, quoted } from './grammar';
 import { ALLERGENS, VESSELS } from './ingredients';
 import { OFF } from './off';
 import { binders, complaints, measures, on, thickness, tools } from './rooms';
@@ -171,6 +171,14 @@ export const sentences: Sentences = {
     }
     return said.length === 0 ? 'Hält und fließt wie zuvor.' : `${capital(said.join('; '))}.`;
   },
+  ph: (ph, reasons) => {
+    if (ph.status === 'refused') return `Kein pH: ${reasons.join('; ')}.`;
+    if (ph.value === null) return `pH höchstens etwa ${comma(ph.high!, 1)}, gerechnet: messen.`;
+    return `pH etwa ${comma(ph.value, 1)} (${comma(ph.low!, 1)} bis ${comma(ph.high!, 1)}), gerechnet: zur Bestätigung messen.`;
+  },
+  standing: (base, changed) =>
+    base === null ? 'noch keine Version' : changed ? `v${base} + Änderungen` : `v${base}`,
+  simulated: (instrument) => `${instrument} (nachgebildet)`,
   storage: (cold) => (cold ? 'bei 5 °C oder kälter' : 'geschlossen, kühl und dunkel'),
   keeping: ({ days, cold, limit, ingredients }, why) => {
     const time = days === 1 ? 'nur am selben Tag' : `${days} Tage, der Tag der Herstellung mitgezählt`;

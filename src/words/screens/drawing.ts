@@ -1,5 +1,7 @@
 /** What stands in drawings and charts. */
-export const drawingWords = {
+import { spoken } from '../tongue';
+
+export const drawingWords = spoken('drawing', {
   profileRow: (title: string, figure: string, off: string, judged: boolean) =>
     `${title}: ${off || (judged ? 'right' : 'no band in this style')}, ${figure}. Who brings it.`,
   aPlateTilted: 'A plate tilted to 45°, with a teaspoon of it that runs 5 cm down',
@@ -26,4 +28,4 @@ export const drawingWords = {
   aroma: 'aroma',
   body: 'body',
   water: 'water',
-};
+});

@@ -3,7 +3,7 @@ import { COLD_C, HOLD_DAYS, layersAt, ROOM_C, ROOM_LIMIT_S, type Hold } from '#c
 import { sayDuration, sayMixed } from '#words/hold';
 import type { Keeping } from '#core/safety';
 import type { Vessel } from '#core/vessel';
-import { Explained } from '../../parts/Explained';
+import { TermOf } from '../../parts/TermOf';
 import { composeHoldWords } from '#words/screens/composeHold';
 import { Jar, type JarPart } from '../../parts/drawing/Jar';
 import { ThicknessSpoon } from '../../parts/drawing/ThicknessSpoon';
@@ -131,7 +131,7 @@ const HoldWords = memo(function HoldWords({
       </div>
       {hold && (
         <p className="text-sm text-quiet">
-          {composeHoldWords.whatIsMeantBy} <Explained term="hold" />?
+          {composeHoldWords.whatIsMeantBy} <TermOf term="hold" />?
         </p>
       )}
       <button

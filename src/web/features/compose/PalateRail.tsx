@@ -2,7 +2,7 @@ import { memo, useMemo } from 'react';
 import type { PalateKey, Style } from '#core/palate';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import type { Settings } from '#contract';
-import { Explained } from '../../parts/Explained';
+import { TermOf } from '../../parts/TermOf';
 import { composeBalanceWords } from '#words/screens/composeBalance';
 import { formatPercent } from '#words/numbers';
 import { Profile } from '../../parts/drawing/Profile';
@@ -59,7 +59,7 @@ export const PalateRail = memo(function PalateRail({
             </p>
           )}
           <p className="mt-2 text-sm text-quiet">
-            {composeBalanceWords.greenIsThe} <Explained term="band" />
+            {composeBalanceWords.greenIsThe} <TermOf term="band" />
             {composeBalanceWords.ofTheStyle}
           </p>
         </div>

@@ -6,7 +6,7 @@ import { SIGHT_WORDS, sayTasting } from '#words/trial';
 import { formatAmount, formatMoment, inSentence } from '#words/numbers';
 import { logWords } from '#words/screens/log';
 import type { Kitchen } from '#kitchen/reading';
-import { vesselOf } from '#kitchen/reading';
+import { handAmount, vesselOf } from '#kitchen/reading';
 import { useCooksQuery } from '../../data/kitchenApi';
 import type { Jar } from '../../data/jars';
 import { JarLog } from '../../parts/JarLog';
@@ -41,10 +41,12 @@ export function DiaryRow({ jar, place, name, kitchen, open }: DiaryRowProps) {
   const { catalogue, settings, vessels } = kitchen;
   const cook = (useCooksQuery().data ?? []).find(({ id }) => id === jar.by.cookId);
   const { standing, said, mended, held } = useMemo(() => diaryOf(jar.events), [jar.events]);
-  const added = mended.map(
-    ({ ingredientId, massG }) =>
-      `${formatAmount(massG, 'g', settings)} ${inSentence(catalogue.get(ingredientId)?.name ?? ingredientId)}`,
-  );
+  const added = mended.map(({ ingredientId, massG }) => {
+    const ingredient = catalogue.get(ingredientId);
+    return ingredient
+      ? handAmount(massG, ingredient, settings.spoons, settings)
+      : `${formatAmount(massG, 'g', settings)} ${inSentence(ingredientId)}`;
+  });
   return (
     <details open={open} className={`border-t border-l-4 border-t-rule ${LOOK[standing]}`} data-testid="jar">
       <summary className="grid min-h-16 cursor-pointer grid-cols-[3.5rem_minmax(0,1fr)] items-center gap-3 px-2 py-2">

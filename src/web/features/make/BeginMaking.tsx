@@ -9,7 +9,7 @@ import { sayDeed } from '#words/trial';
 import { AMBER_SHARE, HARDLY_MIXES_SHARE, type Vessel } from '#core/vessel';
 import { makeWords } from '#words/screens/make';
 import { useCooksQuery } from '../../data/kitchenApi';
-import { formatAmount } from '#words/numbers';
+import { formatAmount, inSentence } from '#words/numbers';
 import { typedNumber } from '../../form/typed';
 import { useBeginJar } from '../../sync/beginJar';
 import { cookHere } from '../../sync/cook';
@@ -107,7 +107,7 @@ export function BeginMaking({
           says={makeWords.setUp(
             formatAmount(wantedMl ?? volumeMl, 'ml', settings),
             vessel.name,
-            TOOL_WORDS[tool].toLowerCase(),
+            inSentence(TOOL_WORDS[tool]),
             room === null ? makeWords.kitchenNotMeasured : makeWords.kitchenAt(roomText),
           )}
           open={setup}

@@ -7,7 +7,7 @@ import type { Vessel } from '#core/vessel';
 import { makeWords } from '#words/screens/make';
 import { Jar, type JarPart } from '../../parts/drawing/Jar';
 import { liquidColour } from '../../parts/drawing/colours';
-import { formatAmount, type NumberStyle } from '#words/numbers';
+import { formatAmount, type NumberStyle, inSentence } from '#words/numbers';
 import { ingredientIdOf, stepName } from '#kitchen/repair';
 
 interface JarNowProps {
@@ -79,7 +79,7 @@ const partOf = (
   index: number,
 ): JarPart => ({
   key: `${ingredient.id}-${index}`,
-  name: ingredient.name.split(',')[0]!.toLowerCase(),
+  name: inSentence(ingredient.name.split(',')[0]!),
   colour: liquidColour(ingredient),
   volumeMl: massG.nominal * mixedVolumeMlPerG(ingredient),
 });

@@ -1,6 +1,6 @@
 import { MEASURE_WORDS, sayMeasure } from '#words/palate';
 import { sayCaution } from '#words/safety';
-import { formatNumber } from '#words/numbers';
+import { formatNumber, inSentence } from '#words/numbers';
 import { makeWeighWords } from '#words/screens/makeWeigh';
 import { Button } from '../../ui/Button';
 import { useRepairWays, type RepairPanelProps } from './useRepairWays';
@@ -63,7 +63,7 @@ export function RepairPanel(props: RepairPanelProps) {
       {rescaled?.status === 'no-rescale' && rescaled.reason === 'vessel' && (
         <p className="text-quiet">
           {makeWeighWords.scalingTheRestByFactor(formatNumber(rescaled.factor, 2, settings))}{' '}
-          {vessel.name.toLowerCase()}.
+          {inSentence(vessel.name)}.
         </p>
       )}
       <Button className="min-h-16 justify-self-start px-6" onClick={onUndo}>
@@ -80,7 +80,7 @@ function headline(
   grams: (massG: number) => string,
 ): string {
   if (reason === 'left-out') return makeWeighWords.plannedLeftOutGrams(planned, grams(state.plannedG ?? 0));
-  if (reason === 'swapped') return makeWeighWords.takenInsteadOfPlanned(taken, planned.toLowerCase());
+  if (reason === 'swapped') return makeWeighWords.takenInsteadOfPlanned(taken, inSentence(planned));
   return byG > 0
     ? makeWeighWords.takenGramsTooMuch(taken, grams(byG))
     : makeWeighWords.takenGramsShort(taken, grams(-byG));

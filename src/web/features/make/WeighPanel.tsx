@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { formatAmount, formatNumber } from '#words/numbers';
+import { formatAmount, formatNumber, inSentence } from '#words/numbers';
 import { makeWords } from '#words/screens/make';
 import { makeWeighWords } from '#words/screens/makeWeigh';
 import { Button } from '../../ui/Button';
@@ -93,7 +93,7 @@ export function WeighPanel(props: WeighPanelProps) {
       )}
       {typing && (
         <Field
-          label={makeWeighWords.weightOfNameG(name.toLowerCase())}
+          label={makeWeighWords.weightOfNameG(inSentence(name))}
           className="max-w-80 text-lg"
           inputMode="decimal"
           autoFocus

@@ -133,7 +133,7 @@ function rescaledWay(
   const more = rescaled.topUps.map(({ ingredientId, massG }) =>
     makeWeighWords.gramsMoreName(
       grams(massG),
-      kitchen.catalogue.get(ingredientId)?.name.toLowerCase() ?? ingredientId,
+      inSentence(kitchen.catalogue.get(ingredientId)?.name ?? ingredientId),
     ),
   );
   return [
@@ -233,7 +233,7 @@ export function useRepairWays(props: RepairPanelProps) {
     ...(answer
       ? [
           {
-            title: makeWeighWords.fillTheNameMl(vessel.name.toLowerCase(), looking.ml(looking.mostMl)),
+            title: makeWeighWords.fillTheNameMl(inSentence(vessel.name), looking.ml(looking.mostMl)),
             says: makeWeighWords.asNearToThePlan,
             landing: landingOf(deviation, answer.portions, style),
             targets: asFilled(answer, states, newId),

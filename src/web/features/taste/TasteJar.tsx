@@ -1,3 +1,7 @@
+import type { Hold } from '#core/emulsion';
+import type { Vessel } from '#core/vessel';
+import { makingHold } from '#kitchen/holds';
+import { useHolds } from '../../workers/useHolds';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { composition } from '#core/composition';
@@ -91,7 +95,7 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
   const only = (part: Part): string => (part === shown ? '' : 'hidden lg:block');
   const asked = useMendQuestion(draft.said, { portions, unread, style, roomMl, context, kitchen }, false);
   const first = useSearch('remedies', asked);
-  const finding = useFinding(portions, style, unread);
+  const finding = useFinding(portions, style, unread, useHoldOf(jar, portions, vessel));
   return (
     <>
       <TasteFirst
@@ -204,10 +208,22 @@ const useFinding = (
   portions: readonly JudgedPortion[],
   style: Style | null,
   unread: readonly string[],
+  hold: Hold | null,
 ): Finding =>
   useMemo(
-    () => findingOf({ judgement: judgePortions(portions, unread), hold: null, style, unread }),
-    [portions, style, unread],
+    () => findingOf({ judgement: judgePortions(portions, unread), hold, style, unread }),
+    [portions, style, unread, hold],
   );
+
+/** How it holds as it was made; null until that is reckoned. */
+function useHoldOf(jar: Jar, portions: readonly JudgedPortion[], vessel: Vessel): Hold | null {
+  const { tool, seconds, roomC } = makingOf(jar);
+  const asked = useMemo(
+    () => [makingHold(portions, { tool, seconds, vessel, roomC })],
+    [portions, tool, seconds, vessel, roomC],
+  );
+  const [hold = null] = useHolds(asked);
+  return hold;
+}
 
 const NOTHING: readonly string[] = [];

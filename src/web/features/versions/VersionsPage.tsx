@@ -19,7 +19,7 @@ import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { useAppDispatch } from '../../sync/store';
 import { useWorking } from '../../sync/useWorking';
-import { Explained } from '../../parts/Explained';
+import { TermOf } from '../../parts/TermOf';
 import { NextStep } from '../../parts/NextStep';
 import { formulaEdited, formulaUndone, type WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
@@ -102,8 +102,8 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
           <div className="mb-2 flex flex-wrap items-baseline justify-between gap-2">
             <h2 className="font-name text-lg font-bold">{versionsWords.lineage}</h2>
             <p className="text-sm text-quiet">
-              {versionsWords.whatIs} <Explained term="version" />
-              {versionsWords.whatIsAnd} <Explained term="proven" />?
+              {versionsWords.whatIs} <TermOf term="version" />
+              {versionsWords.whatIsAnd} <TermOf term="proven" />?
             </p>
             <Link to={`/formulas/${id}/share`} className="ml-auto text-leaf underline">
               {versionsWords.shareIt}

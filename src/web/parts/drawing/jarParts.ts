@@ -1,3 +1,4 @@
+import { inSentence } from '#words/numbers';
 import { mixedVolumeMlPerG } from '#core/composition';
 import type { Reckoning } from '#core/reckoning';
 import { liquidColour } from './colours';
@@ -21,9 +22,10 @@ export function jarParts(reckoning: Pick<Reckoning, 'additions'>): readonly JarP
 
 /** "Red wine vinegar 6 %" → "red wine vinegar": strength and qualifiers stay in the list. */
 const shortName = (name: string): string =>
-  name
-    .replace(/\s*\d+([.,]\d+)? %/, '')
-    .replace(/\s*\([^)]*\)/g, '')
-    .split(',')[0]!
-    .trim()
-    .toLowerCase();
+  inSentence(
+    name
+      .replace(/\s*\d+([.,]\d+)? %/, '')
+      .replace(/\s*\([^)]*\)/g, '')
+      .split(',')[0]!
+      .trim(),
+  );

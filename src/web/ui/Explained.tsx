@@ -1,11 +1,9 @@
 import { Tooltip } from 'radix-ui';
 import { useState } from 'react';
-import { TERM_WORDS, type Term } from '#words/terms';
 
 /** A word of the trade, explained under the pointer, by key, or by a touch; Escape takes it away. */
-export function Explained({ term, children }: { term: Term; children?: string }) {
+export function Explained({ word, means }: { word: string; means: string }) {
   const [open, setOpen] = useState(false);
-  const { word, means } = TERM_WORDS[term];
   return (
     <Tooltip.Provider delayDuration={200}>
       <Tooltip.Root open={open} onOpenChange={setOpen}>
@@ -13,7 +11,7 @@ export function Explained({ term, children }: { term: Term; children?: string })
           <button
             type="button"
             className="inline cursor-help underline decoration-dotted underline-offset-2"
-            data-term={term}
+            data-term={word}
             // A touch opens it, too; the library takes a press for the wish to see no more of it.
             onPointerDown={(event) => {
               event.preventDefault();
@@ -23,7 +21,7 @@ export function Explained({ term, children }: { term: Term; children?: string })
               setOpen(true);
             }}
           >
-            {children ?? word}
+            {word}
           </button>
         </Tooltip.Trigger>
         <Tooltip.Portal>
