@@ -32,6 +32,9 @@ const NAMED: ReadonlySet<Unit> = new Set<Unit>([
   'clove',
 ]);
 
+/** An adjective or a verb: no noun begins these. */
+const small = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
 function gesture({ unit, count }: { readonly unit: Unit; readonly count: number }): string {
   const words = UNITS[unit];
   if (!words) return `${formatCount(count)} ${unit}`;
@@ -54,11 +57,11 @@ export const sentences: Sentences = {
   inSentence: (name) => ingredient(name),
   tasting: (tasting) => {
     const said = complaintsOf(tasting).map(
-      ({ complaint, severity }) => `${complaints[complaint]} ${severity}`,
+      ({ complaint, severity }) => `${small(complaints[complaint])} ${severity}`,
     );
     const faint = (tasting.rows.bite ?? 0) < 0 ? ['schwach'] : [];
-    const words = tasting.right ? ['Richtig'] : [...said, ...faint];
-    return [...(words.length > 0 ? words : ['Nichts auszusetzen']), on[tasting.on]].join(', ');
+    const words = tasting.right ? ['richtig'] : [...said, ...faint];
+    return capital([...(words.length > 0 ? words : ['nichts auszusetzen']), on[tasting.on]].join(', '));
   },
   deed: ({ deed, said, note }, tool, words) => {
     if (said) return said;
@@ -116,7 +119,7 @@ export const sentences: Sentences = {
       listed(
         said.map(({ complaint, severity }) => {
           const word = complaints[complaint];
-          if (severity !== 1) return word;
+          if (severity !== 1) return small(word);
           if (word.startsWith('Braucht ')) return `braucht etwas ${word.slice('Braucht '.length)}`;
           return word.startsWith('Zu ')
             ? `etwas zu ${word.slice(3)}`
