@@ -14,13 +14,18 @@ export interface DemoServer {
   readonly kill: () => Promise<void>;
 }
 
+/** A kitchen with nothing in it yet, on a free port, from the build. */
+export const startEmpty = (): Promise<DemoServer> =>
+  startDemo({}, mkdtempSync(join(tmpdir(), 'ygrana-empty-')), 'dist/main.js', []);
+
 /** A demo kitchen of its own on a free port, from the build; in a folder that a killed one left, if given. */
 export function startDemo(
   env: Record<string, string> = {},
   data = mkdtempSync(join(tmpdir(), 'ygrana-demo-')),
   program = 'dist/main.js',
+  how: readonly string[] = ['--demo'],
 ): Promise<DemoServer> {
-  const child = spawn(process.execPath, [program, '--demo', '--data', data], {
+  const child = spawn(process.execPath, [program, ...how, '--data', data], {
     env: { ...process.env, PORT: '0', ...env },
     stdio: ['ignore', 'pipe', 'inherit'],
   });

@@ -122,13 +122,35 @@ test('the kitchen’s log: newest first, searched, and what it comes to; the she
   page,
 }) => {
   await page.goto('/log');
-  const entries = page.getByTestId('kitchen-log').getByRole('listitem');
-  await expect(entries.first()).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Made this week' })).toContainText('Walnut & cider house');
+  const jars = page.getByTestId('kitchen-log').getByTestId('jar');
+  await expect(jars.first()).toBeVisible();
+  // What it comes to leads, and leads to its jars.
+  const comesTo = page.getByTestId('comes-to');
+  await expect(comesTo).toContainText('too sharp twice since the new rice vinegar');
+  await expect(comesTo).toContainText('Made this week: Walnut & cider house');
   await expectAccessible(page);
-  await page.getByLabel('Search the notes').fill('bitter leaves');
-  await expect(entries).toHaveCount(1);
-  await expect(entries).toContainText('Walnut & cider house v2');
+  await page.getByLabel('Search notes, bottles and names').fill('bitter leaves');
+  await expect(jars).toHaveCount(1);
+  await expect(jars).toContainText('Walnut & cider house');
+  await expect(jars).toContainText('v2');
+  await page.getByRole('button', { name: 'Show all jars' }).click();
+  await page.getByRole('combobox', { name: 'Bottle' }).click();
+  await page.getByRole('option', { name: 'harbour shop' }).click();
+  await expect(jars).toHaveCount(2);
+  await expect(page).toHaveURL(/bottle=harbour/);
+  await expect(jars.first()).toContainText(/Went in: .*(tsp|tbsp).* honey \(8\.0 g\)/);
+  await page
+    .getByTestId('month')
+    .getByRole('button', { name: /: one jar$/ })
+    .first()
+    .click();
+  await expect(jars).toHaveCount(1);
+  await comesTo.getByRole('link', { name: /too sharp twice/ }).click();
+  await expect(page).toHaveURL(/ginger-sesame\/log\?jars=/);
+  await expect(page.getByTestId('jar')).toHaveCount(2);
+  await expect(page.getByTestId('comes-to')).toContainText('Too sharp twice since the new rice vinegar');
+  await page.getByRole('button', { name: 'Show all jars' }).click();
+  await expect(page.getByTestId('jar')).toHaveCount(3);
   await page.goto('/?state=tried');
   await expect(page.getByRole('link', { name: /House mayonnaise/ })).toContainText('tried');
 });

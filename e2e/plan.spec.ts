@@ -131,17 +131,22 @@ test('what runs late moves the rest, and says what is at risk; it outlives a rel
   await expect(page.getByTestId('conflicts')).toBeHidden();
   const dress = list.filter({ hasText: 'shake and dress' });
   const planned = (await dress.textContent())!;
-  await page.getByRole('button', { name: /^Begin: .*fetch/ }).click();
+  await list.getByRole('button', { name: /^Begin: .*fetch/ }).click();
   await expect(list.filter({ hasText: 'fetch' })).toContainText(/runs, \d+ min left/);
   await page.reload();
   await expect(list.filter({ hasText: 'fetch' })).toContainText('runs');
   // Another screen sees it without asking, and what it ticks off is seen here.
   const other = await page.context().newPage();
   await other.goto('/plan?day=2031-06-28');
-  await other.getByRole('button', { name: /^Not begun after all: .*fetch/ }).click();
-  await expect(page.getByRole('button', { name: /^Begin: .*fetch/ })).toBeVisible();
-  await page.getByRole('button', { name: /^Begin: .*fetch/ }).click();
-  await expect(other.getByRole('button', { name: /^Not begun after all: .*fetch/ })).toBeVisible();
+  await other
+    .getByTestId('to-do')
+    .getByRole('button', { name: /^Not begun after all: .*fetch/ })
+    .click();
+  await expect(list.getByRole('button', { name: /^Begin: .*fetch/ })).toBeVisible();
+  await list.getByRole('button', { name: /^Begin: .*fetch/ }).click();
+  await expect(
+    other.getByTestId('to-do').getByRole('button', { name: /^Not begun after all: .*fetch/ }),
+  ).toBeVisible();
   await other.close();
   // Near noon it still runs: everything after it moves, and lunch is late.
   await page.clock.setSystemTime(new Date('2031-06-28T11:55:00'));
@@ -154,7 +159,7 @@ test('what runs late moves the rest, and says what is at risk; it outlives a rel
   await expect(dress).toContainText('later than planned');
   await expectAccessible(page);
   // By mistake: not begun after all, and undone again.
-  await page.getByRole('button', { name: /^Not begun after all/ }).click();
+  await list.getByRole('button', { name: /^Not begun after all/ }).click();
   await expect(page.getByTestId('conflicts')).toContainText('should have begun');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(list.filter({ hasText: 'fetch' })).toContainText('should be done');

@@ -212,7 +212,7 @@ export function sayVariant(variant: Variant): string {
 }
 
 /** Begins the sentence that says what to add. */
-export const PLAN_WORDS: Readonly<Record<PlanId, string>> = {
+export const PLAN_WORDS: Readonly<Record<PlanId, string>> = spoken('plans', {
   acid: 'Sharpen',
   salt: 'Salt',
   savoury: 'Salt with something savoury',
@@ -227,7 +227,7 @@ export const PLAN_WORDS: Readonly<Record<PlanId, string>> = {
   thicken: 'Thicken',
   gum: 'Thicken with a gum, slurried in oil first',
   together: 'All of it at once',
-};
+});
 
 /** What helps besides an addition; common practice. */
 export const ASIDE_WORDS: Readonly<Partial<Record<Complaint, string>>> = spoken('asides', {

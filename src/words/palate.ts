@@ -66,16 +66,15 @@ export function sayReason({ measure, direction, value, low, high, moveBy }: Verd
   return `${title} ${shown} is ${direction === 'high' ? 'high' : 'low'}: window ${sayMeasure(measure, low)} to ${sayMeasure(measure, high)}, ${by}.`;
 }
 
+const NEAR_WORDS: Readonly<Record<ScoreBand, string>> = spoken('near', {
+  inside: 'Right for',
+  served: 'Nearly',
+  doubtful: 'Not quite',
+  off: 'Far from',
+});
 /** "Nearly Classic, 3 : 1": how near a dressing is to a style, in a word. @param score 0..100 */
 export function sayNear(score: number, style: Pick<Style, 'name'>): string {
-  if (score >= A_HAIR) return `Right for ${style.name}`;
-  const words: Readonly<Record<ScoreBand, string>> = {
-    inside: 'Right for',
-    served: 'Nearly',
-    doubtful: 'Not quite',
-    off: 'Far from',
-  };
-  return `${words[bandOfScore(score)]} ${style.name}`;
+  return `${NEAR_WORDS[score >= A_HAIR ? 'inside' : bandOfScore(score)]} ${style.name}`;
 }
 
 /** What a style that ships with the application is like. */

@@ -38,6 +38,8 @@ export type Room =
   | 'binders'
   | 'thickness'
   | 'measures'
+  | 'near'
+  | 'plans'
   | 'phReasons'
   | 'drawing'
   | 'sync'

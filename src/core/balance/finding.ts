@@ -1,4 +1,5 @@
 /** What is to be said of a dressing first: one thing, the gravest. */
+import type { Remedy } from './remedyRequest';
 import type { Hold } from '#core/emulsion';
 import { A_HAIR, PALATE, verdictOf, type Style, type Verdict, type VerdictReason } from '#core/palate';
 import type { Judgement } from '#core/reckoning';
@@ -72,3 +73,11 @@ export function degreeOf({ measure, moveBy }: VerdictReason): Degree {
   const steps = moveBy / PALATE[measure].step;
   return steps >= FAR_STEPS ? 'far' : steps >= CLEARLY_STEPS ? 'clearly' : 'a-touch';
 }
+
+/** After it there is nothing more to mend in the style aimed at. */
+export const landsRight = ({ effect }: Pick<Remedy, 'effect'>): boolean =>
+  effect.score !== null && effect.score >= A_HAIR;
+
+/** What is said first to be done: the least that lands right; where nothing does, the least that helps. Null: nothing helps. */
+export const adviceOf = (remedies: readonly Remedy[]): Remedy | null =>
+  remedies.find((remedy) => remedy.partial !== true && landsRight(remedy)) ?? remedies[0] ?? null;

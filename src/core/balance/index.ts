@@ -7,7 +7,7 @@ export { withDoses } from './planSearch';
 export type { Dose, Remedy, RemedyRequest } from './remedyRequest';
 export { aQuarterMl, searchRemedies, type RemedyAnswer } from './remedy';
 export { gesturesNear, handUnitsFor, ladder, type Gesture, type Hand } from './gestures';
-export { degreeOf, findingOf, type Degree, type Finding } from './finding';
+export { degreeOf, findingOf, type Degree, type Finding, adviceOf, landsRight } from './finding';
 export { likelyGestures } from './likelyGestures';
 export type { Asked } from './together';
 export { finish, type Progress, type Work } from './steps';

@@ -1,5 +1,6 @@
 import { useMemo, type ReactNode } from 'react';
 import { type Finding, type Remedy, type RemedyRequest } from '#core/balance';
+import { adviceOf, landsRight } from '#core/balance';
 import type { ReadingContext } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import type { JudgedPortion } from '#core/reckoning';
@@ -99,7 +100,9 @@ export function FirstSentence(props: FirstSentenceProps) {
     <FirstStrip
       tone={toneOf(finding)}
       sentence={sentence}
-      advice={remedy && partsWords.advice(sayDoses(remedy.doses), remedy.partial === true)}
+      advice={
+        remedy && partsWords.advice(sayDoses(remedy.doses), remedy.partial === true || !landsRight(remedy))
+      }
     >
       {remedy && (
         <Button
@@ -141,5 +144,5 @@ export function useAdvice({ finding, portions, kitchen, context, roomMl, locked 
     [asked, portions, style, roomMl, kitchen, context, locked],
   );
   const { search } = useSearch('remedies', question);
-  return search.status === 'done' ? (search.answer.remedies[0] ?? null) : null;
+  return search.status === 'done' ? adviceOf(search.answer.remedies) : null;
 }

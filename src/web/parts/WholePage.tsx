@@ -34,6 +34,8 @@ export function WholePage({ onFind }: { onFind: () => void }) {
       document.title = [stageOf(pathname), name, frameWords.ygrana].filter(Boolean).join(' · ');
       if (!toFocus || !heading) return;
       toFocus = false;
+      // A sheet that was opened meanwhile keeps it, and gives it back to the page.
+      if (document.querySelector('[role="dialog"]')) return;
       // A field that asks for the focus itself keeps it.
       const main = document.getElementById('main');
       if (!main?.contains(document.activeElement)) focusHeading(heading);

@@ -75,14 +75,29 @@ describe('Back', () => {
     expect(onClose).toHaveBeenCalledOnce();
   });
 
-  it('has nothing to go back over once the sheet was closed otherwise', async () => {
-    window.history.replaceState({ key: 'page' }, '', '/here');
+  it('passes over the entry of a sheet that was closed otherwise', async () => {
+    window.history.replaceState({ idx: 0 }, '', '/before');
+    window.history.pushState({ idx: 1 }, '', '/here');
     render(<Sheets onClose={() => undefined} />);
     act(() => {
       screen.getByRole('button', { name: 'Close' }).click();
     });
+    await back();
     await waitFor(() => {
-      expect(window.history.state).toEqual({ key: 'page' });
+      expect(window.location.pathname).toBe('/before');
     });
+  });
+
+  it('leaves a page alone that was gone to from a sheet', async () => {
+    window.history.replaceState({ idx: 0 }, '', '/here');
+    render(<Sheets onClose={() => undefined} />);
+    act(() => {
+      screen.getByRole('button', { name: 'Close' }).click();
+    });
+    window.history.pushState({ idx: 1 }, '', '/there');
+    await new Promise((done) => setTimeout(done, 20));
+    expect(window.location.pathname).toBe('/there');
+    await back();
+    expect(window.location.pathname).toBe('/here');
   });
 });

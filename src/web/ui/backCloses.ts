@@ -1,13 +1,32 @@
-/** The browser's Back closes the sheet that lies on top, and leaves the page where it is. */
+/**
+ * The browser's Back closes the sheet that lies on top, and leaves the page where it is. A sheet puts an entry of its own
+ * over the page's; closed otherwise its entry stays, since going back over it would break off a page that is just being
+ * entered, and is passed over when it is come back to.
+ */
 import { useEffect, useRef } from 'react';
 
 const open: string[] = [];
 let count = 0;
+/** The sheet whose entry was gone to last; undefined: a page's own. */
+let at: unknown;
 
-const topOfHistory = (): unknown =>
-  typeof window.history.state === 'object' && window.history.state !== null
-    ? (window.history.state as { readonly sheet?: unknown }).sheet
-    : undefined;
+interface Entry {
+  readonly sheet?: unknown;
+  /** The router's count: a sheet's entry has that of its page. */
+  readonly idx?: unknown;
+}
+const entryNow = (): Entry => (window.history.state as Entry | null) ?? {};
+
+if (typeof window !== 'undefined')
+  window.addEventListener('popstate', () => {
+    const left = at;
+    const { sheet, idx } = entryNow();
+    at = sheet;
+    if (typeof left !== 'string' || open.includes(left) || sheet === left) return;
+    // From the entry of a sheet that is long closed to its page, which looks the same: on to what is before it.
+    if (idx === idxOf.get(left)) window.history.back();
+  });
+const idxOf = new Map<string, unknown>();
 
 export function useBackCloses(isOpen: boolean, onClose: () => void): void {
   const close = useRef(onClose);
@@ -20,18 +39,17 @@ export function useBackCloses(isOpen: boolean, onClose: () => void): void {
     const sheet = `sheet-${count}`;
     open.push(sheet);
     // The router's own state is kept: to it this is the same page.
-    window.history.pushState({ ...(window.history.state as object | null), sheet }, '');
+    const state = entryNow();
+    idxOf.set(sheet, state.idx);
+    window.history.pushState({ ...state, sheet }, '');
+    at = sheet;
     const onPop = (): void => {
-      if (open.at(-1) === sheet && topOfHistory() !== sheet) close.current();
+      if (open.at(-1) === sheet && entryNow().sheet !== sheet) close.current();
     };
     window.addEventListener('popstate', onPop);
     return () => {
       window.removeEventListener('popstate', onPop);
       open.splice(open.indexOf(sheet), 1);
-      // Closed otherwise: its entry goes, unless a page was gone to meanwhile.
-      setTimeout(() => {
-        if (topOfHistory() === sheet) window.history.back();
-      });
     };
   }, [isOpen]);
 }

@@ -1,11 +1,11 @@
 /** Single words: tools, what a mouth says, thickness, what limits the days. */
 import type { InstrumentInfo } from '#contract';
 import type { PhReason } from '#core/acidity';
-import type { Complaint } from '#core/balance';
+import type { Complaint, PlanId } from '#core/balance';
 import type { ThicknessClass } from '#core/emulsion';
 import type { Tool } from '#core/formula';
 import type { EmulsifierKind } from '#core/ingredient';
-import type { PalateKey } from '#core/palate';
+import type { PalateKey, ScoreBand } from '#core/palate';
 import type { LimitName } from '#core/safety';
 import type { AddedWay, Bite, PlanWay, Sight, TastedOn, TasteRow } from '#core/trial';
 import type { MeasureWords } from '../palate';
@@ -81,6 +81,22 @@ export const asides: Readonly<Partial<Record<Complaint, string>>> = {
   bitter: 'Nächstes Mal neutrales Öl mixen und das Olivenöl von Hand unterheben.',
   'too-hot': 'Es wird beim Stehen schärfer. In zehn Minuten noch einmal probieren.',
 };
+export const plans: Readonly<Record<PlanId, string>> = {
+  acid: 'Säure dazu',
+  salt: 'Salz dazu',
+  savoury: 'Mit etwas Würzigem salzen',
+  cover: 'Überdecken',
+  band: 'Ins Gleichgewicht bringen',
+  dilute: 'Strecken',
+  thin: 'Verdünnen',
+  balance: 'Ausgleichen',
+  sweeten: 'Süßen',
+  cut: 'Dem Öl etwas entgegensetzen',
+  enrich: 'Fülliger machen',
+  thicken: 'Andicken',
+  gum: 'Mit Xanthan andicken, erst in Öl angerührt',
+  together: 'Alles auf einmal',
+};
 export const binders: Readonly<Record<EmulsifierKind, string>> = {
   yolk: 'Eigelb',
   milk: 'Milcheiweiß',
@@ -132,6 +148,13 @@ export const measures = Object.fromEntries(
     return [key, { title, unit, low, high, decimals, factor }];
   }),
 ) as Readonly<Record<PalateKey, MeasureWords>>;
+
+export const near: Readonly<Record<ScoreBand, string>> = {
+  inside: 'Richtig für',
+  served: 'Fast',
+  doubtful: 'Nicht ganz',
+  off: 'Weit weg von',
+};
 
 export const limits: Readonly<Record<LimitName, string>> = {
   avocado: 'Avocado',

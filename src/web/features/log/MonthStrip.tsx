@@ -58,14 +58,16 @@ export function MonthStrip({ days, chosen, onDay }: MonthStripProps) {
                 type="button"
                 disabled={jars === 0}
                 aria-pressed={day === chosen}
-                aria-label={logWords.jarsOn(jars, formatDay(day))}
                 className={`keeps-colour grid min-h-9 place-items-center rounded-md border text-sm ${day === chosen ? 'border-leaf bg-bottle font-semibold text-white' : jars > 0 ? 'border-leaf bg-mint font-semibold hover:bg-paper' : 'border-transparent text-quiet'}`}
                 onClick={() => {
                   onDay(day === chosen ? '' : day);
                 }}
               >
-                {Number(day.slice(8))}
-                {jars > 1 && <span className="text-2xs leading-none">×{jars}</span>}
+                <span aria-hidden className="grid place-items-center leading-tight">
+                  {Number(day.slice(8))}
+                  {jars > 1 && <span className="text-2xs leading-none">×{jars}</span>}
+                </span>
+                <span className="sr-only">{logWords.jarsOn(jars, formatDay(day))}</span>
               </button>
             </li>
           );
