@@ -66,7 +66,7 @@ test('a making from start to label, in German', async ({ page }) => {
   const pdf = await getDocumentProxy(new Uint8Array(await response.body()));
   const { text } = await extractText(pdf, { mergePages: true });
   expect(text).toMatch(/Hergestellt/);
-  expect(text).toMatch(/Zu verbrauchen bis .*bei 5 °C oder kälter/);
+  expect(text).toMatch(/Zu verbrauchen bis .*bei\s+5\s+°C\s+oder\s+kälter/s);
   // And back to English.
   await page.goto('/settings');
   await page.getByRole('combobox', { name: 'Language at the station' }).click();

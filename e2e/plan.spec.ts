@@ -45,7 +45,7 @@ test(
     await mix.focus();
     await page.keyboard.press('ArrowLeft');
     await expect(list.filter({ hasText: ': mix' })).not.toHaveText(before);
-    await expect(mix).toHaveAttribute('aria-label', /put there by hand/);
+    await expect(mix).toHaveAccessibleName(/put there by hand/);
     await page.keyboard.press('Delete');
     await expect(list.filter({ hasText: ': mix' })).toHaveText(before);
     // Ticked off it stays so, over a reload.

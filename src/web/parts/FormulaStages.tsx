@@ -1,10 +1,6 @@
 import { partsWords } from '#words/screens/parts';
 import { NavLink } from 'react-router';
-
-const PATHS = ['compose', 'make', 'taste', 'batch', 'serve', 'versions', 'log'] as const;
-/** In the language that is spoken when they are drawn. */
-export const stages = (): readonly { readonly path: (typeof PATHS)[number]; readonly label: string }[] =>
-  PATHS.map((path) => ({ path, label: partsWords[path] }));
+import { stages } from './stages';
 
 /** The stages of one formula, in working order. */
 export function FormulaStages({ id }: { id: string }) {

@@ -7,7 +7,7 @@ import { useSettings } from '../data/kitchen';
 import { CookChooser } from './CookChooser';
 import { NotInGerman } from './NotInGerman';
 import { isOfTheStation } from './ofTheStation';
-import { DropAnywhere } from './DropAnywhere';
+import { useStands } from '../ui/useStands';
 import { useLive } from '../sync/live';
 import { SyncState } from './SyncState';
 import { Timers } from './Timers';
@@ -15,6 +15,7 @@ import { Button } from '../ui/Button';
 import { sayKeys } from '../ui/shortcuts';
 import { WholePage } from './WholePage';
 
+const DropAnywhere = lazy(async () => ({ default: (await import('./DropAnywhere')).DropAnywhere }));
 const FindPanel = lazy(async () => ({ default: (await import('./find/FindPanel')).FindPanel }));
 const SignIn = lazy(async () => ({ default: (await import('./SignIn')).SignIn }));
 
@@ -33,6 +34,7 @@ export function Frame() {
   const session = useSessionQuery(undefined, { refetchOnFocus: true }).data;
   const signedOut = session?.needed === true && !session.signedIn;
   const { pathname } = useLocation();
+  const stands = useStands();
   useLive(!signedOut);
   const { isError } = useSettingsQuery(undefined, { skip: signedOut });
   const data = useSettings();
@@ -100,7 +102,11 @@ export function Frame() {
           </span>
         </div>
       </header>
-      {!signedOut && <DropAnywhere />}
+      {!signedOut && stands && (
+        <Suspense fallback={null}>
+          <DropAnywhere />
+        </Suspense>
+      )}
       {!signedOut && <SyncState />}
       {!signedOut && <Timers />}
       <WholePage

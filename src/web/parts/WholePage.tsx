@@ -5,7 +5,7 @@ import { focusHeading, keepFocus, pageHeading } from '../ui/focus';
 import { nextThing } from '../ui/nextThing';
 import { chooseKeys, shortcutsNow, useShortcuts, type Shortcut } from '../ui/shortcuts';
 import { useHere } from '../data/here';
-import { stages } from './FormulaStages';
+import { stages } from './stages';
 
 const KeyHelp = lazy(async () => ({ default: (await import('../ui/KeyHelp')).KeyHelp }));
 

@@ -175,13 +175,6 @@ function Bar({
         sayTime(endS),
         sayEarliest(startS, slackS),
       )}
-      aria-label={planWords.nameStartsToEndsForm(
-        task.name,
-        sayTime(startS),
-        sayTime(endS),
-        `${whose && `, ${whose}`}${byHand ? planWords.putThereByHandDelete : ''}`,
-        runs ? planWords.runs : planWords.arrowKeysMoveIt,
-      )}
       className={`absolute touch-none overflow-hidden rounded border px-1 text-left text-sm leading-tight whitespace-nowrap ${
         task.handsOn ? 'border-leaf bg-bottle text-white' : 'border-edge bg-tape-soft text-ink'
       } ${byHand ? 'outline-2 outline-acid' : ''} ${runs ? 'outline-3 outline-oil' : ''}`}
@@ -209,9 +202,20 @@ function Bar({
         setDrag(null);
       }}
     >
-      {sayBar(task.step)}
+      <span aria-hidden>{sayBar(task.step)}</span>
+      <span className="sr-only">
+        {planWords.nameStartsToEndsForm(
+          task.name,
+          sayTime(startS),
+          sayTime(endS),
+          `${whose && `, ${whose}`}${byHand ? planWords.putThereByHandDelete : ''}`,
+          runs ? planWords.runs : planWords.arrowKeysMoveIt,
+        )}
+      </span>
       {whose && (
-        <span className="ml-1 rounded-full bg-white/90 px-1 text-2xs text-ink">{(cook ?? 0) + 1}</span>
+        <span aria-hidden className="ml-1 rounded-full bg-white/90 px-1 text-2xs text-ink">
+          {(cook ?? 0) + 1}
+        </span>
       )}
     </button>
   );

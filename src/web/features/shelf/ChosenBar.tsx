@@ -4,6 +4,7 @@ import type { Shelf, ShelfRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { LABEL_SIZES } from '#core/paper';
 import { sayLabelSize } from '#words/labels';
+import { chosenWords } from '#words/screens/chosen';
 import { shelfWords } from '#words/screens/shelf';
 import { usePaper } from '../../data/usePaper';
 import { Alert } from '../../ui/Alert';
@@ -30,19 +31,19 @@ export function ChosenBar({ chosen, shown, place, onChosen, onMove }: ChosenBarP
   const ids = [...chosen.keys()].join(',');
   return (
     <section
-      aria-label={shelfWords.chosenJars}
+      aria-label={chosenWords.chosenJars}
       className="card sticky top-0 z-20 mt-2 flex flex-wrap items-center gap-x-4 gap-y-2 px-3 py-2"
       data-testid="chosen-bar"
     >
       <p role="status" className="font-semibold">
-        {none ? shelfWords.pressTheJars : shelfWords.countChosen(chosen.size)}
+        {none ? chosenWords.pressTheJars : chosenWords.countChosen(chosen.size)}
       </p>
       <Button
         onClick={() => {
           onChosen(new Map(shown.map((record) => [record.id, record])));
         }}
       >
-        {shelfWords.chooseAllSeen}
+        {chosenWords.chooseAllSeen}
       </Button>
       <Button
         disabled={none}
@@ -51,7 +52,7 @@ export function ChosenBar({ chosen, shown, place, onChosen, onMove }: ChosenBarP
           onChosen(null);
         }}
       >
-        {place === 'shelf' ? shelfWords.archiveThem : shelfWords.backOnTheShelf}
+        {place === 'shelf' ? chosenWords.archiveThem : shelfWords.backOnTheShelf}
       </Button>
       <span className="flex flex-wrap items-center gap-2">
         <Button
@@ -64,24 +65,24 @@ export function ChosenBar({ chosen, shown, place, onChosen, onMove }: ChosenBarP
             })
           }
         >
-          {shelfWords.labelsOfThem}
+          {chosenWords.labelsOfThem}
         </Button>
         <Choice
-          label={shelfWords.labelSize}
+          label={chosenWords.labelSize}
           value={size}
           options={LABEL_SIZES.map((one) => ({ value: one.id, label: sayLabelSize(one) }))}
           onChange={setSize}
         />
       </span>
       {none ? (
-        <Button disabled>{shelfWords.exportThem}</Button>
+        <Button disabled>{chosenWords.exportThem}</Button>
       ) : (
         <a
           href={`/api/document?${new URLSearchParams({ formulas: ids }).toString()}`}
           download="ygrana.json"
           className="inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-leaf hover:bg-mint"
         >
-          {shelfWords.exportThem}
+          {chosenWords.exportThem}
         </a>
       )}
       <Button
@@ -91,7 +92,7 @@ export function ChosenBar({ chosen, shown, place, onChosen, onMove }: ChosenBarP
           onChosen(null);
         }}
       >
-        {shelfWords.doneChoosing}
+        {chosenWords.doneChoosing}
       </Button>
       {paper.error && <Alert>{paper.error}</Alert>}
     </section>

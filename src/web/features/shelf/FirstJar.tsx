@@ -4,7 +4,8 @@ import { reckonFormula } from '#core/reckoning';
 import { DEFAULT_VESSEL_ID } from '#core/vessel';
 import { addTyped } from '#kitchen/edits';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
-import { shelfWords } from '#words/screens/shelf';
+import { firstJarWords } from '#words/screens/firstJar';
+import { shelfToolWords } from '#words/screens/shelfTools';
 import { sayError } from '../../data/kitchenApi';
 import { useKitchen } from '../../data/kitchen';
 import { Jar } from '../../parts/drawing/Jar';
@@ -20,7 +21,7 @@ interface FirstJarProps {
   readonly creating: Creating;
 }
 
-const STEPS = shelfWords.firstSteps;
+const STEPS = firstJarWords.firstSteps;
 
 /** A kitchen without a formula: a jar to fill in four steps, which is opened as the first. */
 export function FirstJar({ make, creating }: FirstJarProps) {
@@ -49,15 +50,17 @@ export function FirstJar({ make, creating }: FirstJarProps) {
             parts={jarParts(reckoning)}
             width={160}
             height={240}
-            label={shelfWords.inTheJar}
+            label={firstJarWords.inTheJar}
           />
         </div>
         <div className="grid content-start gap-3">
           <h2 id="first-jar" className="font-name text-xl font-bold">
-            {shelfWords.firstJar}
+            {firstJarWords.firstJar}
           </h2>
           <h3 ref={heading} tabIndex={-1} className="text-lg font-semibold">
-            {step ? shelfWords.stepOfFour(taken.length + 1, STEPS.length, step.title) : shelfWords.itIsFull}
+            {step
+              ? firstJarWords.stepOfFour(taken.length + 1, STEPS.length, step.title)
+              : firstJarWords.itIsFull}
           </h3>
           {step && (
             <Step
@@ -68,7 +71,7 @@ export function FirstJar({ make, creating }: FirstJarProps) {
               }}
             />
           )}
-          {unread && <p role="status">{shelfWords.notReadThere(unread.addition.ingredientText)}</p>}
+          {unread && <p role="status">{firstJarWords.notReadThere(unread.addition.ingredientText)}</p>}
           <div className="flex flex-wrap gap-4">
             {!step && (
               <Button
@@ -80,7 +83,7 @@ export function FirstJar({ make, creating }: FirstJarProps) {
                   make(formula, true);
                 }}
               >
-                {shelfWords.openIt}
+                {firstJarWords.openIt}
               </Button>
             )}
             {taken.length > 0 && (
@@ -90,11 +93,11 @@ export function FirstJar({ make, creating }: FirstJarProps) {
                   go(taken.slice(0, -1));
                 }}
               >
-                {shelfWords.stepBack}
+                {firstJarWords.stepBack}
               </Button>
             )}
           </div>
-          {creating.isError && <Alert>{shelfWords.notMadeTrouble(sayError(creating.error))}</Alert>}
+          {creating.isError && <Alert>{shelfToolWords.notMadeTrouble(sayError(creating.error))}</Alert>}
         </div>
       </section>
       <FirstSettings />
@@ -127,14 +130,14 @@ function Step({ lines, onTake }: { lines: readonly string[]; onTake: (line: stri
       </div>
       <div className="flex flex-wrap items-end gap-3">
         <Field
-          label={shelfWords.orTypeIt}
+          label={firstJarWords.orTypeIt}
           className="min-w-52 flex-1"
           maxLength={200}
           value={typed}
           onText={setTyped}
         />
         <Button type="submit" className="min-h-8" disabled={!typed.trim()}>
-          {shelfWords.putIn}
+          {firstJarWords.putIn}
         </Button>
         <Button
           kind="quiet"
@@ -142,7 +145,7 @@ function Step({ lines, onTake }: { lines: readonly string[]; onTake: (line: stri
             onTake('');
           }}
         >
-          {shelfWords.leaveOut}
+          {firstJarWords.leaveOut}
         </Button>
       </div>
     </form>
@@ -151,7 +154,7 @@ function Step({ lines, onTake }: { lines: readonly string[]; onTake: (line: stri
 
 function filled(taken: readonly string[], kitchen: Kitchen): Formula {
   const { spoons, servingVolumeMl } = kitchen.settings;
-  const empty = { ...emptyFormula(shelfWords.firstJarName, DEFAULT_VESSEL_ID, spoons), servingVolumeMl };
+  const empty = { ...emptyFormula(firstJarWords.firstJarName, DEFAULT_VESSEL_ID, spoons), servingVolumeMl };
   const context = contextFor(empty, kitchen);
   return (
     taken

@@ -1,6 +1,6 @@
 import { SETTINGS_ID, settingsSchema, type Settings } from '#contract';
 import { settingsWords } from '#words/screens/settings';
-import { shelfWords } from '#words/screens/shelf';
+import { firstJarWords } from '#words/screens/firstJar';
 import { useState } from 'react';
 import { sayError } from '../../data/kitchenApi';
 import { useSettings } from '../../data/kitchen';
@@ -21,8 +21,8 @@ export function FirstSettings() {
     if (next.success) save(SETTINGS_ID, settings, next.data).catch(() => undefined);
   };
   return (
-    <section aria-label={shelfWords.inPassing} className="card grid gap-3 p-5">
-      <h2 className="font-semibold">{shelfWords.inPassing}</h2>
+    <section aria-label={firstJarWords.inPassing} className="card grid gap-3 p-5">
+      <h2 className="font-semibold">{firstJarWords.inPassing}</h2>
       <div className="flex flex-wrap items-end gap-4">
         <Field
           label={settingsWords.kitchen}

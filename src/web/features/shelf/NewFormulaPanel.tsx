@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { STYLE_IDS, STYLE_RECIPES, type StyleId } from '#core/palate';
 import { sayStyle } from '#words/palate';
+import { shelfToolWords } from '#words/screens/shelfTools';
 import { shelfWords } from '#words/screens/shelf';
 import { Alert } from '../../ui/Alert';
 import { Button } from '../../ui/Button';
@@ -27,7 +28,7 @@ export function NewFormulaPanel({
   const [text, setText] = useState('');
   return (
     <Dialog title={shelfWords.newFormula} open onClose={onClose}>
-      {trouble && <Alert className="mb-3">{shelfWords.notMadeTrouble(trouble)}</Alert>}
+      {trouble && <Alert className="mb-3">{shelfToolWords.notMadeTrouble(trouble)}</Alert>}
       <Button
         kind="main"
         autoFocus
@@ -36,22 +37,22 @@ export function NewFormulaPanel({
           onMake({ from: 'nothing' });
         }}
       >
-        {shelfWords.emptyJar}
+        {shelfToolWords.emptyJar}
       </Button>
       <Link
         to="/from-pantry"
         className="ml-2 inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-leaf hover:bg-mint"
       >
-        {shelfWords.fromThePantryFindThe}
+        {shelfToolWords.fromThePantryFindThe}
       </Link>
       <Link
         to="/import"
         className="mt-2 ml-2 inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-leaf hover:bg-mint sm:mt-0"
       >
-        {shelfWords.bringInARecipe}
+        {shelfToolWords.bringInARecipe}
       </Link>
-      <h3 className="font-name mt-5 mb-1 font-bold">{shelfWords.orStartFromAStyle}</h3>
-      <p className="mb-2 text-sm text-quiet">{shelfWords.inventedAmountsToBeChanged}</p>
+      <h3 className="font-name mt-5 mb-1 font-bold">{shelfToolWords.orStartFromAStyle}</h3>
+      <p className="mb-2 text-sm text-quiet">{shelfToolWords.inventedAmountsToBeChanged}</p>
       <ul className="grid grid-cols-[minmax(0,1fr)] gap-1 sm:grid-cols-2">
         {STYLE_IDS.map((style) => (
           <li key={style}>
@@ -77,11 +78,11 @@ export function NewFormulaPanel({
         }}
       >
         <label className="grid gap-1 font-semibold">
-          {shelfWords.orPasteAListOne}
+          {shelfToolWords.orPasteAListOne}
           <textarea
             className="field min-h-24 font-normal"
             maxLength={20_000}
-            placeholder={shelfWords.n30MlCiderVinegar1}
+            placeholder={shelfToolWords.n30MlCiderVinegar1}
             value={text}
             onChange={(event) => {
               setText(event.target.value);
@@ -89,7 +90,7 @@ export function NewFormulaPanel({
           />
         </label>
         <Button type="submit" disabled={busy || !text.trim()} className="justify-self-start">
-          {shelfWords.makeItFromTheseLines}
+          {shelfToolWords.makeItFromTheseLines}
         </Button>
       </form>
     </Dialog>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { ShelfRecord } from '#contract';
-import { shelfWords } from '#words/screens/shelf';
+import { shelfToolWords } from '#words/screens/shelfTools';
 import { sayError } from '../../data/kitchenApi';
 import { useSaveShared } from '../../sync/useSaveShared';
 import { Alert } from '../../ui/Alert';
@@ -19,7 +19,7 @@ export function RenamePanel({
   const [save, saving] = useSaveShared('formula');
   const name = text.trim();
   return (
-    <Dialog title={shelfWords.rename} open onClose={onClose}>
+    <Dialog title={shelfToolWords.rename} open onClose={onClose}>
       <form
         className="grid gap-3"
         onSubmit={(event) => {
@@ -29,7 +29,7 @@ export function RenamePanel({
       >
         <input
           autoFocus
-          aria-label={shelfWords.nameOfTheFormula}
+          aria-label={shelfToolWords.nameOfTheFormula}
           className="field"
           maxLength={120}
           value={text}
@@ -43,9 +43,9 @@ export function RenamePanel({
         {saving.isError && <Alert>{sayError(saving.error)}</Alert>}
         <div className="flex gap-3">
           <Button kind="main" type="submit" disabled={!name || saving.isLoading}>
-            {shelfWords.rename}
+            {shelfToolWords.rename}
           </Button>
-          <Button onClick={onClose}>{shelfWords.leave}</Button>
+          <Button onClick={onClose}>{shelfToolWords.leave}</Button>
         </div>
       </form>
     </Dialog>

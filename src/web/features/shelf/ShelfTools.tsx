@@ -1,5 +1,6 @@
 import type { Ref } from 'react';
 import type { Shelf } from '#contract';
+import { shelfToolWords } from '#words/screens/shelfTools';
 import { shelfWords } from '#words/screens/shelf';
 import { Choice } from '../../ui/Choice';
 import type { ShelfKind, ShelfSort } from '#contract';
@@ -19,27 +20,27 @@ interface ShelfToolsProps {
 const PLACES: Record<Shelf, string> = {
   shelf: shelfWords.onTheShelf,
   archive: shelfWords.archive,
-  bin: shelfWords.bin,
+  bin: shelfToolWords.bin,
 };
 const STATES: Record<StateFilter, string> = {
-  any: shelfWords.anyState,
-  unfrozen: shelfWords.notFrozenYet,
-  draft: shelfWords.draft,
-  tried: shelfWords.tried,
-  proven: shelfWords.proven,
-  changes: shelfWords.withChanges,
+  any: shelfToolWords.anyState,
+  unfrozen: shelfToolWords.notFrozenYet,
+  draft: shelfToolWords.draft,
+  tried: shelfToolWords.tried,
+  proven: shelfToolWords.proven,
+  changes: shelfToolWords.withChanges,
 };
 const KINDS: Record<ShelfKind, string> = {
-  any: shelfWords.clearOrCreamy,
-  clear: shelfWords.clear,
-  creamy: shelfWords.creamy,
+  any: shelfToolWords.clearOrCreamy,
+  clear: shelfToolWords.clear,
+  creamy: shelfToolWords.creamy,
 };
 const SORTS: Record<ShelfSort, string> = {
-  shelf: shelfWords.asTheyCame,
-  name: shelfWords.byName,
-  changed: shelfWords.lastChangedFirst,
-  sharpest: shelfWords.leastOilToAcidFirst,
-  largest: shelfWords.largestFirst,
+  shelf: shelfToolWords.asTheyCame,
+  name: shelfToolWords.byName,
+  changed: shelfToolWords.lastChangedFirst,
+  sharpest: shelfToolWords.leastOilToAcidFirst,
+  largest: shelfToolWords.largestFirst,
 };
 
 const options = <T extends string>(names: Record<T, string>) =>
@@ -56,8 +57,8 @@ export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stoc
   return (
     <div role="search" className="flex flex-wrap items-center gap-2 text-sm">
       <SearchField
-        label={shelfWords.searchTheShelf}
-        placeholder={shelfWords.nameOrIngredient}
+        label={shelfToolWords.searchTheShelf}
+        placeholder={shelfToolWords.nameOrIngredient}
         value={filter.q}
         onText={(q) => {
           onFilter({ q });
@@ -65,7 +66,7 @@ export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stoc
         inputRef={searchRef}
       />
       <Choice
-        label={shelfWords.state}
+        label={shelfToolWords.state}
         value={filter.state}
         options={options(STATES)}
         onChange={(state) => {
@@ -73,7 +74,7 @@ export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stoc
         }}
       />
       <Choice
-        label={shelfWords.clearOrCreamy}
+        label={shelfToolWords.clearOrCreamy}
         value={filter.kind}
         options={options(KINDS)}
         onChange={(kind) => {
@@ -81,18 +82,18 @@ export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stoc
         }}
       />
       <Choice
-        label={shelfWords.acid}
+        label={shelfToolWords.acid}
         value={filter.acid || ANY}
-        options={anyOf(shelfWords.anyAcid, acids)}
+        options={anyOf(shelfToolWords.anyAcid, acids)}
         className="max-w-44"
         onChange={(acid) => {
           onFilter({ acid: acid === ANY ? '' : acid });
         }}
       />
       <Choice
-        label={shelfWords.allergenToAvoid}
+        label={shelfToolWords.allergenToAvoid}
         value={filter.avoid || ANY}
-        options={anyOf(shelfWords.avoidNothing, allergens)}
+        options={anyOf(shelfToolWords.avoidNothing, allergens)}
         className="max-w-44"
         onChange={(avoid) => {
           onFilter({ avoid: avoid === ANY ? '' : avoid });
@@ -100,7 +101,7 @@ export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stoc
       />
       <label
         className={`flex min-h-8 items-center gap-2 ${stockKnown ? '' : 'text-quiet'}`}
-        title={stockKnown ? undefined : shelfWords.sayInThePantryWhat}
+        title={stockKnown ? undefined : shelfToolWords.sayInThePantryWhat}
       >
         <input
           type="checkbox"
@@ -111,11 +112,11 @@ export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stoc
             onFilter({ onHand: event.target.checked });
           }}
         />
-        {shelfWords.fromWhatIsOnHand}
+        {shelfToolWords.fromWhatIsOnHand}
       </label>
       <span className="ml-auto flex gap-2">
         <Choice
-          label={shelfWords.order}
+          label={shelfToolWords.order}
           value={filter.sort}
           options={options(SORTS)}
           onChange={(sort) => {
@@ -123,7 +124,7 @@ export function ShelfTools({ filter, onFilter, searchRef, acids, allergens, stoc
           }}
         />
         <Choice
-          label={shelfWords.place}
+          label={shelfToolWords.place}
           value={filter.place}
           options={options(PLACES)}
           onChange={(place) => {

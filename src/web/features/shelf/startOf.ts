@@ -2,7 +2,7 @@
 import { emptyFormula, type AdditionId, type Formula } from '#core/formula';
 import { formulaFromStyle } from '#core/palate';
 import { DEFAULT_VESSEL_ID } from '#core/vessel';
-import { shelfWords } from '#words/screens/shelf';
+import { shelfToolWords } from '#words/screens/shelfTools';
 import { newId } from '../../sync/device';
 import { addTyped } from '#kitchen/edits';
 import { contextFor, type Kitchen } from '#kitchen/reading';
@@ -15,7 +15,7 @@ export function startOf(what: NewFrom, kitchen: Kitchen): Formula {
     const formula = formulaFromStyle(what.style, DEFAULT_VESSEL_ID, kitchen.catalogue, additionId);
     return { ...formula, servingVolumeMl };
   }
-  const empty = { ...emptyFormula(shelfWords.newDressing, DEFAULT_VESSEL_ID, spoons), servingVolumeMl };
+  const empty = { ...emptyFormula(shelfToolWords.newDressing, DEFAULT_VESSEL_ID, spoons), servingVolumeMl };
   if (what.from === 'nothing') return empty;
   const context = contextFor(empty, kitchen);
   const lines = what.text.split(/\r?\n/).filter((line) => line.trim());

@@ -1,6 +1,8 @@
-import { useId, useState, type KeyboardEvent } from 'react';
+import { useEffect, useId, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
+import { findWords } from '#words/screens/find';
 import { frameWords } from '#words/screens/frame';
+import { useSteady } from '../../ui/useSteady';
 import { Dialog } from '../../ui/Dialog';
 import { useFound, type Found } from './useFound';
 
@@ -10,7 +12,9 @@ export function FindPanel({ onClose }: { onClose: () => void }) {
   const [at, setAt] = useState(0);
   const list = useId();
   const navigate = useNavigate();
-  const { groups, pending, isAway } = useFound(q);
+  const { groups, pending, isFetching, isAway } = useFound(q);
+  // Enter came before the answer did: what it finds first is opened then.
+  const [entered, setEntered] = useState(false);
   const all = groups.flatMap(({ found }) => found);
   const chosen = Math.min(at, all.length - 1);
   const open = ({ to }: Found): void => {
@@ -19,6 +23,13 @@ export function FindPanel({ onClose }: { onClose: () => void }) {
     // Once the sheet is gone: what it does may open another.
     else setTimeout(to);
   };
+  const first = all[chosen];
+  const openLater = useSteady(open);
+  useEffect(() => {
+    if (!entered || isFetching) return;
+    setEntered(false);
+    if (first) openLater(first);
+  }, [entered, isFetching, first, openLater]);
   const onKey = (event: KeyboardEvent): void => {
     const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
     if (by !== 0 && all.length > 0) {
@@ -26,9 +37,10 @@ export function FindPanel({ onClose }: { onClose: () => void }) {
       const next = (chosen + by + all.length) % all.length;
       setAt(next);
       document.getElementById(`${list}-${next}`)?.scrollIntoView({ block: 'nearest' });
-    } else if (event.key === 'Enter' && all[chosen]) {
+    } else if (event.key === 'Enter') {
       event.preventDefault();
-      open(all[chosen]);
+      if (isFetching) setEntered(true);
+      else if (all[chosen]) open(all[chosen]);
     }
   };
   let place = -1;
@@ -44,18 +56,19 @@ export function FindPanel({ onClose }: { onClose: () => void }) {
         aria-autocomplete="list"
         autoComplete="off"
         autoFocus
-        placeholder={frameWords.findPlaceholder}
+        placeholder={findWords.findPlaceholder}
         className="field min-h-12 w-full text-lg"
         maxLength={200}
         value={q}
         onChange={({ target }) => {
           setQ(target.value);
           setAt(0);
+          setEntered(false);
         }}
         onKeyDown={onKey}
       />
       <p role="status" className="sr-only">
-        {q.trim() !== '' && frameWords.found(all.length)}
+        {q.trim() !== '' && findWords.found(all.length)}
       </p>
       <div
         id={list}
@@ -94,9 +107,9 @@ export function FindPanel({ onClose }: { onClose: () => void }) {
           </div>
         ))}
       </div>
-      {q.trim() !== '' && all.length === 0 && !pending && <p>{frameWords.nothingFound(q.trim())}</p>}
-      {pending && <p className="text-sm text-quiet">{frameWords.stillLooking}</p>}
-      {isAway && <p className="text-sm">{frameWords.onlyHere}</p>}
+      {q.trim() !== '' && all.length === 0 && !pending && <p>{findWords.nothingFound(q.trim())}</p>}
+      {pending && <p className="text-sm text-quiet">{findWords.stillLooking}</p>}
+      {isAway && <p className="text-sm">{findWords.onlyHere}</p>}
     </Dialog>
   );
 }

@@ -1,9 +1,10 @@
 /** What a few words find: of the kitchen by the server, of this device by itself. */
 import { skipToken } from '@reduxjs/toolkit/query';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { normaliseName, searchIngredients } from '#core/ingredient';
 import type { FindAnswer } from '#contract';
 import { formatDay } from '#words/numbers';
+import { findWords } from '#words/screens/find';
 import { frameWords } from '#words/screens/frame';
 import { useFindQuery } from '../../data/kitchenApi';
 import { useKitchen } from '../../data/kitchen';
@@ -29,22 +30,24 @@ const PAGES: readonly { readonly to: string; readonly label: string }[] = [
   { to: '/log', label: frameWords.log },
   { to: '/measures', label: frameWords.myMeasures },
   { to: '/plan', label: frameWords.servicePlan },
-  { to: '/plan/week', label: frameWords.theWeek },
+  { to: '/plan/week', label: findWords.theWeek },
   { to: '/settings', label: frameWords.settings },
-  { to: '/from-pantry', label: frameWords.fromThePantry },
-  { to: '/import', label: frameWords.bringIn },
-  { to: '/side-by-side', label: frameWords.sideBySide },
-  { to: '/tables', label: frameWords.tables },
-  { to: '/toolmakers', label: frameWords.toolmakers },
+  { to: '/from-pantry', label: findWords.fromThePantry },
+  { to: '/import', label: findWords.bringIn },
+  { to: '/side-by-side', label: findWords.sideBySide },
+  { to: '/tables', label: findWords.tables },
+  { to: '/toolmakers', label: findWords.toolmakers },
 ];
 const MOST = 6;
 
 export function useFound(typed: string): {
   readonly groups: readonly FoundGroup[];
   readonly pending: boolean;
+  /** The rows are still those of what was typed before. */
+  readonly isFetching: boolean;
   readonly isAway: boolean;
 } {
-  const q = useDeferredValue(typed.trim());
+  const q = typed.trim();
   const { catalogue } = useKitchen();
   const { currentData, data, error, isFetching } = useFindQuery(q === '' ? skipToken : q);
   // While the next is fetched the last one stands: rows that vanish and come back cannot be pressed.
@@ -62,7 +65,7 @@ export function useFound(typed: string): {
     const all: FoundGroup[] = [
       ...ofKitchen(answer),
       {
-        title: frameWords.ingredients,
+        title: findWords.ingredients,
         found: searchIngredients(q, catalogue, MOST)
           .filter(({ made }) => !made)
           .map(({ id, name }) => ({
@@ -73,7 +76,7 @@ export function useFound(typed: string): {
           })),
       },
       {
-        title: frameWords.pages,
+        title: findWords.pages,
         found: PAGES.filter(({ label }) => fits(label)).map(({ to, label }) => ({
           key: `page ${to}`,
           label,
@@ -82,7 +85,7 @@ export function useFound(typed: string): {
         })),
       },
       {
-        title: frameWords.actions,
+        title: findWords.actions,
         found: actions
           .filter(({ does }) => fits(does))
           .slice(0, q === '' ? actions.length : MOST)
@@ -99,6 +102,7 @@ export function useFound(typed: string): {
   return {
     groups,
     pending: q !== '' && (isFetching || (answer?.pending ?? 0) > 0),
+    isFetching: q !== '' && isFetching && currentData === undefined,
     isAway: q !== '' && error !== undefined,
   };
 }
@@ -106,7 +110,7 @@ export function useFound(typed: string): {
 /** What the server found. */
 const ofKitchen = (answer: FindAnswer | undefined): readonly FoundGroup[] => [
   {
-    title: frameWords.formulas,
+    title: findWords.formulas,
     found: (answer?.formulas ?? []).map(({ id, name }) => ({
       key: `formula ${id}`,
       label: name,
@@ -124,11 +128,11 @@ const ofKitchen = (answer: FindAnswer | undefined): readonly FoundGroup[] => [
     })),
   },
   {
-    title: frameWords.jars,
+    title: findWords.jars,
     found: (answer?.jars ?? []).map(({ id, formulaId, formulaName, version, at, note }, i) => ({
       key: `jar ${id} ${i}`,
       label: note,
-      more: `${frameWords.jarNoted(formulaName ?? '', version)}, ${formatDay(at.slice(0, 10))}`,
+      more: `${findWords.jarNoted(formulaName ?? '', version)}, ${formatDay(at.slice(0, 10))}`,
       to: `/formulas/${formulaId}/log?jars=${id}`,
     })),
   },

@@ -1,0 +1,20 @@
+/** The field that finds anything. */
+export const findWords = {
+  findPlaceholder: 'A name, an ingredient, a note, a batch number, a page…',
+  formulas: 'Formulas',
+  ingredients: 'Ingredients',
+  jars: 'Jars',
+  pages: 'Pages',
+  actions: 'Here, now',
+  nothingFound: (q: string) => `Nothing is called “${q}”. Part of a word is enough.`,
+  found: (count: number) => (count === 1 ? 'one found' : `${count} found`),
+  stillLooking: 'Still looking through the shelf…',
+  onlyHere: 'The server is away: only ingredients, pages and actions are found.',
+  jarNoted: (name: string, version: number) => `${name} v${version}`,
+  theWeek: 'The week',
+  fromThePantry: 'From the pantry: find the amounts',
+  bringIn: 'Bring in a recipe or a document',
+  sideBySide: 'Side by side: taste blind',
+  tables: 'Tables for a spreadsheet',
+  toolmakers: 'For tools of your own',
+};
