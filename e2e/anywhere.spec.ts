@@ -123,6 +123,8 @@ test('files let go anywhere are brought in: a recipe is read, a backup is asked 
     );
   await page.goto('/pantry');
   await expect(page.getByRole('heading', { name: 'Pantry' })).toBeVisible();
+  // What brings files in is fetched once the page stands.
+  await page.waitForTimeout(2500);
   await letGo('lake.txt', '90 ml rapeseed oil\n30 ml cider vinegar\n1 tsp honey');
   await expect(page).toHaveURL(/\/import$/);
   await expect(page.getByLabel(/^Paste it/)).toHaveValue(/30 ml cider vinegar/);

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { frameWords } from '#words/screens/frame';
+import { frameLaterWords } from '#words/screens/frameLater';
 import { sayError } from '../data/kitchenApi';
 import { setCookHere } from '../sync/cook';
 import { newId } from '../sync/device';
@@ -31,7 +31,7 @@ export function CookPanel({
   const [save, saving] = useSaveShared('cook');
   const shown = initials ?? initialsOf(name);
   return (
-    <Dialog title={frameWords.whoCooksOnThisDevice} open onClose={onClose}>
+    <Dialog title={frameLaterWords.whoCooksOnThisDevice} open onClose={onClose}>
       <ul className="mb-4 grid gap-1">
         {cooks.map((cook) => (
           <li key={cook.id}>
@@ -64,7 +64,7 @@ export function CookPanel({
         }}
       >
         <label className="grid gap-1 font-semibold">
-          {frameWords.someoneElse}
+          {frameLaterWords.someoneElse}
           <input
             className="field font-normal"
             maxLength={60}
@@ -75,7 +75,7 @@ export function CookPanel({
           />
         </label>
         <label className="grid gap-1 font-semibold">
-          {frameWords.initials}
+          {frameLaterWords.initials}
           <input
             className="field w-20 font-normal"
             maxLength={3}
@@ -86,10 +86,10 @@ export function CookPanel({
           />
         </label>
         <Button kind="main" type="submit" disabled={!name.trim() || !shown.trim() || saving.isLoading}>
-          {frameWords.addAndChoose}
+          {frameLaterWords.addAndChoose}
         </Button>
         {saving.error !== undefined && (
-          <Alert className="w-full text-sm">{frameWords.notAddedError(sayError(saving.error))}</Alert>
+          <Alert className="w-full text-sm">{frameLaterWords.notAddedError(sayError(saving.error))}</Alert>
         )}
       </form>
     </Dialog>

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { frameWords } from '#words/screens/frame';
+import { frameLaterWords } from '#words/screens/frameLater';
 
 const BACKUP = /\.ygrana$/i;
 /** What a page is entered with after files were dropped. */
@@ -51,7 +51,7 @@ export function DropAnywhere() {
       role="status"
       className="pointer-events-none fixed inset-3 z-50 grid place-items-center rounded-lg border-4 border-dashed border-leaf bg-mint/90 text-xl font-semibold"
     >
-      {frameWords.letGoToBringIn}
+      {frameLaterWords.letGoToBringIn}
     </div>
   ) : null;
 }

@@ -7,7 +7,7 @@ import { useSettings } from '../data/kitchen';
 import { CookChooser } from './CookChooser';
 import { NotInGerman } from './NotInGerman';
 import { isOfTheStation } from './ofTheStation';
-import { useStands } from '../ui/useStands';
+import { useLater } from '../ui/useStands';
 import { useLive } from '../sync/live';
 import { SyncState } from './SyncState';
 import { Timers } from './Timers';
@@ -15,6 +15,8 @@ import { Button } from '../ui/Button';
 import { sayKeys } from '../ui/shortcuts';
 import { WholePage } from './WholePage';
 
+/** Nobody lets a file go sooner. */
+const DROP_MS = 1500;
 const DropAnywhere = lazy(async () => ({ default: (await import('./DropAnywhere')).DropAnywhere }));
 const FindPanel = lazy(async () => ({ default: (await import('./find/FindPanel')).FindPanel }));
 const SignIn = lazy(async () => ({ default: (await import('./SignIn')).SignIn }));
@@ -34,7 +36,7 @@ export function Frame() {
   const session = useSessionQuery(undefined, { refetchOnFocus: true }).data;
   const signedOut = session?.needed === true && !session.signedIn;
   const { pathname } = useLocation();
-  const stands = useStands();
+  const stands = useLater(DROP_MS);
   useLive(!signedOut);
   const { isError } = useSettingsQuery(undefined, { skip: signedOut });
   const data = useSettings();

@@ -1,6 +1,6 @@
 import { useLocation } from 'react-router';
 import { tongueNow } from '#words/tongue';
-import { frameWords } from '#words/screens/frame';
+import { frameLaterWords } from '#words/screens/frameLater';
 import { isOfTheStation } from './ofTheStation';
 
 /** Said where a page is not in the language of this device: what stands there is English. */
@@ -10,7 +10,7 @@ export function NotInGerman() {
   if (tongue === 'en' || isOfTheStation(pathname)) return null;
   return (
     <p lang={tongue} className="mb-2 text-sm text-quiet print:hidden" data-testid="not-in-german">
-      {frameWords.notInThisLanguage}
+      {frameLaterWords.notInThisLanguage}
     </p>
   );
 }

@@ -1,3 +1,4 @@
+import { frameLaterWords } from '#words/screens/frameLater';
 import { frameWords } from '#words/screens/frame';
 import { setAside, tryAgain } from '../sync/outbox';
 import { useAppSelector } from '../sync/store';
@@ -22,16 +23,16 @@ export function OutboxNotice({ trialId }: { trialId: string }) {
     <div role="status" className="border-l-4 border-l-sweet bg-tape-soft px-3 py-2" data-testid="outbox">
       {isShown && (
         <p className="font-semibold">
-          {frameWords.formInThisBrowserForm2(
-            pending === 1 ? frameWords.n1StepWaits : frameWords.pendingStepsWait(pending),
-            away ? frameWords.theServerCannotBeReached : '…',
+          {frameLaterWords.formInThisBrowserForm2(
+            pending === 1 ? frameLaterWords.n1StepWaits : frameLaterWords.pendingStepsWait(pending),
+            away ? frameLaterWords.theServerCannotBeReached : '…',
           )}
-          {unkept && frameWords.thisBrowserKeepsNothingDo}
+          {unkept && frameLaterWords.thisBrowserKeepsNothingDo}
         </p>
       )}
       {refused.map(({ id, refused: why }) => (
         <p key={id} className="flex flex-wrap items-center gap-3">
-          {frameWords.aStepWasNotRecorded} {why}
+          {frameLaterWords.aStepWasNotRecorded} {why}
           <Button
             onClick={() => {
               tryAgain(id);

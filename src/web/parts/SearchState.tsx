@@ -1,4 +1,4 @@
-import { frameWords } from '#words/screens/frame';
+import { frameLaterWords } from '#words/screens/frameLater';
 import { Button } from '../ui/Button';
 import { Working } from '../ui/Working';
 
@@ -19,8 +19,8 @@ export function SearchState({ search, what, onStop, onAgain }: SearchStateProps)
   if (search.status !== 'failed' && search.status !== 'stopped') return null;
   return (
     <p role="alert" className="mt-2">
-      {search.status === 'failed' ? search.message : frameWords.stopped}{' '}
-      <Button onClick={onAgain}>{frameWords.lookAgain}</Button>
+      {search.status === 'failed' ? search.message : frameLaterWords.stopped}{' '}
+      <Button onClick={onAgain}>{frameLaterWords.lookAgain}</Button>
     </p>
   );
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { frameWords } from '#words/screens/frame';
+import { frameLaterWords } from '#words/screens/frameLater';
 import { sayError, useSignInMutation } from '../data/kitchenApi';
 import { store } from '../sync/store';
 import { sync } from '../sync/sync';
@@ -28,9 +28,9 @@ export function SignIn() {
           );
       }}
     >
-      <h1 className="font-name text-xl font-bold">{frameWords.thisKitchenAsksForA}</h1>
+      <h1 className="font-name text-xl font-bold">{frameLaterWords.thisKitchenAsksForA}</h1>
       <label className="grid gap-1 font-semibold">
-        {frameWords.passcode}
+        {frameLaterWords.passcode}
         <input
           autoFocus
           type="password"
@@ -48,7 +48,7 @@ export function SignIn() {
         {signing.isError ? sayError(signing.error) : ''}
       </p>
       <Button kind="main" type="submit" disabled={!passcode || signing.isLoading}>
-        {frameWords.comeIn}
+        {frameLaterWords.comeIn}
       </Button>
     </form>
   );

@@ -1,5 +1,6 @@
 import { Volume2, VolumeX } from 'lucide-react';
 import { useState } from 'react';
+import { frameLaterWords } from '#words/screens/frameLater';
 import { frameWords } from '#words/screens/frame';
 import { Button } from '../ui/Button';
 import { beep, setSound, soundChosen, soundOn } from '../ui/sound';
@@ -24,7 +25,7 @@ export function SoundSwitch() {
       }}
     >
       {on ? <Volume2 size={16} aria-hidden /> : <VolumeX size={16} aria-hidden />}
-      {on ? frameWords.soundOn : frameWords.soundOff}
+      {on ? frameLaterWords.soundOn : frameLaterWords.soundOff}
     </Button>
   );
 }
@@ -41,10 +42,10 @@ export function SoundOffer() {
     <div className="flex flex-wrap items-center gap-4" data-testid="sound-offer">
       <p className="min-w-48 flex-1">{frameWords.shallItSound}</p>
       <Button className="min-h-16 px-5" onClick={answer(true)}>
-        {frameWords.yesSound}
+        {frameLaterWords.yesSound}
       </Button>
       <Button className="min-h-16 px-5" onClick={answer(false)}>
-        {frameWords.noSound}
+        {frameLaterWords.noSound}
       </Button>
     </div>
   );

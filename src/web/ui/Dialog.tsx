@@ -1,7 +1,7 @@
 import { Dialog as Radix } from 'radix-ui';
 import { X } from 'lucide-react';
 import { useRef, type ReactNode } from 'react';
-import { frameWords } from '#words/screens/frame';
+import { frameLaterWords } from '#words/screens/frameLater';
 import { useBackCloses } from './backCloses';
 import { IconButton } from './Button';
 import { restoreFocus } from './focus';
@@ -49,7 +49,7 @@ export function Dialog({ title, open, onClose, children, wide = false }: DialogP
           <div className="mb-3 flex items-center justify-between gap-4">
             <Radix.Title className="font-name text-xl font-bold">{title}</Radix.Title>
             <Radix.Close asChild>
-              <IconButton label={frameWords.close}>
+              <IconButton label={frameLaterWords.close}>
                 <X size={18} aria-hidden />
               </IconButton>
             </Radix.Close>

@@ -1,4 +1,4 @@
-import { frameWords } from '#words/screens/frame';
+import { frameLaterWords } from '#words/screens/frameLater';
 import { Dialog } from './Dialog';
 import { sayKeys, type Shortcut } from './shortcuts';
 
@@ -13,7 +13,7 @@ interface KeyHelpProps {
 
 export function KeyHelp({ open, onClose, groups }: KeyHelpProps) {
   return (
-    <Dialog title={frameWords.keys} open={open} onClose={onClose}>
+    <Dialog title={frameLaterWords.keys} open={open} onClose={onClose}>
       {groups.map(({ title, shortcuts }) => (
         <section key={title} className="mb-4">
           <h3 className="mb-1 text-sm font-semibold text-quiet">{title}</h3>

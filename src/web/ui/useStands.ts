@@ -15,3 +15,17 @@ export function useStands(ready = true): boolean {
   }, [ready]);
   return stands;
 }
+
+/** False until so long after the first picture. */
+export function useLater(afterMs: number): boolean {
+  const [later, setLater] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      setLater(true);
+    }, afterMs);
+    return () => {
+      clearTimeout(timer);
+    };
+  }, [afterMs]);
+  return later;
+}

@@ -1,13 +1,14 @@
 /** What stands beside the work: doors, timers, the jar's log, cautions, the batch's weighing, paper. */
 import type { batchRunWords } from '../screens/batchRun';
 import type { frameWords } from '../screens/frame';
+import type { frameLaterWords } from '../screens/frameLater';
 import type { labelWords } from '../screens/label';
 import type { paperWords } from '../screens/paper';
 import type { partsWords } from '../screens/parts';
 import type { drawingWords } from '../screens/drawing';
 import type { syncWords } from '../sync';
 
-export const frame: Partial<typeof frameWords> = {
+export const frame: Partial<typeof frameWords & typeof frameLaterWords> = {
   theKitchenSServerCannot:
     'Der Server der Küche ist nicht zu erreichen. Bitte neu starten, dann noch einmal.',
   theKitchenSServerGave: 'Der Server der Küche hat nichts Brauchbares geantwortet. Noch einmal versuchen.',

@@ -4,7 +4,7 @@ import { formatMoment, formatTimeOfDay } from '#words/numbers';
 import { settingsWords } from '#words/screens/settings';
 import { choose, chooseTongue, LIGHTS, useHere } from '../../data/here';
 import { offlineState, onOfflineState } from '../../sync/offline';
-import { frameWords } from '#words/screens/frame';
+import { frameLaterWords } from '#words/screens/frameLater';
 import { SoundSwitch } from '../../parts/Sound';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
@@ -138,7 +138,7 @@ export function ThisDevice({
         />
       </div>
       <div className="flex flex-wrap items-center gap-3">
-        <span className="font-semibold">{frameWords.sound}</span>
+        <span className="font-semibold">{frameLaterWords.sound}</span>
         <SoundSwitch />
       </div>
       <div data-testid="offline">

@@ -2,7 +2,7 @@ import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { Plus } from 'lucide-react';
 import { lazy, Suspense, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import type { Shelf, ShelfAnswer, ShelfRecord } from '#contract';
+import type { ShelfAnswer, ShelfRecord } from '#contract';
 import type { Formula, FormulaId } from '#core/formula';
 import { shelfWords } from '#words/screens/shelf';
 import { Alert } from '../../ui/Alert';
@@ -14,13 +14,13 @@ import { Button } from '../../ui/Button';
 import { Loading, Trouble } from '../../parts/PageState';
 import { useStands } from '../../ui/useStands';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
-import { isFiltered, type ShelfFilter } from '#kitchen/shelf';
+import type { ShelfFilter } from '#kitchen/shelf';
 import { filterFrom, paramsFrom } from './address';
 import { ShelfJar, type JarActions } from './ShelfJar';
 import { useShelfChoices, useShelfWindow } from './useShelfWindow';
-import { useMoves, type Moved } from './useMoves';
+import { useMoves } from './useMoves';
 import { useSteady } from '../../ui/useSteady';
-import { type Creating, type OpenPanel, ShelfPanel } from './ShelfPanel';
+import { type OpenPanel, ShelfPanel } from './ShelfPanel';
 /** What making a new one needs is fetched once the shelf stands, so that it is here when the server is not. */
 const FETCH_REST_MS = 4000;
 
@@ -30,8 +30,8 @@ const JAR_PX = 236;
 // The jars stand first, then what sifts them.
 const ShelfTools = lazy(async () => ({ default: (await import('./ShelfTools')).ShelfTools }));
 const ChosenBar = lazy(async () => ({ default: (await import('./ChosenBar')).ChosenBar }));
-/** A kitchen is empty once. */
-const FirstJar = lazy(async () => ({ default: (await import('./FirstJar')).FirstJar }));
+const Empty = lazy(async () => ({ default: (await import('./Empty')).Empty }));
+const MovedNotice = lazy(async () => ({ default: (await import('./MovedNotice')).MovedNotice }));
 const KeyHelp = lazy(async () => ({ default: (await import('../../ui/KeyHelp')).KeyHelp }));
 
 export function ShelfPage() {
@@ -135,9 +135,9 @@ export function ShelfPage() {
       {moves.error !== undefined && (
         <Alert className="mt-2">{shelfWords.notDoneError(sayError(moves.error))}</Alert>
       )}
-      {moves.last && <MovedNotice moved={moves.last} onUndo={moves.undo} />}
-      {chosen && (
-        <Suspense fallback={null}>
+      <Suspense fallback={null}>
+        {moves.last && <MovedNotice moved={moves.last} onUndo={moves.undo} />}
+        {chosen && (
           <ChosenBar
             chosen={chosen}
             shown={answer.records}
@@ -145,8 +145,8 @@ export function ShelfPage() {
             onChosen={setChosen}
             onMove={moves.move}
           />
-        </Suspense>
-      )}
+        )}
+      </Suspense>
       {answer.total > 0 ? (
         <Boards
           total={answer.total}
@@ -158,16 +158,18 @@ export function ShelfPage() {
           onSeen={setSeen}
         />
       ) : (
-        <Empty
-          filter={filter}
-          total={answer.everywhere}
-          pending={answer.pending}
-          make={make}
-          creating={creating}
-          onPlain={() => {
-            setParams({}, { replace: true });
-          }}
-        />
+        <Suspense fallback={null}>
+          <Empty
+            filter={filter}
+            total={answer.everywhere}
+            pending={answer.pending}
+            make={make}
+            creating={creating}
+            onPlain={() => {
+              setParams({}, { replace: true });
+            }}
+          />
+        </Suspense>
       )}
       <ShelfPanel panel={panel} kitchen={kitchen} creating={creating} make={make} setPanel={setPanel} />
       {panel === 'keys' && (
@@ -233,27 +235,6 @@ function ShelfHead({
 function sayCount({ total, here, pending }: ShelfAnswer): string {
   const count = total === here ? shelfWords.countFormulas(here) : shelfWords.shownOfHere(total, here);
   return pending > 0 ? shelfWords.countPendingStillToBe(count, pending) : count;
-}
-
-function MovedNotice({ moved, onUndo }: { moved: Moved; onUndo: () => void }) {
-  const where: Record<Shelf, string> = {
-    shelf: shelfWords.isBackOnTheShelf,
-    archive: shelfWords.isInTheArchive,
-    bin: shelfWords.isInTheBinKept,
-  };
-  const whereAll: Record<Shelf, string> = {
-    shelf: shelfWords.areBackOnTheShelf,
-    archive: shelfWords.areInTheArchive,
-    bin: shelfWords.areInTheBin,
-  };
-  return (
-    <p role="status" className="card mt-2 flex items-center gap-3 px-3 py-1.5">
-      {moved.records.length === 1
-        ? shelfWords.nameIs(moved.records[0]!.formula.name, where[moved.to])
-        : shelfWords.severalAre(moved.records.length, whereAll[moved.to])}
-      <Button onClick={onUndo}>{shelfWords.undo}</Button>
-    </p>
-  );
 }
 
 /** Rows of jars; only those near the window are drawn, so that a thousand scroll as eight do. */
@@ -338,49 +319,5 @@ function Boards({
         </ul>
       ))}
     </div>
-  );
-}
-
-function Empty({
-  filter,
-  total,
-  pending,
-  onPlain,
-  make,
-  creating,
-}: {
-  make: (formula: Formula, open: boolean) => void;
-  creating: Creating;
-  filter: ShelfFilter;
-  total: number;
-  pending: number;
-  onPlain: () => void;
-}) {
-  if (pending > 0) return <Loading what={shelfWords.whatFitsTheFilter} />;
-  if (isFiltered(filter) || (filter.place !== 'shelf' && total > 0)) {
-    return (
-      <div className="card mx-auto mt-12 max-w-lg p-6">
-        <p className="mb-3">
-          {isFiltered(filter)
-            ? shelfWords.nothingHereFitsTheFilter
-            : filter.place === 'archive'
-              ? shelfWords.theArchiveIsEmpty
-              : shelfWords.theBinIsEmpty}
-        </p>
-        <Button onClick={onPlain}>{shelfWords.showTheWholeShelf}</Button>
-      </div>
-    );
-  }
-  if (total > 0)
-    return (
-      <p className="card mx-auto mt-12 max-w-lg p-6">
-        {shelfWords.theShelfIsEmptyPress} <strong>{shelfWords.newFormula}</strong>{' '}
-        {shelfWords.andTypeTheFirstAddition}
-      </p>
-    );
-  return (
-    <Suspense fallback={null}>
-      <FirstJar make={make} creating={creating} />
-    </Suspense>
   );
 }

@@ -1,7 +1,7 @@
 import { useEffect, useId, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { findWords } from '#words/screens/find';
-import { frameWords } from '#words/screens/frame';
+import { frameLaterWords } from '#words/screens/frameLater';
 import { useSteady } from '../../ui/useSteady';
 import { Dialog } from '../../ui/Dialog';
 import { useFound, type Found } from './useFound';
@@ -45,11 +45,11 @@ export function FindPanel({ onClose }: { onClose: () => void }) {
   };
   let place = -1;
   return (
-    <Dialog title={frameWords.findAnything} open onClose={onClose}>
+    <Dialog title={frameLaterWords.findAnything} open onClose={onClose}>
       <input
         type="search"
         role="combobox"
-        aria-label={frameWords.findAnything}
+        aria-label={frameLaterWords.findAnything}
         aria-expanded
         aria-controls={list}
         aria-activedescendant={all.length > 0 ? `${list}-${chosen}` : undefined}
@@ -73,7 +73,7 @@ export function FindPanel({ onClose }: { onClose: () => void }) {
       <div
         id={list}
         role="listbox"
-        aria-label={frameWords.findAnything}
+        aria-label={frameLaterWords.findAnything}
         className="mt-3 grid gap-2"
         data-testid="found"
       >

@@ -1,0 +1,31 @@
+/** What the frame says on sheets and notices, fetched when it is first needed. */
+import { spoken } from '../tongue';
+
+export const frameLaterWords = spoken('frame', {
+  close: 'Close',
+  whoCooksOnThisDevice: 'Who cooks on this device?',
+  someoneElse: 'Someone else',
+  initials: 'Initials',
+  addAndChoose: 'Add and choose',
+  notAddedError: (error: string) => `Not added. ${error}`,
+  thisKitchenAsksForA: 'This kitchen asks for a passcode',
+  passcode: 'Passcode',
+  comeIn: 'Come in',
+  soundOn: 'Turn sound off',
+  soundOff: 'Turn sound on',
+  yesSound: 'Yes, sound',
+  noSound: 'No, silent',
+  sound: 'Sound',
+  letGoToBringIn: 'Let go: a recipe, a document, a table or a backup is brought in.',
+  notInThisLanguage: 'This page is in English.',
+  findAnything: 'Find anything',
+  keys: 'Keys',
+  n1StepWaits: '1 step waits',
+  pendingStepsWait: (pending: number) => `${pending} steps wait`,
+  theServerCannotBeReached: ': the server cannot be reached. Go on; they are sent when it is back.',
+  formInThisBrowserForm2: (form: string, form2: string) => `${form} in this browser${form2}`,
+  thisBrowserKeepsNothingDo: ' This browser keeps nothing: do not close the page before they are sent.',
+  aStepWasNotRecorded: 'A step was not recorded:',
+  stopped: 'Stopped.',
+  lookAgain: 'Look again',
+});
