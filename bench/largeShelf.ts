@@ -9,6 +9,7 @@ import { firstJarMs, sayFirstJar } from './stillness';
 import { median, percentile, printLine } from './measure';
 
 const LARGE = 1000;
+const HUGE = 3000;
 const MEDIUM = 135;
 const SMALL = 50;
 
@@ -56,6 +57,7 @@ export async function benchLargeShelf(): Promise<void> {
     console.log(sayFirstJar(await firstJarMs(browser, medium.address), MEDIUM));
     await medium.stop();
     await benchList(large);
+    await benchFind();
     const [many, few] = [await scroll(browser, large), await scroll(browser, small)];
     printLine({
       name: `Script a frame while scrolling ${LARGE} jars (goal: below 8 ms)`,
@@ -87,6 +89,28 @@ async function benchList({ address }: Shelf): Promise<void> {
     otherMs: percentile(theirs, 0.95),
     other: `the same ${(body.length / 1024).toFixed(0)} kB from a bare server`,
   });
+}
+
+/** One field over a kitchen of years: by a name, by an ingredient, by a batch number that nobody has. */
+export async function benchFind(): Promise<void> {
+  const huge = await shelfOf(HUGE);
+  try {
+    // Read once in the background, as it is after opening.
+    let pending = 1;
+    while (pending > 0)
+      ({ pending } = (await (await fetch(`${huge.address}/api/find?q=a`)).json()) as { pending: number });
+    const ours: number[] = [];
+    for (const q of ['walnut 2999', 'tahini', '20261128'])
+      ours.push(...(await getMs(`${huge.address}/api/find?q=${encodeURIComponent(q)}`, 40)));
+    printLine({
+      name: `Finding among ${HUGE} formulas, 95th percentile (goal: below 50 ms)`,
+      oursMs: percentile(ours, 0.95),
+      otherMs: percentile(await getMs(`${huge.address}/api/cooks`, 40), 0.95),
+      other: 'the smallest question of the same server',
+    });
+  } finally {
+    await huge.stop();
+  }
 }
 
 interface Scrolled {

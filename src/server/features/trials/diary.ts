@@ -4,6 +4,7 @@ import type { JarsAnswer, jarsQuerySchema, JarTimes } from '#contract';
 import { found, type Database } from '../../db/client';
 import { likeText } from '../../db/likeText';
 import { formulas, trialEvents, trials } from '../../db/schema';
+import { namesOf } from '../formulas/namesOf';
 import type { TrialStore } from './store';
 
 export type JarsQuery = z.output<typeof jarsQuerySchema>;
@@ -35,17 +36,12 @@ export class DiaryStore {
       .orderBy(desc(trials.createdAt), desc(trials.id))
       .limit(PAGE + 1);
     const page = await this.jars.withEvents(rows.slice(0, PAGE));
-    const ids = [...new Set(page.map(({ formulaId }) => formulaId))];
-    const named =
-      ids.length === 0
-        ? []
-        : await this.db
-            .select({ id: formulas.id, name: sql<string>`${formulas.content}->>'name'` })
-            .from(formulas)
-            .where(inArray(formulas.id, ids));
     return {
       jars: page,
-      names: Object.fromEntries(named.map(({ id, name }) => [id, name])),
+      names: await namesOf(
+        this.db,
+        page.map(({ formulaId }) => formulaId),
+      ),
       next: rows.length > PAGE ? page.at(-1)!.id : null,
     };
   }

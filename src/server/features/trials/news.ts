@@ -1,4 +1,4 @@
-import { inArray, sql } from 'drizzle-orm';
+import { sql } from 'drizzle-orm';
 import type { KitchenNews, StyleSaid } from '#contract';
 import {
   bottleChanges,
@@ -11,7 +11,7 @@ import {
   type HoldLesson,
 } from '#core/trial';
 import { found, type Database } from '../../db/client';
-import { formulas } from '../../db/schema';
+import { namesOf } from '../formulas/namesOf';
 import type { KitchenAtWork } from '../kitchen/atWork';
 import type { TrialStore } from './store';
 
@@ -45,17 +45,13 @@ export class KitchenNewsStore {
         bottles: bottleChanges(jars),
         comesTo: whatItComesTo(jars),
       };
-      const ids = [...new Set(Object.values(news).flatMap((list) => list.map(({ formulaId }) => formulaId)))];
-      const rows =
-        ids.length === 0
-          ? []
-          : await this.db
-              .select({ id: formulas.id, name: sql<string>`${formulas.content}->>'name'` })
-              .from(formulas)
-              .where(inArray(formulas.id, ids));
+      const names = await namesOf(
+        this.db,
+        Object.values(news).flatMap((list) => list.map(({ formulaId }) => formulaId)),
+      );
       this.kept = {
         mark,
-        news: { ...news, names: Object.fromEntries(rows.map(({ id, name }) => [id, name])) },
+        news: { ...news, names },
       };
     }
     return this.kept.news;
