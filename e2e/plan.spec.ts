@@ -194,3 +194,26 @@ test('a week: what stands in the fridge is made once for several days; another w
   await page.goto('/plan/week?from=never');
   await expect(page.getByRole('heading', { name: /^Week of/ })).toBeVisible();
 });
+
+test('the next three things are read from afar, begun and ticked off there; the day goes onto paper', async ({
+  page,
+}) => {
+  await page.goto('/plan');
+  const next = page.getByTestId('next-three');
+  await expect(next.getByRole('listitem')).toHaveCount(3);
+  const first = (await next.getByRole('listitem').first().textContent())!;
+  // The pedal presses the one thing that is next: begun, then done, and the following moves up.
+  await page.keyboard.press('PageDown');
+  await expect(next.getByRole('button', { name: /^Done: / })).toBeVisible();
+  await page.keyboard.press('PageDown');
+  await expect(next.getByRole('listitem').first()).not.toHaveText(first);
+  await expect(page.getByTestId('to-do').getByRole('checkbox', { checked: true })).toHaveCount(1);
+  await expect(page.getByTestId('now')).toContainText(/^now \d/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByTestId('to-do').getByRole('checkbox', { checked: true })).toHaveCount(0);
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.locator('button:visible')).toHaveCount(0);
+  await expect(next).toBeVisible();
+  await expect(page.getByTestId('to-do')).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Service' })).toBeHidden();
+});

@@ -91,6 +91,11 @@ function Day({ day, thing, onDay }: DayProps) {
           }}
           className="w-44"
         />
+      </div>
+      {plan.placed.length > 0 && (
+        <NextThree day={day} plan={plan} content={content} now={now} onChange={change} />
+      )}
+      <div className="flex flex-wrap items-end gap-4">
         <NumberOf
           label={planWords.cooks}
           value={content.cooks}
@@ -143,9 +148,6 @@ function Day({ day, thing, onDay }: DayProps) {
             }}
           />
         </div>
-      )}
-      {plan.placed.length > 0 && (
-        <NextThree day={day} plan={plan} content={content} now={now} onChange={change} />
       )}
       {plan.placed.length > 0 && (
         <section aria-label={planWords.theDay2} className="card grid gap-2 p-4">
