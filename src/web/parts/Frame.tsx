@@ -7,6 +7,7 @@ import { useSettings } from '../data/kitchen';
 import { CookChooser } from './CookChooser';
 import { NotInGerman } from './NotInGerman';
 import { isOfTheStation } from './ofTheStation';
+import { places } from './places';
 import { useLater } from '../ui/useStands';
 import { useLive } from '../sync/live';
 import { SyncState } from './SyncState';
@@ -20,16 +21,6 @@ const DROP_MS = 1500;
 const DropAnywhere = lazy(async () => ({ default: (await import('./DropAnywhere')).DropAnywhere }));
 const FindPanel = lazy(async () => ({ default: (await import('./find/FindPanel')).FindPanel }));
 const SignIn = lazy(async () => ({ default: (await import('./SignIn')).SignIn }));
-
-const places = () => [
-  { to: '/', label: frameWords.shelf },
-  { to: '/pantry', label: frameWords.pantry },
-  { to: '/batches', label: frameWords.batches },
-  { to: '/log', label: frameWords.log },
-  { to: '/measures', label: frameWords.myMeasures },
-  { to: '/plan', label: frameWords.servicePlan },
-  { to: '/settings', label: frameWords.settings },
-];
 
 /** The one frame: wordmark, places, who is cooking, the kitchen's name. */
 export function Frame() {

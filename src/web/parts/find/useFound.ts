@@ -8,6 +8,7 @@ import { findWords } from '#words/screens/find';
 import { frameWords } from '#words/screens/frame';
 import { useFindQuery } from '../../data/kitchenApi';
 import { useKitchen } from '../../data/kitchen';
+import { places } from '../places';
 import { sayKeys, shortcutsNow } from '../../ui/shortcuts';
 
 export interface Found {
@@ -23,15 +24,10 @@ export interface FoundGroup {
   readonly found: readonly Found[];
 }
 
-const PAGES: readonly { readonly to: string; readonly label: string }[] = [
-  { to: '/', label: frameWords.shelf },
-  { to: '/pantry', label: frameWords.pantry },
-  { to: '/batches', label: frameWords.batches },
-  { to: '/log', label: frameWords.log },
-  { to: '/measures', label: frameWords.myMeasures },
-  { to: '/plan', label: frameWords.servicePlan },
+/** Beside the doors of the frame. */
+const pages = (): readonly { readonly to: string; readonly label: string }[] => [
+  ...places(),
   { to: '/plan/week', label: findWords.theWeek },
-  { to: '/settings', label: frameWords.settings },
   { to: '/from-pantry', label: findWords.fromThePantry },
   { to: '/import', label: findWords.bringIn },
   { to: '/side-by-side', label: findWords.sideBySide },
@@ -77,12 +73,14 @@ export function useFound(typed: string): {
       },
       {
         title: findWords.pages,
-        found: PAGES.filter(({ label }) => fits(label)).map(({ to, label }) => ({
-          key: `page ${to}`,
-          label,
-          more: '',
-          to,
-        })),
+        found: pages()
+          .filter(({ label }) => fits(label))
+          .map(({ to, label }) => ({
+            key: `page ${to}`,
+            label,
+            more: '',
+            to,
+          })),
       },
       {
         title: findWords.actions,
