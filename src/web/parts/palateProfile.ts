@@ -50,7 +50,7 @@ export function profileRows(palate: Palate, style: Style | null, sign: DecimalSi
       step: PALATE[measure].step,
       off,
       figure,
-      label: drawingWords.profileRow(title, figure, off, window !== undefined),
+      state: drawingWords.profileState(off, window !== undefined),
     };
   });
 }

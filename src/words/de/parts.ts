@@ -263,6 +263,8 @@ export const paper: Partial<typeof paperWords> = {
 };
 
 export const drawing: Partial<typeof drawingWords> = {
+  profileState: (off, judged) => off || (judged ? 'passt' : 'kein Zielbereich in diesem Stil'),
+  whoBringsIt: 'Wer es mitbringt.',
   fromASpoonThickness: (said) => `Vom Löffel: ${said}`,
   shakeLine: 'Schüttellinie',
   notRead: 'nicht gelesen',

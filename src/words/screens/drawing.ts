@@ -2,8 +2,8 @@
 import { spoken } from '../tongue';
 
 export const drawingWords = spoken('drawing', {
-  profileRow: (title: string, figure: string, off: string, judged: boolean) =>
-    `${title}: ${off || (judged ? 'right' : 'no band in this style')}, ${figure}. Who brings it.`,
+  profileState: (off: string, judged: boolean) => off || (judged ? 'right' : 'no band in this style'),
+  whoBringsIt: 'Who brings it.',
   aPlateTilted: 'A plate tilted to 45°, with a teaspoon of it that runs 5 cm down',
   fromASpoonThickness: (thickness: string) => `From a spoon: ${thickness}`,
   shakeLine: 'shake line',

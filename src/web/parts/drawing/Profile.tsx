@@ -1,5 +1,6 @@
 import type { PalateKey } from '#core/palate';
 import type { KitchenComponent } from '#core/ingredient';
+import { drawingWords } from '#words/screens/drawing';
 import { ComponentMark } from './ComponentMark';
 import { placeOf, type Placed } from './profilePlace';
 
@@ -11,8 +12,8 @@ export interface ProfileRow extends Placed {
   readonly off: string;
   /** The figure, where it is asked for. */
   readonly figure: string;
-  /** Read aloud in place of the drawing. */
-  readonly label: string;
+  /** Read aloud in place of the drawing: what is outside, or that it is right. */
+  readonly state: string;
 }
 interface ProfileProps {
   readonly rows: readonly ProfileRow[];
@@ -68,14 +69,14 @@ export function Profile({ rows, figures, onRow }: ProfileProps) {
 }
 
 function Row({ row, figures, onRow }: Pick<ProfileProps, 'figures' | 'onRow'> & { row: ProfileRow }) {
-  const { measure, component, title, off, figure, label, window } = row;
+  const { measure, component, title, off, figure, state, window } = row;
+  const showsFigure = figures || !window;
   return (
     <li data-testid={`gauge-${measure}`}>
       <button
         type="button"
         className="grid w-full grid-cols-[1.5rem_6.25rem_minmax(0,1fr)] items-center gap-x-2 rounded-md text-left hover:bg-mint"
         style={{ height: ROW_PX }}
-        aria-label={label}
         onClick={() => {
           onRow(measure);
         }}
@@ -83,14 +84,16 @@ function Row({ row, figures, onRow }: Pick<ProfileProps, 'figures' | 'onRow'> & 
         <ComponentMark component={component} />
         <span className="min-w-0 leading-tight">
           <span
-            className={`${off || figures || !window ? 'block truncate' : 'line-clamp-2 text-[0.9375rem]'} ${off ? 'font-bold' : ''}`}
+            className={`${off || showsFigure ? 'block truncate' : 'line-clamp-2 text-[0.9375rem]'} ${off ? 'font-bold' : ''}`}
           >
             {title}
           </span>
-          {(off || figures || !window) && (
+          <span className="sr-only">: </span>
+          {!off && <span className="sr-only">{state}</span>}
+          {(off || showsFigure) && (
             <span className="block truncate text-[0.8125rem] leading-4">
               {off && <strong>{off}</strong>}
-              {(figures || !window) && (
+              {showsFigure && (
                 <span className="text-quiet">
                   {off && ' · '}
                   {figure}
@@ -98,6 +101,10 @@ function Row({ row, figures, onRow }: Pick<ProfileProps, 'figures' | 'onRow'> & 
               )}
             </span>
           )}
+          <span className="sr-only">
+            {`${showsFigure ? '' : `, ${figure}`}. `}
+            {drawingWords.whoBringsIt}
+          </span>
         </span>
         <span className="keeps-colour relative h-full" aria-hidden>
           <span className="absolute inset-x-0 top-1/2 h-px bg-rule" />

@@ -43,11 +43,11 @@ describe('the drawn palate', () => {
       ).palate;
     const saltOf = (salt: number) =>
       profileRows(jar(salt), style, 'point').find(({ measure }) => measure === 'salt')!;
-    expect(saltOf(8)).toMatchObject({ off: 'salty', label: expect.stringContaining('salty') as string });
+    expect(saltOf(8)).toMatchObject({ off: 'salty', state: 'salty' });
     expect(saltOf(0.1)).toMatchObject({ off: 'flat' });
     const { low, high } = style.windows.salt!;
     const middle = saltOf((124 * (low + high)) / 2);
-    expect(middle).toMatchObject({ off: '', label: expect.stringContaining('right') as string });
+    expect(middle).toMatchObject({ off: '', state: 'right' });
     const palate = jar(8);
     const hair = { ...palate, salt: { ...palate.salt, value: high + PALATE.salt.step / 8 } };
     expect(profileRows(hair, style, 'point').find(({ measure }) => measure === 'salt')!.off).toBe('');
