@@ -3,6 +3,7 @@ import type { LabelProblem } from '#core/ingredient';
 import type { AsideReason } from '#core/interchange';
 import type { Doubt, Problem } from '#core/quantity';
 import { inSentence } from './numbers';
+import { sentencesNow } from './tongue';
 
 const quoted = (items: readonly string[]): string => items.map((item) => `“${item}”`).join(', ');
 const meant = (near: readonly string[]): string => (near.length ? ` Near it: ${near.join('; ')}.` : '');
@@ -43,6 +44,8 @@ export function sayDoubt(doubt: Doubt): string {
 
 /** A problem as a sentence that says what is wrong and what would be understood. */
 export function sayProblem(problem: Problem): string {
+  const other = sentencesNow()?.problem(problem);
+  if (other !== undefined) return other;
   switch (problem.code) {
     case 'empty':
       return 'Nothing typed. Try “90 ml olive oil”.';

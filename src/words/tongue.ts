@@ -10,6 +10,7 @@ import type { Tool } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import type { PalateKey, VerdictReason } from '#core/palate';
 import type { CautionRecord, Keeping, SafetyRecord } from '#core/safety';
+import type { Problem } from '#core/quantity';
 import type { DoStep, StepNote, Tasting } from '#core/trial';
 
 export const TONGUES = ['en', 'de'] as const;
@@ -90,9 +91,15 @@ export interface Sentences {
   readonly ph: (ph: PhReading, reasons: readonly string[]) => string;
   readonly standing: (base: number | null, changed: boolean) => string;
   readonly simulated: (instrument: string) => string;
+  /** Why a typed line was not read. */
+  readonly problem: (problem: Problem) => string;
   /** A name in the middle of a sentence. */
   readonly inSentence: (name: string) => string;
   readonly ingredient: (name: string) => string;
+  /** What else it is called there, by its English name. */
+  readonly alsoCalled: (name: string) => readonly string[];
+  /** "1½ tsp" by the spoons of the language. */
+  readonly measured: (text: string) => string;
   readonly vessel: (name: string) => string;
 }
 
@@ -135,4 +142,7 @@ export function spoken<T extends object>(room: Room, english: T): T {
 
 /** A thing of the pantry by the name it has in the language that is spoken. */
 export const sayIngredient = (name: string): string => other?.sentences.ingredient(name) ?? name;
+export const alsoCalled = (name: string): readonly string[] => other?.sentences.alsoCalled(name) ?? [];
 export const sayVessel = (name: string): string => other?.sentences.vessel(name) ?? name;
+/** What spoons and cups measure: "1½ tsp". */
+export const sayMeasured = (text: string): string => other?.sentences.measured(text) ?? text;

@@ -53,8 +53,12 @@ const words: [Unit, boolean, string][] = [
   ['spoonful', true, 'spoonful spoonfuls spoon spoons'],
   ['bit', true, 'bit bits touch smidge smidgen smidgin hint'],
   ['splash', true, 'shot shots'],
-  ['tsp', false, 'tl'],
-  ['tbsp', false, 'el'],
+  // As the other language of the station says them.
+  ['tsp', false, 'tl teelöffel'],
+  ['tbsp', false, 'el esslöffel'],
+  ['pinch', true, 'prise prisen'],
+  ['clove', true, 'zehe zehen'],
+  ['yolk', true, 'eigelb'],
   ['cm', false, 'cm centimetre centimetres centimeter centimeters'],
   ['leaf', true, 'lvs'],
 ];

@@ -11,4 +11,4 @@ export {
 export { newestMeasures, ownMeasuresOf } from './ownMeasures';
 export { lineageOf, type LineageRow } from './lineage';
 export { mendsFrom, roomToMend } from './mendsFrom';
-export { handAmount } from './handAmount';
+export { handAmount, handMeasure } from './handAmount';

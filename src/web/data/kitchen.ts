@@ -4,7 +4,7 @@ import { DEFAULT_SETTINGS, SETTINGS_ID, type OwnIngredient, type Settings } from
 import { withMade } from '#core/reckoning';
 import { STARTING_VESSELS } from '#core/vessel';
 import { catalogueWith, contextFor, type Kitchen, type Pantry } from '#kitchen/reading';
-import { sayIngredient, sayVessel, tongueNow } from '#words/tongue';
+import { alsoCalled, sayIngredient, sayVessel, tongueNow } from '#words/tongue';
 import { useHere } from './here';
 import { useOpenDocs, withOpen } from './openDocs';
 import { useOwnMeasures } from './ownMeasures';
@@ -71,7 +71,7 @@ export function useSpokenKitchen(): Kitchen {
     const catalogue = new Map(
       [...kitchen.catalogue].map(([id, one]) => {
         const name = sayIngredient(one.name);
-        return [id, name === one.name ? one : { ...one, name, aliases: [...one.aliases, one.name] }] as const;
+        return [id, name === one.name ? one : { ...one, name, aliases: [...one.aliases, one.name, ...alsoCalled(one.name)] }] as const;
       }),
     );
     const vessels = kitchen.vessels.map((vessel) => ({ ...vessel, name: sayVessel(vessel.name) }));

@@ -1,10 +1,11 @@
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { frameWords } from '#words/screens/frame';
 import { useCooksQuery } from '../data/kitchenApi';
 import { useOpenDocs, withOpen } from '../data/openDocs';
 import { useCookHere } from '../data/useCook';
+import { later } from '../ui/later';
 
-const CookPanel = lazy(async () => ({ default: (await import('./CookPanel')).CookPanel }));
+const CookPanel = later(async () => (await import('./CookPanel')).CookPanel);
 
 /** Who is cooking on this device. No login: what is frozen carries the name. */
 export function CookChooser() {

@@ -1,5 +1,5 @@
 import { Search } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { frameWords } from '#words/screens/frame';
 import { useSessionQuery, useSettingsQuery } from '../data/kitchenApi';
@@ -15,12 +15,13 @@ import { Timers } from './Timers';
 import { Button } from '../ui/Button';
 import { sayKeys } from '../ui/shortcuts';
 import { WholePage } from './WholePage';
+import { later } from '../ui/later';
 
 /** Nobody lets a file go sooner. */
 const DROP_MS = 1500;
-const DropAnywhere = lazy(async () => ({ default: (await import('./DropAnywhere')).DropAnywhere }));
-const FindPanel = lazy(async () => ({ default: (await import('./find/FindPanel')).FindPanel }));
-const SignIn = lazy(async () => ({ default: (await import('./SignIn')).SignIn }));
+const DropAnywhere = later(async () => (await import('./DropAnywhere')).DropAnywhere, true);
+const FindPanel = later(async () => (await import('./find/FindPanel')).FindPanel);
+const SignIn = later(async () => (await import('./SignIn')).SignIn);
 
 /** The one frame: wordmark, places, who is cooking, the kitchen's name. */
 export function Frame() {

@@ -11,12 +11,10 @@ import {
   type Trouble,
 } from '#core/emulsion';
 import { THICKNESS_WORDS, TROUBLE_WORDS } from '#words/hold';
-import type { Formula, ReadingContext } from '#core/formula';
 import type { Ingredient, IngredientId } from '#core/ingredient';
 import type { JudgedPortion } from '#core/reckoning';
 import { inSentence } from '#words/numbers';
-import { freshAmountText } from '#kitchen/edits';
-import type { Kitchen } from '#kitchen/reading';
+import { handMeasure, type Kitchen } from '#kitchen/reading';
 import { partsWords } from '#words/screens/parts';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -27,8 +25,6 @@ interface RescueSectionProps {
   readonly state: EmulsionState;
   readonly portions: readonly JudgedPortion[];
   readonly kitchen: Kitchen;
-  readonly formula: Formula;
-  readonly context: ReadingContext;
   readonly volumeMl: number;
   /** What has happened already; without it the cook chooses. */
   readonly trouble?: Trouble;
@@ -42,8 +38,6 @@ export function RescueSection({
   state,
   portions,
   kitchen,
-  formula,
-  context,
   volumeMl,
   trouble: happened,
   onTake,
@@ -71,7 +65,9 @@ export function RescueSection({
     way.steps.map((step) =>
       sayStep(step, nameOf, (massG, id) => {
         const ingredient = ingredientOf(id);
-        return ingredient ? freshAmountText(massG, ingredient, formula, context) : `${massG.toFixed(0)} g`;
+        return ingredient
+          ? handMeasure(massG, ingredient, kitchen.settings.spoons, kitchen.settings)
+          : `${massG.toFixed(0)} g`;
       }),
     );
   return (

@@ -1,12 +1,13 @@
 /** One line for the whole page: what is not saved yet, why, and what somebody has to choose. Nothing when all is. */
-import { lazy, Suspense, useState, useSyncExternalStore } from 'react';
+import { Suspense, useState, useSyncExternalStore } from 'react';
 import { syncWords } from '#words/sync';
 import { onOtherKitchens, otherKitchensWork } from '../sync/otherKitchens';
 import { useSyncState } from '../sync/useSyncState';
 import { Button } from '../ui/Button';
+import { later } from '../ui/later';
 
 /** Hardly ever asked for: not part of what is loaded first. */
-const SyncDialog = lazy(async () => ({ default: (await import('./SyncDialog')).SyncDialog }));
+const SyncDialog = later(async () => (await import('./SyncDialog')).SyncDialog);
 
 export function SyncState() {
   const [open, setOpen] = useState(false);

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { Suspense, useEffect, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { frameWords } from '#words/screens/frame';
 import { focusHeading, keepFocus, pageHeading } from '../ui/focus';
@@ -6,8 +6,9 @@ import { nextThing } from '../ui/nextThing';
 import { chooseKeys, shortcutsNow, useShortcuts, type Shortcut } from '../ui/shortcuts';
 import { useHere } from '../data/here';
 import { stages } from './stages';
+import { later } from '../ui/later';
 
-const KeyHelp = lazy(async () => ({ default: (await import('../ui/KeyHelp')).KeyHelp }));
+const KeyHelp = later(async () => (await import('../ui/KeyHelp')).KeyHelp);
 
 /** What a stage of a formula is called in the title, by the last part of its path. */
 const stageOf = (pathname: string): string | null => {

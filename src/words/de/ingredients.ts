@@ -5,6 +5,21 @@ import { POURABLES } from './pourables';
 
 export const INGREDIENTS: Readonly<Record<string, string>> = { ...POURABLES, ...LARDER, ...PLANTS };
 
+/** What a cook says for short, by English name. */
+export const SHORT: Readonly<Record<string, readonly string[]>> = {
+  'Extra-virgin olive oil': ['Olivenöl'],
+  'Table salt': ['Salz'],
+  'Dijon-type mustard': ['Senf', 'scharfer Senf'],
+  'White wine vinegar 6 %': ['Weißweinessig', 'Essig'],
+  'Red wine vinegar 6 %': ['Rotweinessig'],
+  'Cider vinegar 5 %': ['Apfelessig'],
+  'Garlic, raw, peeled': ['Knoblauch'],
+  'Shallot, raw': ['Schalotte', 'Schalotten'],
+  'Egg yolk, raw': ['Eigelb'],
+  'Whole-milk yoghurt': ['Joghurt'],
+  'Parsley, fresh': ['Petersilie'],
+};
+
 /** Vessels that come with the house. */
 export const VESSELS: Readonly<Record<string, string>> = {
   '200 ml jam jar': '200-ml-Marmeladenglas',

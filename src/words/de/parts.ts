@@ -14,6 +14,7 @@ export const frame: Partial<typeof frameWords & typeof frameLaterWords> = {
   theKitchenSServerGave: 'Der Server der Küche hat nichts Brauchbares geantwortet. Noch einmal versuchen.',
   ctrl: 'Strg',
   close: 'Schließen',
+  thisPartCouldNotBe: 'Dieser Teil war nicht zu holen: der Server ist weg. Alles andere geht weiter.',
   forAJar: 'für ein Glas',
   timers: 'Uhren',
   timeIsUp: (what) => `Zeit: ${what}`,

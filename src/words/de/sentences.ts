@@ -4,9 +4,10 @@ import type { CautionCode } from '#core/safety';
 import { formatCount, type Unit } from '#core/quantity';
 import type { Sentences } from '../tongue';
 import { capital, comma, duration, ingredient, listed, names, plain, PLANT, quoted } from './grammar';
-import { ALLERGENS, VESSELS } from './ingredients';
+import { ALLERGENS, SHORT, VESSELS } from './ingredients';
 import { OFF } from './off';
 import { binders, complaints, measures, on, thickness, tools } from './rooms';
+import { problem } from './reading';
 import { pour, rescue, stepNote, tip } from './steps';
 
 const UNITS: Readonly<Partial<Record<Unit, readonly [one: string, more: string]>>> = {
@@ -21,6 +22,7 @@ const UNITS: Readonly<Partial<Record<Unit, readonly [one: string, more: string]>
   drop: ['ein Tropfen', 'Tropfen'],
   clove: ['eine Zehe', 'Zehen'],
 };
+const SPOONS: Readonly<Record<string, string>> = { tsp: 'TL', tbsp: 'EL', cup: 'Tasse', cups: 'Tassen' };
 const COUNTS = ['', '', 'zwei', 'drei', 'vier', 'fünf', 'sechs'];
 const NAMED: ReadonlySet<Unit> = new Set<Unit>([
   'pinch',
@@ -51,8 +53,11 @@ export const sentences: Sentences = {
   pour,
   stepNote,
   rescue,
+  problem,
   tip,
   ingredient,
+  alsoCalled: (name) => SHORT[name] ?? [],
+  measured: (text) => text.replace(/\b(tsp|tbsp|cups?)\b/g, (unit) => SPOONS[unit] ?? unit),
   vessel: (name) => VESSELS[name] ?? name,
   inSentence: (name) => ingredient(name),
   tasting: (tasting) => {

@@ -2,18 +2,22 @@
 import { afterEach, describe, expect, it } from 'vitest';
 import type { Hold, MakingTip, PourPlan, RescueStep } from '#core/emulsion';
 import type { Remedy } from '#core/balance';
-import { REFERENCE_CATALOGUE, type IngredientId } from '#core/ingredient';
+import type { Problem } from '#core/quantity';
+import { readLine } from '#core/formula';
+import { measuringWith, REFERENCE_CATALOGUE, type IngredientId } from '#core/ingredient';
 import type { CautionCode, CautionRecord } from '#core/safety';
 import { sayImpossible } from '../balance';
 import { sayHold, sayHoldMove, sayPour, sayThickness } from '../hold';
 import { sayCaution, sayKeeping, sayStorage } from '../safety';
 import { sayStep, sayTip } from '../tips';
-import { speak } from '../tongue';
+import { sayProblem } from '../reading';
+import { sayMeasured, speak } from '../tongue';
 import { sayDeed, sayStepNote } from '../trial';
 import { sayPh } from '../acidity';
 import { sayStanding } from '../version';
 import { GERMAN } from '.';
 import { cautions } from './cautions';
+import { SHORT } from './ingredients';
 
 const ENGLISH = /\b(?:the|and|with|into|until|undefined|of|not|before)\b/;
 const expectGerman = (said: string): void => {
@@ -33,6 +37,66 @@ afterEach(() => {
 });
 
 describe('in German', () => {
+  it('each reason why a line was not read, as English gives it', () => {
+    const problems: readonly Problem[] = [
+      { code: 'empty' },
+      { code: 'no-amount', text: 'Öl' },
+      { code: 'no-unit', ingredient: 'Honey', units: [] },
+      { code: 'no-unit', ingredient: 'Honey', units: ['g', 'tsp'] },
+      { code: 'no-unit-weight', ingredient: 'Honey', unit: 'clove', units: ['g'] },
+      { code: 'pack-size', ingredient: 'Honey', pack: 'jar', amounts: ['1 (350 g) jar'] },
+      { code: 'bad-number', text: '1.2.3' },
+      { code: 'negative', text: '-1' },
+      { code: 'too-large', limitKg: 500 },
+      { code: 'leftover', text: 'xyz' },
+      { code: 'two-things', text: '1 Zitrone' },
+      { code: 'no-ingredient' },
+      { code: 'unknown-ingredient', text: 'Honik', near: ['Honey'] },
+      { code: 'ambiguous-ingredient', text: 'Senf', near: ['Honey', 'Water'] },
+    ];
+    const english = problems.map(sayProblem);
+    speak(GERMAN);
+    for (const [index, problem] of problems.entries()) {
+      const said = sayProblem(problem);
+      expectGerman(said);
+      expect(said).not.toBe(english[index]);
+      if ('text' in problem) expect(said).toContain(problem.text);
+    }
+    expect(sayProblem(problems[12]!)).toContain('Honig');
+    expect([sayMeasured('1½ tsp'), sayMeasured('2 cups + ½ tbsp')]).toEqual(['1½ TL', '2 Tassen + ½ EL']);
+  });
+
+  it('calls for short only what there is', () => {
+    const names = [...REFERENCE_CATALOGUE.values()].map(({ name }) => name);
+    expect(Object.keys(SHORT).filter((name) => !names.includes(name))).toEqual([]);
+  });
+
+  it('the hand measures that it names are read', () => {
+    const catalogue = new Map(
+      [...REFERENCE_CATALOGUE].map(([id, one]) => [
+        id,
+        {
+          ...one,
+          name: GERMAN.sentences.ingredient(one.name),
+          aliases: [...one.aliases, one.name, ...GERMAN.sentences.alsoCalled(one.name)],
+        },
+      ]),
+    );
+    const context = { catalogue, measuring: measuringWith('metric'), decimalSign: 'comma' } as const;
+    const gramsOf = (text: string): number | null => {
+      const { reading } = readLine(text, context);
+      return reading.status === 'read' ? reading.massG.nominal : null;
+    };
+    for (const [german, english] of [
+      ['2 EL Olivenöl', '2 tbsp olive oil'],
+      ['1½ TL Honig', '1½ tsp honey'],
+      ['2 Prisen Salz', '2 pinches salt'],
+    ] as const) {
+      expect(gramsOf(german), german).toBeGreaterThan(0);
+      expect(gramsOf(german)).toBe(gramsOf(english));
+    }
+  });
+
   it('each caution, with and without its figures', () => {
     speak(GERMAN);
     for (const code of Object.keys(cautions) as CautionCode[])

@@ -55,4 +55,6 @@ export const frameWords = spoken('frame', {
   thisPageCouldNotBe: 'This page could not be shown',
   whatWasTypedIsKept: 'What was typed is kept in this browser. Load the page again.',
   loadAgain: 'Load again',
+  thisPartCouldNotBe: 'This part could not be fetched: the server is away. The rest goes on.',
+  close: 'Close',
 });

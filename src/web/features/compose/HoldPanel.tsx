@@ -17,11 +17,11 @@ import type { Ingredient, IngredientId } from '#core/ingredient';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import type { Vessel } from '#core/vessel';
 import { inSentence } from '#words/numbers';
-import { freshAmountText, takeDoses } from '#kitchen/edits';
+import { takeDoses } from '#kitchen/edits';
 import { composeHoldWords } from '#words/screens/composeHold';
 import { newId } from '../../sync/device';
 import { holdAskedOf, mixedWith } from '#kitchen/holds';
-import type { Kitchen } from '#kitchen/reading';
+import { handMeasure, type Kitchen } from '#kitchen/reading';
 import type { LearntReading } from '../../data/learnt';
 import { typedNumber } from '../../form/typed';
 import { Button } from '../../ui/Button';
@@ -164,8 +164,7 @@ export function HoldPanel(props: HoldPanelProps) {
             now={hold}
             helpers={helpers}
             allergens={new Set(judgement.allergens.eu14.map(({ allergen }) => allergen))}
-            formula={formula}
-            context={context}
+            settings={kitchen.settings}
             onApply={apply}
           />
           <HoldTools
@@ -184,8 +183,6 @@ export function HoldPanel(props: HoldPanelProps) {
           state={hold.state}
           portions={judgement.portions}
           kitchen={kitchen}
-          formula={formula}
-          context={context}
           volumeMl={reckoning.totals.mixedVolumeMl}
         />
       )}
@@ -208,8 +205,7 @@ function Changes({
   now,
   helpers,
   allergens,
-  formula,
-  context,
+  settings,
   onApply,
 }: {
   changes: readonly Change[];
@@ -218,8 +214,7 @@ function Changes({
   helpers: ReadonlyMap<IngredientId, Ingredient>;
   /** In it already. */
   allergens: ReadonlySet<string>;
-  formula: Formula;
-  context: ReadingContext;
+  settings: Kitchen['settings'];
   onApply: (change: Change) => void;
 }) {
   const newAllergens = (change: Change): readonly string[] =>
@@ -246,7 +241,7 @@ function Changes({
       case 'add': {
         const ingredient = helpers.get(change.ingredientId)!;
         return composeHoldWords.addFreshamounttextName(
-          freshAmountText(change.massG, ingredient, formula, context),
+          handMeasure(change.massG, ingredient, settings.spoons, settings),
           inSentence(ingredient.name),
         );
       }

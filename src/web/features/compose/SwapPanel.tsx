@@ -7,10 +7,10 @@ import { sayLost } from '#words/balance';
 import { MEASURE_WORDS } from '#words/palate';
 import type { Judgement, Reckoning } from '#core/reckoning';
 import { inSentence } from '#words/numbers';
-import { freshAmountText, takeSwap } from '#kitchen/edits';
+import { takeSwap } from '#kitchen/edits';
 import { composeBalanceWords } from '#words/screens/composeBalance';
 import { newId } from '../../sync/device';
-import type { Kitchen } from '#kitchen/reading';
+import { handMeasure, type Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Dialog } from '../../ui/Dialog';
@@ -140,13 +140,7 @@ export function SwapPanel(props: SwapPanelProps) {
                   {swap.lines.map((line) => (
                     <li key={line.ingredient.id}>
                       {sayLine(line, from.ingredient.name, index, (massG, ingredient) =>
-                        freshAmountText(
-                          massG,
-                          ingredient,
-                          formula,
-                          context,
-                          kitchen.settings.amountsIn === 'spoons',
-                        ),
+                        handMeasure(massG, ingredient, kitchen.settings.spoons, kitchen.settings),
                       )}
                     </li>
                   ))}

@@ -7,16 +7,16 @@ import {
   type RemedyRequest,
   type Severity,
 } from '#core/balance';
-import { COMPLAINT_WORDS, type sayDoses } from '#words/balance';
+import { COMPLAINT_WORDS, type SayAmount, type sayDoses } from '#words/balance';
 import type { AdditionId, Formula, ReadingContext, VesselId } from '#core/formula';
 import type { Style } from '#core/palate';
 import { unreadOf, type Judgement, type Reckoning } from '#core/reckoning';
 import { usableVolumeMl, type Vessel } from '#core/vessel';
 import { formatAmount } from '#words/numbers';
-import { freshAmountText, lockedIn, takeDoses } from '#kitchen/edits';
+import { lockedIn, takeDoses } from '#kitchen/edits';
 import { composeBalanceWords } from '#words/screens/composeBalance';
 import { newId } from '../../sync/device';
-import { mendsFrom, roomToMend, type Kitchen } from '#kitchen/reading';
+import { handMeasure, mendsFrom, roomToMend, type Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Choice } from '../../ui/Choice';
@@ -74,8 +74,8 @@ export function WaysPanel(props: WaysPanelProps) {
   );
   const askable = style !== null || complaint !== 'into-band';
   const { search, stop, again } = useSearch('remedies', askable ? question : null);
-  const say = (massG: number, ingredient: Parameters<typeof freshAmountText>[1]): string =>
-    freshAmountText(massG, ingredient, formula, context, kitchen.settings.amountsIn === 'spoons');
+  const say: SayAmount = (massG, ingredient) =>
+    handMeasure(massG, ingredient, kitchen.settings.spoons, kitchen.settings);
   return (
     <Dialog title={composeBalanceWords.bringItIntoBalance} open onClose={onClose} wide>
       <div className="mb-3 flex flex-wrap items-center gap-3">

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { PALATE_KEYS, palateOf, type PalateKey } from '#core/palate';
 import { MEASURE_WORDS } from '#words/palate';
 import { asMade, standingOf, trialPortions } from '#core/trial';
@@ -8,10 +8,9 @@ import { useKitchen } from '../../data/kitchen';
 import { aimOf, useStyles } from '../../data/styles';
 import type { WorkingFormula } from '../../sync/working';
 import { Choice } from '../../ui/Choice';
+import { later } from '../../ui/later';
 
-const MakingsChart = lazy(async () => ({
-  default: (await import('../../parts/chart/MakingsChart')).MakingsChart,
-}));
+const MakingsChart = later(async () => (await import('../../parts/chart/MakingsChart')).MakingsChart);
 
 /** One measure over the makings, as they were really made. */
 export function MadeOverTime({

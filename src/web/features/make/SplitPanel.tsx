@@ -1,5 +1,4 @@
 import { ROOM_C, emulsionState, holdRequest, USUAL_HEIGHT_M, type Rescue } from '#core/emulsion';
-import type { Formula, ReadingContext } from '#core/formula';
 import type { IngredientId } from '#core/ingredient';
 import type { JudgedPortion } from '#core/reckoning';
 import type { PlanReason, PlanWay, Step } from '#core/trial';
@@ -17,9 +16,7 @@ interface SplitPanelProps {
   readonly portions: readonly JudgedPortion[];
   readonly volumeMl: number;
   readonly vessel: Vessel;
-  readonly context: ReadingContext;
   readonly kitchen: Kitchen;
-  readonly formula: Formula;
   readonly before: string | null;
   readonly onPlan: (
     reason: PlanReason,
@@ -31,17 +28,7 @@ interface SplitPanelProps {
 }
 
 /** It broke: how to save it, with the quantities of this very batch. */
-export function SplitPanel({
-  jar,
-  portions,
-  volumeMl,
-  vessel,
-  context,
-  kitchen,
-  formula,
-  before,
-  onPlan,
-}: SplitPanelProps) {
+export function SplitPanel({ jar, portions, volumeMl, vessel, kitchen, before, onPlan }: SplitPanelProps) {
   const making = makingOf(jar);
   const temperatureC = making.roomC ?? ROOM_C;
   const request = holdRequest(portions, {
@@ -66,8 +53,6 @@ export function SplitPanel({
           state={state}
           portions={portions}
           kitchen={kitchen}
-          formula={formula}
-          context={context}
           volumeMl={volumeMl}
           trouble="split"
           onTake={(way) => {

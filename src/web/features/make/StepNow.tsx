@@ -57,9 +57,7 @@ export function StepNow(props: StepNowProps): ReactNode {
         portions={portions}
         volumeMl={volumeMl}
         vessel={vessel}
-        context={context}
         kitchen={kitchen}
-        formula={formula}
         onPlan={plan}
         before={state.current?.step.id ?? null}
       />
@@ -72,7 +70,6 @@ export function StepNow(props: StepNowProps): ReactNode {
         deviation={deviation}
         making={making}
         vessel={vessel}
-        context={context}
         kitchen={kitchen}
         formula={formula}
         openLoads={openLoads}

@@ -4,7 +4,7 @@ import { candidatesFor, withDoses, type RemedyRequest } from '#core/balance';
 import { sayDoses } from '#words/balance';
 import { spreadOver, type OpenLoad, type SpreadTargets } from '#core/batch';
 import { composition } from '#core/composition';
-import type { Formula, ReadingContext } from '#core/formula';
+import type { Formula } from '#core/formula';
 import type { Ingredient } from '#core/ingredient';
 import type { Style } from '#core/palate';
 import {
@@ -21,8 +21,7 @@ import {
 } from '#core/trial';
 import { usableVolumeMl, type Vessel } from '#core/vessel';
 import { formatAmount, formatNumber, inSentence } from '#words/numbers';
-import { freshAmountText } from '#kitchen/edits';
-import { entryOf, type Kitchen } from '#kitchen/reading';
+import { entryOf, handMeasure, type Kitchen } from '#kitchen/reading';
 import { makeWeighWords } from '#words/screens/makeWeigh';
 import { aimOf, useStyles } from '../../data/styles';
 import { useSearch } from '../../workers/useSearch';
@@ -44,7 +43,6 @@ export interface RepairPanelProps {
   readonly deviation: Deviation;
   readonly making: MakingPlan;
   readonly vessel: Vessel;
-  readonly context: ReadingContext;
   readonly kitchen: Kitchen;
   readonly formula: Formula;
   /** Loads of the same batch: those still to come can make it good. */
@@ -77,23 +75,24 @@ const MOST_REMEDIES = 2;
 interface Looking extends RepairPanelProps {
   readonly style: Style | null;
   readonly mostMl: number;
-  readonly grams: (massG: number) => string;
+  /** As the hand measures it, the grams beside. */
+  readonly say: (massG: number, ingredient: Ingredient) => string;
   readonly ml: (volumeMl: number) => string;
 }
 
 /** The loads of the batch to come make it good. */
-function throughOtherLoads({ off, openLoads, kitchen, deviation, style, grams }: Looking): readonly Way[] {
+function throughOtherLoads({ off, openLoads, kitchen, deviation, style, say }: Looking): readonly Way[] {
   const { step } = off.state;
   if (step.kind !== 'weigh' || off.reason === 'swapped') return [];
   const loads = spreadOver(openLoads, step.line, off.byG);
-  if (!loads) return [];
-  const thing = inSentence(kitchen.catalogue.get(step.line.ingredientId)?.name ?? '');
+  const ingredient = kitchen.catalogue.get(step.line.ingredientId);
+  if (!loads || !ingredient) return [];
   const count =
     loads.length === 1 ? makeWeighWords.theOtherLoad : makeWeighWords.theLengthLoadsToCome(loads.length);
   const title = makeWeighWords.gramsFormThingInCount(
-    grams(Math.abs(off.byG)),
+    say(Math.abs(off.byG), ingredient),
     off.byG > 0 ? makeWeighWords.less : makeWeighWords.more,
-    thing,
+    inSentence(ingredient.name),
     count,
   );
   const landing = landingOf(deviation, deviation.planned, style);
@@ -110,12 +109,14 @@ function throughOtherLoads({ off, openLoads, kitchen, deviation, style, grams }:
 }
 
 /** What is missing goes in after all. */
-function theRest({ off, deviation, style, grams }: Looking): readonly Way[] {
+function theRest({ off, kitchen, deviation, style, say }: Looking): readonly Way[] {
   const { step } = off.state;
   if (off.byG >= 0 || off.reason !== 'poured-too-much' || step.kind !== 'weigh') return [];
+  const ingredient = kitchen.catalogue.get(step.line.ingredientId);
+  if (!ingredient) return [];
   return [
     {
-      title: makeWeighWords.addTheRestGrams(grams(-off.byG)),
+      title: makeWeighWords.addTheRestGrams(say(-off.byG, ingredient)),
       says: makeWeighWords.asPlannedAfterAll,
       landing: landingOf(deviation, deviation.planned, style),
       targets: { targets: [], steps: [weighStep({ ...step.line, massG: -off.byG }, 'topup', newId)] },
@@ -126,16 +127,16 @@ function theRest({ off, deviation, style, grams }: Looking): readonly Way[] {
 
 /** Everything to come grows with it. */
 function rescaledWay(
-  { kitchen, deviation, style, grams, ml }: Looking,
+  { kitchen, deviation, style, say, ml }: Looking,
   rescaled: Rescaling | null,
 ): readonly Way[] {
   if (rescaled?.status !== 'rescale') return [];
-  const more = rescaled.topUps.map(({ ingredientId, massG }) =>
-    makeWeighWords.gramsMoreName(
-      grams(massG),
-      inSentence(kitchen.catalogue.get(ingredientId)?.name ?? ingredientId),
-    ),
-  );
+  const more = rescaled.topUps.flatMap(({ ingredientId, massG }) => {
+    const ingredient = kitchen.catalogue.get(ingredientId);
+    return ingredient
+      ? [makeWeighWords.gramsMoreName(say(massG, ingredient), inSentence(ingredient.name))]
+      : [];
+  });
   return [
     {
       title: makeWeighWords.makeMlInsteadEverythingFactor(
@@ -197,7 +198,7 @@ function useQuestions({ off, states, deviation, kitchen, style, mostMl }: Lookin
 }
 
 export function useRepairWays(props: RepairPanelProps) {
-  const { states, deviation, vessel, context, kitchen, formula } = props;
+  const { states, deviation, vessel, kitchen, formula } = props;
   const { settings } = kitchen;
   const styles = useStyles();
   const style = useMemo(() => aimOf(formula, styles), [formula, styles]);
@@ -205,14 +206,12 @@ export function useRepairWays(props: RepairPanelProps) {
     ...props,
     style,
     mostMl: usableVolumeMl(vessel),
-    grams: (massG) => formatAmount(massG, 'g', settings),
+    say: (massG, ingredient) => handMeasure(massG, ingredient, settings.spoons, settings),
     ml: (volumeMl) => formatAmount(volumeMl, 'ml', settings),
   };
   const { rescaled, question, filling } = useQuestions(looking);
   const { search, stop, again } = useSearch('remedies', question);
   const { search: filled } = useSearch('formulate', filling);
-  const say = (massG: number, ingredient: Ingredient): string =>
-    freshAmountText(massG, ingredient, formula, context, settings.amountsIn === 'spoons');
   const remedies = search.status === 'done' ? search.answer.remedies.slice(0, MOST_REMEDIES) : [];
   const answer =
     filled.status === 'done' && filled.answer.outcome.status === 'answers'
@@ -222,7 +221,7 @@ export function useRepairWays(props: RepairPanelProps) {
     ...throughOtherLoads(looking),
     ...theRest(looking),
     ...remedies.map(({ doses }): Way => ({
-      title: makeWeighWords.addDoses(sayDoses(doses, say)),
+      title: makeWeighWords.addDoses(sayDoses(doses, looking.say)),
       says: makeWeighWords.mlInAll(
         looking.ml(composition(withDoses(deviation.expected, doses)).mixedVolumeMl),
       ),
@@ -250,5 +249,13 @@ export function useRepairWays(props: RepairPanelProps) {
     targets: NO_TARGETS,
     way: 'as-it-is',
   };
-  return { ways, asIs, rescaled, search, stop, again, grams: looking.grams };
+  return {
+    ways,
+    asIs,
+    rescaled,
+    search,
+    stop,
+    again,
+    grams: (massG: number) => formatAmount(massG, 'g', settings),
+  };
 }

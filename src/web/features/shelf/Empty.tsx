@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import type { Formula } from '#core/formula';
 import { isFiltered, type ShelfFilter } from '#kitchen/shelf';
 import { shelfToolWords } from '#words/screens/shelfTools';
@@ -6,9 +6,10 @@ import { shelfWords } from '#words/screens/shelf';
 import { Loading } from '../../parts/PageState';
 import { Button } from '../../ui/Button';
 import type { Creating } from './ShelfPanel';
+import { later } from '../../ui/later';
 
 /** A kitchen is empty once. */
-const FirstJar = lazy(async () => ({ default: (await import('./FirstJar')).FirstJar }));
+const FirstJar = later(async () => (await import('./FirstJar')).FirstJar);
 
 /** Why no jar stands here, and what to do about it. */
 export function Empty({

@@ -1,4 +1,4 @@
-import { lazy, memo, Suspense, useId } from 'react';
+import { memo, Suspense, useId } from 'react';
 import { Link } from 'react-router';
 import type { Shelf, ShelfRecord } from '#contract';
 import { VERSION_STATE_WORDS, sayStanding } from '#words/version';
@@ -10,6 +10,7 @@ import { formatAmount, formatPercent, formatRatio } from '#words/numbers';
 import { vesselOf, type Kitchen } from '#kitchen/reading';
 import { useStands } from '../../ui/useStands';
 import { shownOf } from './shown';
+import { later } from '../../ui/later';
 
 /** Pixels per millimetre on the shelf: all jars to one scale, so that a litre looks like a litre. */
 const SHELF_SCALE = 1.06;
@@ -122,7 +123,7 @@ export const ShelfJar = memo(function ShelfJar({
   );
 });
 
-const Menu = lazy(async () => ({ default: (await import('../../ui/Menu')).Menu }));
+const Menu = later(async () => (await import('../../ui/Menu')).Menu);
 
 function JarMenu({ record, actions }: { record: ShelfRecord; actions: JarActions }) {
   const stands = useStands();

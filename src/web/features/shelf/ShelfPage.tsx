@@ -1,6 +1,6 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { Plus } from 'lucide-react';
-import { lazy, Suspense, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { Suspense, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { ShelfAnswer, ShelfRecord } from '#contract';
 import type { Formula, FormulaId } from '#core/formula';
@@ -21,6 +21,7 @@ import { useShelfChoices, useShelfWindow } from './useShelfWindow';
 import { useMoves } from './useMoves';
 import { useSteady } from '../../ui/useSteady';
 import { type OpenPanel, ShelfPanel } from './ShelfPanel';
+import { later } from '../../ui/later';
 /** What making a new one needs is fetched once the shelf stands, so that it is here when the server is not. */
 const FETCH_REST_MS = 4000;
 
@@ -28,11 +29,11 @@ const ROW_PX = 352;
 const JAR_PX = 236;
 
 // The jars stand first, then what sifts them.
-const ShelfTools = lazy(async () => ({ default: (await import('./ShelfTools')).ShelfTools }));
-const ChosenBar = lazy(async () => ({ default: (await import('./ChosenBar')).ChosenBar }));
-const Empty = lazy(async () => ({ default: (await import('./Empty')).Empty }));
-const MovedNotice = lazy(async () => ({ default: (await import('./MovedNotice')).MovedNotice }));
-const KeyHelp = lazy(async () => ({ default: (await import('../../ui/KeyHelp')).KeyHelp }));
+const ShelfTools = later(async () => (await import('./ShelfTools')).ShelfTools);
+const ChosenBar = later(async () => (await import('./ChosenBar')).ChosenBar);
+const Empty = later(async () => (await import('./Empty')).Empty);
+const MovedNotice = later(async () => (await import('./MovedNotice')).MovedNotice, true);
+const KeyHelp = later(async () => (await import('../../ui/KeyHelp')).KeyHelp);
 
 export function ShelfPage() {
   const kitchen = useKitchen();

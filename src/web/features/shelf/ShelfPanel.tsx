@@ -1,14 +1,13 @@
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import type { ShelfRecord } from '#contract';
 import type { Formula } from '#core/formula';
 import { shelfWords } from '#words/screens/shelf';
 import { sayError } from '../../data/kitchenApi';
 import type { Kitchen } from '#kitchen/reading';
+import { later } from '../../ui/later';
 
-const RenamePanel = lazy(async () => ({ default: (await import('./RenamePanel')).RenamePanel }));
-export const NewFormulaPanel = lazy(async () => ({
-  default: (await import('./NewFormulaPanel')).NewFormulaPanel,
-}));
+const RenamePanel = later(async () => (await import('./RenamePanel')).RenamePanel);
+export const NewFormulaPanel = later(async () => (await import('./NewFormulaPanel')).NewFormulaPanel);
 
 export type OpenPanel = 'new' | 'keys' | { readonly rename: ShelfRecord };
 

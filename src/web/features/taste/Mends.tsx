@@ -1,15 +1,14 @@
 import { useMemo, useState } from 'react';
 import { withDoses, type Remedy, type RemedyRequest } from '#core/balance';
-import { COMPLAINT_WORDS } from '#words/balance';
+import { COMPLAINT_WORDS, type SayAmount } from '#words/balance';
 import type { HoldRequest } from '#core/emulsion';
 import { sayHoldMove } from '#words/hold';
-import type { Formula, ReadingContext } from '#core/formula';
+import type { ReadingContext } from '#core/formula';
 import type { Style } from '#core/palate';
 import type { JudgedPortion } from '#core/reckoning';
 import type { Said } from '#core/trial';
-import { freshAmountText } from '#kitchen/edits';
 import { makingHold, type MixedIn } from '#kitchen/holds';
-import { mendsFrom, roomToMend, type Kitchen } from '#kitchen/reading';
+import { handMeasure, mendsFrom, roomToMend, type Kitchen } from '#kitchen/reading';
 import { tasteWords } from '#words/screens/taste';
 import { Button } from '../../ui/Button';
 import { RemedyList } from '../../parts/RemedyList';
@@ -26,7 +25,6 @@ interface MendsProps {
   readonly unread: readonly string[];
   readonly style: Style | null;
   readonly roomMl: number;
-  readonly formula: Formula;
   readonly context: ReadingContext;
   readonly kitchen: Kitchen;
   /** Steps of the jar are open: what is weighed has to wait for them, what a hand puts in has not. */
@@ -46,7 +44,7 @@ const HOW_MUCH = [
 
 /** Ways to mend what was said, all of it at once or one by one: put in by hand, or weighed as steps. */
 export function Mends(props: MendsProps) {
-  const { mixed, portions, said, style, formula, context, kitchen } = props;
+  const { mixed, portions, said, style, kitchen } = props;
   const { beingMade, ready, onPutIn, onWeigh } = props;
   const [chosen, setChosen] = useState<string>(ALL);
   const [howMuch, setHowMuch] = useState<(typeof HOW_MUCH)[number]['value']>('quarter');
@@ -62,8 +60,8 @@ export function Mends(props: MendsProps) {
     return [portions, ...after].map((jar) => makingHold(jar, mixed));
   }, [search, portions, mixed]);
   const [holdNow, ...holdsAfter] = useHolds(holdsAsked);
-  const say = (massG: number, ingredient: Parameters<typeof freshAmountText>[1]): string =>
-    freshAmountText(massG, ingredient, formula, context, kitchen.settings.amountsIn === 'spoons');
+  const say: SayAmount = (massG, ingredient) =>
+    handMeasure(massG, ingredient, kitchen.settings.spoons, kitchen.settings);
   if (said.length === 0) {
     return <p className="text-quiet">{tasteWords.sayWhatTheMouthSays}</p>;
   }

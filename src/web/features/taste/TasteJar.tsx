@@ -173,7 +173,6 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
               said={draft.said}
               style={style}
               roomMl={roomMl}
-              formula={formula}
               context={context}
               kitchen={kitchen}
               beingMade={open !== null}

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo } from 'react';
+import { Suspense, useMemo } from 'react';
 import { usualTemperatureC } from '#core/emulsion';
 import { sayMixed } from '#words/hold';
 import type { Formula } from '#core/formula';
@@ -9,9 +9,10 @@ import { versionsWords } from '#words/screens/versions';
 import { ThicknessSpoon } from '../../parts/drawing/ThicknessSpoon';
 import { Alert } from '../../ui/Alert';
 import { useDrawnHolds } from '../../workers/useHolds';
+import { later } from '../../ui/later';
 
 /** The chart comes with its library only when it is looked at. */
-const HoldChart = lazy(async () => ({ default: (await import('../../parts/chart/HoldChart')).HoldChart }));
+const HoldChart = later(async () => (await import('../../parts/chart/HoldChart')).HoldChart);
 
 /** How both hold, layers against time, at the same temperature: the colder one that either asks for. */
 export function HoldCompare({

@@ -87,8 +87,8 @@ function Row({ row, figures, onRow }: Pick<ProfileProps, 'figures' | 'onRow'> & 
             className={`${off || showsFigure ? 'block truncate' : 'line-clamp-2 text-[0.9375rem]'} ${off ? 'font-bold' : ''}`}
           >
             {title}
+            <span className="sr-only">: </span>
           </span>
-          <span className="sr-only">: </span>
           {!off && <span className="sr-only">{state}</span>}
           {(off || showsFigure) && (
             <span className="block truncate text-[0.8125rem] leading-4">
