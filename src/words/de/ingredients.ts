@@ -8,7 +8,7 @@ export const INGREDIENTS: Readonly<Record<string, string>> = { ...POURABLES, ...
 /** What a cook says for short, by English name. */
 export const SHORT: Readonly<Record<string, readonly string[]>> = {
   'Extra-virgin olive oil': ['Olivenöl'],
-  'Table salt': ['Salz'],
+  'Fine table salt': ['Salz'],
   'Dijon-type mustard': ['Senf', 'scharfer Senf'],
   'White wine vinegar 6 %': ['Weißweinessig', 'Essig'],
   'Red wine vinegar 6 %': ['Rotweinessig'],
