@@ -118,7 +118,7 @@ test('swaps lemon for vinegar by keyboard, and says what cannot be kept', async 
   await field.fill('white wine vinegar');
   const swaps = page.getByTestId('swaps');
   await expect(swaps).toContainText('One for one, same sharpness');
-  await expect(swaps).toContainText('22.9 ml white wine vinegar 6 % for the lemon juice');
+  await expect(swaps).toContainText('1½ tbsp (23.1 g) white wine vinegar 6 % for the lemon juice');
   await expect(swaps).toContainText('New allergen: sulphites.');
   await expectAccessible(page);
   await swaps.getByRole('button', { name: 'Swap' }).press('Enter');
