@@ -16,9 +16,9 @@ test('reads the rail of a dressing that is too sharp, and why', { tag: '@always'
   const gauge = page.getByTestId('gauge-acid');
   await expect(gauge).toContainText('sharp');
   // Figures on demand, and remembered on this device.
-  await expect(gauge).not.toContainText('% acid');
+  await expect(gauge.getByTestId('figure')).toBeHidden();
   await page.getByRole('button', { name: 'Figures' }).click();
-  await expect(gauge).toContainText('% acid');
+  await expect(gauge.getByTestId('figure')).toContainText('% acid');
   await gauge.getByRole('button').click();
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('All of it from red wine vinegar');

@@ -4,10 +4,10 @@ import { Chart, Legend, LinearScale, LineElement, LogarithmicScale, PointElement
 import { Line } from 'react-chartjs-2';
 import { layersAt, type Hold } from '#core/emulsion';
 import { sayDuration } from '#words/hold';
+import { useChartColours } from './colours';
 
 Chart.register(Legend, LinearScale, LineElement, LogarithmicScale, PointElement, Tooltip);
 Chart.defaults.font.family = drawingWords.atkinsonHyperlegibleNextSystemUi;
-Chart.defaults.color = '#17201b';
 Chart.defaults.animation = false;
 
 const [FIRST_S, LAST_S, POINTS] = [30, 14 * 86_400, 80];
@@ -25,10 +25,8 @@ interface HoldChartProps {
   readonly names: readonly string[];
 }
 
-const WATERY = '#336a82';
-const OIL = '#856300';
-
 export function HoldChart({ holds, names }: HoldChartProps) {
+  const { water, oil } = useChartColours();
   const times = Array.from({ length: POINTS }, (_, i) => FIRST_S * (LAST_S / FIRST_S) ** (i / (POINTS - 1)));
   const datasets = holds.flatMap((hold, which) => {
     if (!hold) return [];
@@ -46,8 +44,8 @@ export function HoldChart({ holds, names }: HoldChartProps) {
       })),
     });
     return [
-      line(drawingWords.wateryLayer, WATERY, inverted ? 'free' : 'serum'),
-      line(drawingWords.oilOnTop, OIL, inverted ? 'serum' : 'free'),
+      line(drawingWords.wateryLayer, water, inverted ? 'free' : 'serum'),
+      line(drawingWords.oilOnTop, oil, inverted ? 'serum' : 'free'),
     ];
   });
   const says = holds

@@ -2,10 +2,10 @@
 import { drawingWords } from '#words/screens/drawing';
 import { CategoryScale, Chart, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
+import { useChartColours } from './colours';
 
 Chart.register(CategoryScale, Legend, LinearScale, LineElement, PointElement, Tooltip);
 Chart.defaults.font.family = drawingWords.atkinsonHyperlegibleNextSystemUi;
-Chart.defaults.color = '#17201b';
 Chart.defaults.animation = false;
 
 export interface MadePoint {
@@ -22,13 +22,12 @@ interface MakingsChartProps {
   readonly band: { readonly low: number; readonly high: number } | null;
 }
 
-const [INK, BAND] = ['#124b39', '#b12f5b'];
-
 export function MakingsChart({ title, unit, points, band }: MakingsChartProps) {
+  const { line, hollow, band: edge } = useChartColours();
   const flat = (value: number, label: string) => ({
     label,
     data: points.map(() => value),
-    borderColor: BAND,
+    borderColor: edge,
     borderWidth: 1,
     borderDash: [4, 4],
     pointRadius: 0,
@@ -47,8 +46,8 @@ export function MakingsChart({ title, unit, points, band }: MakingsChartProps) {
             {
               label: title,
               data: points.map(({ value }) => value),
-              borderColor: INK,
-              backgroundColor: points.map(({ right }) => (right ? INK : '#ffffff')),
+              borderColor: line,
+              backgroundColor: points.map(({ right }) => (right ? line : hollow)),
               // Right as made is a filled circle, mended or not right a triangle: colour is never alone.
               pointStyle: points.map(({ right }) =>
                 right === null ? 'cross' : right ? 'circle' : 'triangle',

@@ -94,7 +94,7 @@ function Row({ row, figures, onRow }: Pick<ProfileProps, 'figures' | 'onRow'> & 
             <span className="block truncate text-[0.8125rem] leading-4">
               {off && <strong>{off}</strong>}
               {showsFigure && (
-                <span className="text-quiet">
+                <span className="text-quiet" data-testid="figure">
                   {off && ' · '}
                   {figure}
                 </span>
