@@ -69,3 +69,23 @@ test('a first jar is filled in four steps, opened and judged; the kitchen is ask
     await expect(page.getByTestId('next-step').or(page.getByText('Make the first jar'))).toBeVisible();
   }
 });
+
+test('where nothing can be fetched, no page claims that there is nothing', async ({ page }) => {
+  await page.route('**/api/**', (route) => route.fulfill({ status: 500, json: {} }));
+  for (const path of [
+    '/',
+    '/log',
+    '/plan',
+    '/plan/week',
+    '/batches',
+    '/measures',
+    '/side-by-side',
+    '/settings',
+  ]) {
+    await page.goto(path);
+    await expect(page.getByRole('button', { name: 'Try again' }).first(), path).toBeVisible();
+    await expect(page.locator('main'), path).not.toContainText(
+      /nothing (keeps|was|is|yet)|none (yet|weighed)|empty/i,
+    );
+  }
+});

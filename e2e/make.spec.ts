@@ -104,7 +104,7 @@ test(
     await page.keyboard.press('PageDown');
     await page.getByRole('button', { name: 'Taste it' }).click();
     await page.getByRole('button', { name: 'Right', exact: true }).click();
-    await expect(page.getByText('right after mending')).toBeVisible();
+    await expect(page.getByText('right once mended')).toBeVisible();
     await page.getByRole('button', { name: 'Keep it as a new version' }).click();
     await page.getByRole('button', { name: 'Keep as v2' }).click();
     await expect(page).toHaveURL(/versions/);

@@ -48,7 +48,7 @@ test(
     await expect(log.nth(5)).toContainText('Flat 2, on a leaf: dull at the back');
     await page.getByRole('button', { name: 'Right', exact: true }).click();
     await expect(log.nth(6)).toContainText('Right, on a leaf');
-    await expect(page.getByText('right after mending')).toBeVisible();
+    await expect(page.getByText('right once mended')).toBeVisible();
     // Taken back it is struck out, and still there after a reload.
     await page.getByRole('button', { name: 'Undo the last' }).click();
     await expect(page.getByText('not right yet')).toBeVisible();

@@ -43,7 +43,7 @@ export const logWords = {
   theLog: 'the log',
   notTasted: 'not tasted',
   rightAsMade: 'right as made',
-  rightAfterMending: 'right after mending',
+  rightAfterMending: 'right once mended',
   notRight: 'not right',
   log: 'log',
   jars: 'Jars',

@@ -85,7 +85,7 @@ export const tasteWords = spoken('taste', {
   theJar: 'the jar',
   notTastedYet: 'not tasted yet',
   rightAsMade: 'right as made',
-  rightAfterMending: 'right after mending',
+  rightAfterMending: 'right once mended',
   notRightYet: 'not right yet',
   vVersionJarPlaceof: (version: number, placeOf: number) => `v${version}, jar ${placeOf}`,
   jar: 'Jar',

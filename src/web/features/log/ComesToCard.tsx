@@ -10,12 +10,22 @@ import { useKitchenNewsQuery } from '../../data/kitchenApi';
 import { useKitchen } from '../../data/kitchen';
 import { jarsLink } from './logFilter';
 
-const NO_NEWS: KitchenNews = { week: [], failing: [], drifting: [], bottles: [], comesTo: [], names: {} };
 const LINK = 'font-semibold text-leaf underline';
 
 /** What the latest jars of the kitchen come to, in sentences that lead to the jars they speak of. */
 export function ComesToCard() {
-  const news = useKitchenNewsQuery().data ?? NO_NEWS;
+  const { data, isError } = useKitchenNewsQuery();
+  if (data) return <Told news={data} />;
+  // What is not known is not said: the jars below say that the server is away.
+  if (isError) return null;
+  return (
+    <section aria-label={logWords.whatItComesTo} aria-busy className="card min-h-24 p-4">
+      <h2 className="font-name text-lg font-bold">{logWords.whatItComesTo}</h2>
+    </section>
+  );
+}
+
+function Told({ news }: { readonly news: KitchenNews }) {
   const { catalogue } = useKitchen();
   const nameOf = (id: string): string => news.names[id] ?? logWords.aFormulaThatIsGone;
   const plainOf = (id: string): string => inSentence(catalogue.get(id as IngredientId)?.name ?? id);
