@@ -82,7 +82,7 @@ test('where nothing can be fetched, no page claims that there is nothing', async
     '/side-by-side',
     '/settings',
   ]) {
-    await page.goto(path);
+    await page.goto(`${server.address}${path}`);
     await expect(page.getByRole('button', { name: 'Try again' }).first(), path).toBeVisible();
     await expect(page.locator('main'), path).not.toContainText(
       /nothing (keeps|was|is|yet)|none (yet|weighed)|empty/i,

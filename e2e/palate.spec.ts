@@ -30,7 +30,7 @@ test('reads the rail of a dressing that is too sharp, and why', { tag: '@always'
   await page.keyboard.press('Escape');
   await compose.amount('Red wine vinegar 6 %').fill('30 ml');
   await compose.amount('Red wine vinegar 6 %').press('Enter');
-  await expect(gauge.getByRole('button')).toHaveAccessibleName(/^Sharpness: right/);
+  await expect(gauge.getByRole('button')).toHaveAccessibleName(/^Sharpness right/);
 });
 
 test('the yolk brings its cautions with their reasons, and cold keeping', async ({ page }) => {

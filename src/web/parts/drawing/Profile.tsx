@@ -81,17 +81,17 @@ function Row({ row, figures, onRow }: Pick<ProfileProps, 'figures' | 'onRow'> & 
           onRow(measure);
         }}
       >
-        <ComponentMark component={component} />
+        <span aria-hidden>
+          <ComponentMark component={component} />
+        </span>
         <span className="min-w-0 leading-tight">
           <span
             className={`${off || showsFigure ? 'block truncate' : 'line-clamp-2 text-[0.9375rem]'} ${off ? 'font-bold' : ''}`}
           >
             {title}
-            <span className="sr-only">: </span>
           </span>
-          {!off && <span className="sr-only">{state}</span>}
           {(off || showsFigure) && (
-            <span className="block truncate text-[0.8125rem] leading-4">
+            <span className="block truncate text-[0.8125rem] leading-4" aria-hidden>
               {off && <strong>{off}</strong>}
               {showsFigure && (
                 <span className="text-quiet" data-testid="figure">
@@ -101,10 +101,7 @@ function Row({ row, figures, onRow }: Pick<ProfileProps, 'figures' | 'onRow'> & 
               )}
             </span>
           )}
-          <span className="sr-only">
-            {`${showsFigure ? '' : `, ${figure}`}. `}
-            {drawingWords.whoBringsIt}
-          </span>
+          <span className="sr-only">{`${state}, ${figure}. ${drawingWords.whoBringsIt}`}</span>
         </span>
         <span className="keeps-colour relative h-full" aria-hidden>
           <span className="absolute inset-x-0 top-1/2 h-px bg-rule" />
