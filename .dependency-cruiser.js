@@ -14,6 +14,7 @@ const CORE_ORDER = [
   'reckoning',
   'balance',
   'trial',
+  'pour',
   'sensory',
   'batch',
   'paper',
