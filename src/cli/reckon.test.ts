@@ -328,4 +328,49 @@ describe('reckon, to a batch', () => {
       expect([status, stderr]).toEqual([2, expect.stringContaining(says)]);
     }
   });
+
+  it('says of each stage what it says of the whole, and one stage where no line opens any', () => {
+    const typed =
+      '== base\n1 tbsp red wine vinegar\n3 tbsp olive oil\n== + yoghurt\n2 tbsp yoghurt\nmoonlight\n';
+    const { status, stdout } = reckon(typed, '--json', '--tool', 'shake');
+    const { stages, ...whole } = JSON.parse(stdout) as Record<string, unknown> & {
+      readonly stages: readonly (Record<string, unknown> & {
+        readonly name: string;
+        readonly massG: number;
+      })[];
+    };
+    const [base, last] = stages as [(typeof stages)[number], (typeof stages)[number]];
+    expect(status).toBe(1);
+    expect(stages.map(({ name }) => name)).toEqual(['base', '+ yoghurt']);
+    expect(last).toEqual({ name: '+ yoghurt', ...whole });
+    expect(Object.keys(base)).toEqual(Object.keys(last));
+    expect(base).toMatchObject({ unread: [], allergens: { eu14: ['sulphites'] } });
+    expect(last).toMatchObject({
+      unread: [{ line: 6, text: 'moonlight' }],
+      allergens: { eu14: ['milk', 'sulphites'], complete: false },
+    });
+    expect(base.massG).toBeLessThan(last.massG);
+    const { stages: only, ...plain } = JSON.parse(reckon('1 tbsp honey', '--json').stdout) as {
+      readonly stages: readonly unknown[];
+    };
+    expect(only).toEqual([{ name: '', ...plain }]);
+  });
+
+  it('reads what went in off a scale’s display, and says which line is no reading', () => {
+    const display = ['seconds,grams'];
+    for (let i = 0; i < 30; i++) display.push(`${i / 10},0`);
+    for (let i = 30; i < 60; i++) display.push(`${i / 10},14.2`);
+    for (let i = 60; i < 100; i++) display.push(`${i / 10},${(14.2 + (i - 60)).toFixed(1)}`);
+    for (let i = 100; i < 130; i++) display.push(`${i / 10},54.2`);
+    const { status, stdout } = reckon(display.join('\n'), '--json', '--pours', '-');
+    const { pours } = JSON.parse(stdout) as { pours: { kind: string; massG: number }[] };
+    expect(status).toBe(0);
+    expect(pours.map(({ kind, massG }) => [kind, Math.round(massG)])).toEqual([
+      ['spoonful', 14],
+      ['stream', 40],
+    ]);
+    const wrong = reckon('0,1\n0.5,two\n', '--json', '--pours', '-');
+    expect([wrong.status, wrong.stderr.includes('line 2, “0.5,two”')]).toEqual([2, true]);
+    expect(reckon('1,1\n0.5,2\n', '--json', '--pours', '-').status).toBe(2);
+  });
 });

@@ -7,11 +7,13 @@ import { parseAmount, SPOON_SYSTEMS, SPOON_VOLUMES, type SpoonSystem } from '#co
 import { measuringWith } from '#core/ingredient';
 import { STYLES, type Style } from '#core/palate';
 import { TOOLS } from '#core/formula';
+import { stageTexts } from '#core/interchange';
 import { commandLineWords } from '#words/screens/commandLine';
 import { printResult } from './printResult';
 import { formulateFrom, ingredientNamed, mend, rounded, swap, UnknownIngredient } from './reckonBalance';
 import { batchFrom, CannotPlan, readTarget } from './reckonBatch';
 import { holdOfText } from './reckonHold';
+import { NoReading, poursOf } from './reckonPours';
 import { portionsOf, readText, reckonText } from './reckonText';
 
 const USAGE = commandLineWords.usageReckonJsonSpoonsSpoonsystems(
@@ -47,6 +49,7 @@ function parsed() {
         loss: { type: 'string', default: '0%' },
         'hold-back': { type: 'boolean', default: false },
         formulate: { type: 'string' },
+        pours: { type: 'string' },
         help: { type: 'boolean', default: false },
       },
       allowPositionals: true,
@@ -162,8 +165,23 @@ function run(): void {
     process.exitCode = outcome.status === 'answers' ? 0 : 1;
     return;
   }
+  if (values.pours !== undefined) {
+    process.stdout.write(`${JSON.stringify(poursOf(input(values.pours)), null, 2)}\n`);
+    return;
+  }
+  const stages = stageTexts(input(positionals[0])).map(({ name, text }) => ({ name, ...stage(text, round) }));
+  const whole = stages.at(-1)!;
+  process.stdout.write(
+    values.json || whole.isAsked
+      ? `${JSON.stringify({ ...whole.said, stages: stages.map(({ name, said }) => ({ name, ...said })) }, null, 2)}\n`
+      : printResult(whole.result),
+  );
+  process.exitCode = whole.result.unread.length > 0 ? 1 : 0;
+}
+
+/** What there is to say of a list, or of all of it up to the end of a stage. */
+function stage(text: string, round: RoundTo | null) {
   const [spoons, style] = [spoonSystem(), styleNamed(values.style)];
-  const text = input(positionals[0]);
   const result = reckonText(text, spoons, style);
   const portions = portionsOf(readText(text, spoons).lines);
   const unread = result.unread.map((line) => line.text);
@@ -173,12 +191,7 @@ function run(): void {
     ...(round ? { rounded: rounded(portions, round) } : {}),
     ...batchAsked(portions, style, round),
   };
-  process.stdout.write(
-    values.json || Object.keys(asked).length > 0
-      ? `${JSON.stringify({ ...result, ...asked }, null, 2)}\n`
-      : printResult(result),
-  );
-  process.exitCode = result.unread.length > 0 ? 1 : 0;
+  return { result, said: { ...result, ...asked }, isAsked: Object.keys(asked).length > 0 };
 }
 
 /** "30s", "80mm", "21C": a number with its unit; null where it was not given. */
@@ -263,6 +276,7 @@ function balance(portions: ReturnType<typeof portionsOf>, style: Style | null, u
 try {
   run();
 } catch (error) {
+  if (error instanceof NoReading) fail(commandLineWords.lineIsNoReading(error.line, error.text));
   if (error instanceof UnknownIngredient || error instanceof CannotPlan) fail(error.message);
   throw error;
 }

@@ -2,6 +2,8 @@
  * What of a list is no addition: headings, what is told to be done, how much it makes, and the things of the dish.
  * A line that could be the dressing's is set aside only under a heading that says so; salad leaves never go in.
  */
+import { stageOpenedBy } from './stages';
+
 export type AsideReason = 'heading' | 'dish' | 'method' | 'yield';
 
 /** What comes after a heading. */
@@ -27,6 +29,7 @@ const FEWEST_WORDS = 4;
 
 /** Of a line as it stands: the part it opens; null where it is no heading. */
 export function headingOf(source: string): Section | null {
+  if (stageOpenedBy(source) !== null) return 'jar';
   const bare = source
     .trim()
     .replace(/^#+\s*/, '')
