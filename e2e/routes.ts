@@ -1,7 +1,7 @@
 /** Every route of the demo kitchen. */
 export const ROUTES: readonly string[] = [
   ...['/', '/pantry', '/pantry/walnuts', '/batches', '/log', '/measures', '/plan', '/plan/week', '/settings'],
-  ...['/from-pantry', '/import', '/tables', '/toolmakers', '/side-by-side'],
+  ...['/pour', '/from-pantry', '/import', '/tables', '/toolmakers', '/side-by-side'],
   ...['compose', 'make', 'taste', 'batch', 'serve', 'share', 'versions', 'log'].map(
     (stage) => `/formulas/walnut-cider/${stage}`,
   ),

@@ -7,6 +7,7 @@ import './styles.css';
 import { speakHere } from './data/here';
 import { makeRouter } from './routes';
 import { store } from './sync/store';
+import { untilFetched } from './sync/untilFetched';
 
 async function begin(): Promise<void> {
   await speakHere();
@@ -22,7 +23,7 @@ void begin();
 
 // What sends is fetched once the page stands; what an older release kept is carried over first.
 setTimeout(() => {
-  void import('./sync/sync').then(async ({ resumeAll }) => {
+  void untilFetched(() => import('./sync/sync')).then(async ({ resumeAll }) => {
     await import('./sync/before').then(({ carryOver }) => carryOver()).catch(() => undefined);
     await resumeAll();
     if (import.meta.env.PROD) await import('./sync/offline').then(({ keepProgram }) => keepProgram());

@@ -80,6 +80,10 @@ export const makeRouter = () =>
           lazy: async () => ({ Component: (await import('./features/log/KitchenLogPage')).KitchenLogPage }),
         },
         {
+          path: 'pour',
+          lazy: async () => ({ Component: (await import('./features/pour/PourPage')).PourPage }),
+        },
+        {
           path: 'from-pantry',
           lazy: async () => ({
             Component: (await import('./features/fromPantry/FromPantryPage')).FromPantryPage,

@@ -37,6 +37,10 @@ export function formatRatio(ratio: number | null, style: NumberStyle): string {
   return `${signed(ratio.toFixed(ratio < 1 ? 2 : 1), style)} : 1`;
 }
 
+/** A ratio that is aimed at, as it is said: "3 : 1", "2.5 : 1". */
+export const formatPlainRatio = (ratio: number, style: NumberStyle): string =>
+  `${formatNumber(ratio, Number.isInteger(ratio) ? 0 : 1, style)} : 1`;
+
 export function formatSpan(
   low: number | null,
   high: number | null,

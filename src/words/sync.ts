@@ -23,6 +23,7 @@ export const syncWords = spoken('sync', {
   command: {
     event: 'A step of a making',
     begin: 'The beginning of a jar',
+    'new-formula': 'A formula that was poured',
     'start-timer': 'A timer',
     'end-timer': 'The end of a timer',
     'batch-event': 'An entry of a batch',

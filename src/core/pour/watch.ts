@@ -30,6 +30,8 @@ export interface PourWatch {
   readonly restsSinceS: number | null;
   /** The jar is in the hand. */
   readonly lifted: boolean;
+  /** Nothing is under way: no later reading changes what went in up to now, but for a hand that leaned on it. */
+  readonly settled: boolean;
 }
 
 /** Where it was before it went away. */
@@ -79,6 +81,7 @@ export function watchPours(all: readonly DisplayReading[], stepG: number): PourW
     restsAtG: still ? last.lastG : null,
     restsSinceS: still ? last.fromS : null,
     lifted: seen.lifted !== null,
+    settled: still && seen.lifted === null && seen.zeroed === null,
   };
 }
 

@@ -1,3 +1,4 @@
+import type { FormulaId } from '#core/formula';
 import { frameLaterWords } from '#words/screens/frameLater';
 import { frameWords } from '#words/screens/frame';
 import { setAside, tryAgain } from '../sync/outbox';
@@ -6,12 +7,14 @@ import { useSyncState } from '../sync/useSyncState';
 import { Button } from '../ui/Button';
 
 /** Steps that only this browser has yet, and what the server would not take. Nothing, when all is recorded. */
-export function OutboxNotice({ trialId }: { trialId: string }) {
+/** @param formulaId where the jar's formula is as new as the jar */
+export function OutboxNotice({ trialId, formulaId }: { trialId: string; formulaId?: FormulaId }) {
   const { waiting, away, unkept } = useAppSelector((state) => state.outbox);
   const own = waiting.filter(
     (entry) =>
       (entry.kind === 'event' && entry.trialId === trialId) ||
-      (entry.kind === 'begin' && entry.jar.id === trialId),
+      (entry.kind === 'begin' && entry.jar.id === trialId) ||
+      (entry.kind === 'new-formula' && entry.formulaId === formulaId),
   );
   const pending = own.filter(({ refused }) => refused === null).length;
   const refused = own.filter((entry) => entry.refused !== null);

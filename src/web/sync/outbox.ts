@@ -34,15 +34,20 @@ async function letGo(id: string): Promise<void> {
 
 let lastPlace = 0;
 
-/** Puts down what is to be done, in this order. Resolves with their ids once this browser has them. */
-export async function put(...commands: readonly Command[]): Promise<readonly string[]> {
+/**
+ * Puts down what is to be done, in this order. Resolves with their ids once this browser has them. An id that is given
+ * makes a second putting down no second deed.
+ */
+export async function put(
+  ...commands: readonly (Command & { readonly id?: string })[]
+): Promise<readonly string[]> {
   const now = new Date();
   const kitchen = await kitchenHere();
   const entries = commands.map((command): Waiting => {
     lastPlace = Math.max(lastPlace + 1, now.getTime() * 100);
     return {
       ...storable(command),
-      id: newId(),
+      id: command.id ?? newId(),
       kitchen,
       by: byNow(),
       happenedAt: now.toISOString(),
@@ -136,6 +141,12 @@ async function send(entry: Waiting): Promise<void> {
     case 'begin':
       showRecorded(await store.dispatch(endpoints.beginTrial.initiate({ ...entry.jar, by }, quiet)).unwrap());
       return;
+    case 'new-formula':
+      await store
+        .dispatch(endpoints.createFormula.initiate(entry.formula, quiet))
+        .unwrap()
+        .catch(unlessThere);
+      return;
     case 'start-timer': {
       const agoS = Math.max(0, (Date.now() - Date.parse(happenedAt)) / 1000);
       await store.dispatch(endpoints.startTimer.initiate({ ...entry.timer, agoS }, quiet)).unwrap();
@@ -152,6 +163,12 @@ async function send(entry: Waiting): Promise<void> {
     case 'dressing':
       await store.dispatch(endpoints.addDressing.initiate({ ...entry.dressing, by }, quiet)).unwrap();
   }
+}
+
+/** Its answer was lost the first time. */
+function unlessThere(error: unknown): void {
+  const { data } = (error ?? {}) as { data?: { error?: { code?: string } } };
+  if (data?.error?.code !== 'exists') throw error;
 }
 
 function showRecorded(trial: TrialRecord): void {

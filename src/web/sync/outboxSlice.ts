@@ -1,6 +1,6 @@
 /** What happened at the counter and is not recorded yet, oldest first. */
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { By, NewBatchEvent, NewDressing, NewTimer } from '#contract';
+import type { By, NewBatchEvent, NewDressing, NewFormula, NewTimer } from '#contract';
 import type { Formula, FormulaId, VesselId } from '#core/formula';
 import type { MakingPlan, TrialEvent, TrialLine } from '#core/trial';
 
@@ -26,6 +26,8 @@ export type Command =
     }
   /** A jar begins; what it is made from is frozen first, as it stood when it began. */
   | { readonly kind: 'begin'; readonly formulaId: FormulaId; readonly jar: BegunJar }
+  /** A formula that was poured before it was written. */
+  | { readonly kind: 'new-formula'; readonly formulaId: FormulaId; readonly formula: NewFormula }
   | { readonly kind: 'start-timer'; readonly timer: Omit<NewTimer, 'agoS'> }
   | { readonly kind: 'end-timer'; readonly timerId: string }
   | { readonly kind: 'batch-event'; readonly batchId: string; readonly event: NewBatchEvent['event'] }

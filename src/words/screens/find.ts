@@ -12,6 +12,7 @@ export const findWords = {
   onlyHere: 'The server is away: only ingredients, pages and actions are found.',
   jarNoted: (name: string, version: number) => `${name} v${version}`,
   theWeek: 'The week',
+  pourFirst: 'Pour first, name after',
   fromThePantry: 'From the pantry: find the amounts',
   bringIn: 'Bring in a recipe or a document',
   sideBySide: 'Side by side: taste blind',

@@ -1,13 +1,12 @@
 import { useMemo } from 'react';
-import { mixedVolumeMlPerG } from '#core/composition';
 import type { Catalogue } from '#core/ingredient';
 import type { JudgedPortion } from '#core/reckoning';
 import type { MakingPlan, StepState } from '#core/trial';
 import type { Vessel } from '#core/vessel';
 import { makeWords } from '#words/screens/make';
 import { Jar, type JarPart } from '../../parts/drawing/Jar';
-import { liquidColour } from '../../parts/drawing/colours';
-import { formatAmount, type NumberStyle, inSentence } from '#words/numbers';
+import { jarPart } from '../../parts/drawing/jarParts';
+import { formatAmount, type NumberStyle } from '#words/numbers';
 import { ingredientIdOf, stepName } from '#kitchen/repair';
 
 interface JarNowProps {
@@ -26,12 +25,16 @@ interface JarNowProps {
 /** The jar as it fills, and what comes after this step. */
 export function JarNow(props: JarNowProps) {
   const { portions, vessel, volumeMl, settings, states, shown, making, catalogue, pouring } = props;
-  const parts = useMemo(() => portions.map((portion, index) => partOf(portion, index)), [portions]);
+  const parts = useMemo(
+    () =>
+      portions.map(({ ingredient, massG }, i) => jarPart(`${ingredient.id}-${i}`, ingredient, massG.nominal)),
+    [portions],
+  );
   const id = shown && ingredientIdOf(shown.step);
   const coming = id ? catalogue.get(id) : undefined;
   const live: readonly JarPart[] =
     coming && pouring !== null && pouring > 0
-      ? [partOf({ ingredient: coming, massG: { nominal: pouring } }, parts.length)]
+      ? [jarPart(`${coming.id}-${parts.length}`, coming, pouring)]
       : [];
   const next = shown && states.slice(states.indexOf(shown) + 1).find(({ status }) => status === 'open');
   return (
@@ -73,13 +76,3 @@ export function JarNow(props: JarNowProps) {
     </section>
   );
 }
-
-const partOf = (
-  { ingredient, massG }: Pick<JudgedPortion, 'ingredient'> & { readonly massG: { readonly nominal: number } },
-  index: number,
-): JarPart => ({
-  key: `${ingredient.id}-${index}`,
-  name: inSentence(ingredient.name.split(',')[0]!),
-  colour: liquidColour(ingredient),
-  volumeMl: massG.nominal * mixedVolumeMlPerG(ingredient),
-});

@@ -1,7 +1,7 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { Plus } from 'lucide-react';
 import { Suspense, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { ShelfAnswer, ShelfRecord } from '#contract';
 import type { Formula, FormulaId } from '#core/formula';
 import { shelfWords } from '#words/screens/shelf';
@@ -91,6 +91,7 @@ export function ShelfPage() {
       },
     },
     { keys: ['p'], does: shelfWords.fromThePantryFindTheAmounts, run: () => void navigate('/from-pantry') },
+    { keys: ['o'], does: shelfWords.pourFirstKey, run: () => void navigate('/pour') },
     { keys: ['/'], does: shelfWords.searchTheShelf2, run: () => search.current?.focus() },
     { keys: ['mod+z'], does: shelfWords.undoArchivingOrDeleting, run: moves.undo },
     {
@@ -226,6 +227,13 @@ function ShelfHead({
           {shelfWords.chooseSeveral}
         </Button>
       )}
+      <Link
+        to="/pour"
+        title={shelfWords.keyO}
+        className="inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-leaf hover:bg-mint"
+      >
+        {shelfWords.pourFirst}
+      </Link>
       <Button kind="main" title={shelfWords.keyN} onClick={onNew}>
         <Plus size={18} aria-hidden /> {shelfWords.newFormula}
       </Button>

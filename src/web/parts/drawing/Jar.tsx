@@ -19,6 +19,12 @@ interface JarProps {
   /** Names in the layers, fill lines and the shake line; without it only the jar is drawn. */
   readonly labelled?: boolean;
   readonly label: string;
+  /** A line on the glass that something comes to. */
+  readonly mark?: JarMark | null;
+}
+export interface JarMark {
+  readonly volumeMl: number;
+  readonly text: string;
 }
 
 const LABEL_GAP = 15;
@@ -26,7 +32,7 @@ const LABEL_GAP = 15;
 const SMALLEST_STEP_SHARE = 0.03;
 
 /** A vessel to scale with what is in it, in the order of addition. */
-export function Jar({ vessel, parts, width, height, labelled = false, label }: JarProps) {
+export function Jar({ vessel, parts, width, height, labelled = false, label, mark = null }: JarProps) {
   const side = labelled ? 62 : 0;
   const frame = useMemo(
     () =>
@@ -91,6 +97,7 @@ export function Jar({ vessel, parts, width, height, labelled = false, label }: J
           {vessel.closes && <ShakeLine vessel={vessel} frame={frame} />}
         </g>
       )}
+      {mark && mark.volumeMl <= vessel.brimfulVolumeMl && <Mark vessel={vessel} frame={frame} mark={mark} />}
     </svg>
   );
 }
@@ -172,3 +179,32 @@ const ShakeLine = memo(function ShakeLine({ vessel, frame }: { vessel: Vessel; f
     </g>
   );
 });
+
+function Mark({ vessel, frame, mark }: { vessel: Vessel; frame: Frame; mark: JarMark }) {
+  const heightMm = heightOfMl(vessel.outline, mark.volumeMl);
+  const y = yAt(frame, heightMm);
+  const half = halfWidthAt(frame, heightMm);
+  return (
+    <g data-testid="mark">
+      <line
+        x1={frame.centreX - half - 4}
+        x2={frame.centreX + half + 4}
+        y1={y}
+        y2={y}
+        stroke="var(--color-oil-ink)"
+        strokeWidth={2.5}
+        strokeDasharray="8 4"
+      />
+      <text
+        x={frame.centreX}
+        y={y - 7}
+        textAnchor="middle"
+        fontWeight={700}
+        fontSize={15}
+        fill="var(--color-ink)"
+      >
+        {mark.text}
+      </text>
+    </g>
+  );
+}

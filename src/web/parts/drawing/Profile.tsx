@@ -18,7 +18,8 @@ export interface ProfileRow extends Placed {
 interface ProfileProps {
   readonly rows: readonly ProfileRow[];
   readonly figures: boolean;
-  readonly onRow: (measure: PalateKey) => void;
+  /** Says who brings it; left out, rows are only read. */
+  readonly onRow?: (measure: PalateKey) => void;
 }
 
 const ROW_PX = 42;
@@ -44,7 +45,7 @@ export function Profile({ rows, figures, onRow }: ProfileProps) {
   return (
     <ul className="relative" data-testid="profile">
       {rows.map((row) => (
-        <Row key={row.measure} row={row} figures={figures} onRow={onRow} />
+        <Row key={row.measure} row={row} figures={figures} {...(onRow ? { onRow } : {})} />
       ))}
       <li aria-hidden className="pointer-events-none absolute inset-y-0 right-0 left-[8.75rem]">
         <svg
@@ -71,45 +72,57 @@ export function Profile({ rows, figures, onRow }: ProfileProps) {
 function Row({ row, figures, onRow }: Pick<ProfileProps, 'figures' | 'onRow'> & { row: ProfileRow }) {
   const { measure, component, title, off, figure, state, window } = row;
   const showsFigure = figures || !window;
+  const look = 'grid w-full grid-cols-[1.5rem_6.25rem_minmax(0,1fr)] items-center gap-x-2 text-left';
+  const content = (
+    <>
+      <span aria-hidden>
+        <ComponentMark component={component} />
+      </span>
+      <span className="min-w-0 leading-tight">
+        <span
+          className={`${off || showsFigure ? 'block truncate' : 'line-clamp-2 text-[0.9375rem]'} ${off ? 'font-bold' : ''}`}
+        >
+          {title}
+        </span>
+        {(off || showsFigure) && (
+          <span className="block truncate text-[0.8125rem] leading-4" aria-hidden>
+            {off && <strong>{off}</strong>}
+            {showsFigure && (
+              <span className="text-quiet" data-testid="figure">
+                {off && ' · '}
+                {figure}
+              </span>
+            )}
+          </span>
+        )}
+        <span className="sr-only">{`${state}, ${figure}.${onRow ? ` ${drawingWords.whoBringsIt}` : ''}`}</span>
+      </span>
+      <span className="keeps-colour relative h-full" aria-hidden>
+        <span className="absolute inset-x-0 top-1/2 h-px bg-rule" />
+        {window && (
+          <span className="absolute inset-y-0 left-[36%] w-[28%] border-x-2 border-leaf/50 bg-mint" />
+        )}
+      </span>
+    </>
+  );
   return (
     <li data-testid={`gauge-${measure}`}>
-      <button
-        type="button"
-        className="grid w-full grid-cols-[1.5rem_6.25rem_minmax(0,1fr)] items-center gap-x-2 rounded-md text-left hover:bg-mint"
-        style={{ height: ROW_PX }}
-        onClick={() => {
-          onRow(measure);
-        }}
-      >
-        <span aria-hidden>
-          <ComponentMark component={component} />
-        </span>
-        <span className="min-w-0 leading-tight">
-          <span
-            className={`${off || showsFigure ? 'block truncate' : 'line-clamp-2 text-[0.9375rem]'} ${off ? 'font-bold' : ''}`}
-          >
-            {title}
-          </span>
-          {(off || showsFigure) && (
-            <span className="block truncate text-[0.8125rem] leading-4" aria-hidden>
-              {off && <strong>{off}</strong>}
-              {showsFigure && (
-                <span className="text-quiet" data-testid="figure">
-                  {off && ' · '}
-                  {figure}
-                </span>
-              )}
-            </span>
-          )}
-          <span className="sr-only">{`${state}, ${figure}. ${drawingWords.whoBringsIt}`}</span>
-        </span>
-        <span className="keeps-colour relative h-full" aria-hidden>
-          <span className="absolute inset-x-0 top-1/2 h-px bg-rule" />
-          {window && (
-            <span className="absolute inset-y-0 left-[36%] w-[28%] border-x-2 border-leaf/50 bg-mint" />
-          )}
-        </span>
-      </button>
+      {onRow ? (
+        <button
+          type="button"
+          className={`${look} rounded-md hover:bg-mint`}
+          style={{ height: ROW_PX }}
+          onClick={() => {
+            onRow(measure);
+          }}
+        >
+          {content}
+        </button>
+      ) : (
+        <div className={look} style={{ height: ROW_PX }}>
+          {content}
+        </div>
+      )}
     </li>
   );
 }

@@ -1,5 +1,6 @@
 import { inSentence } from '#words/numbers';
 import { mixedVolumeMlPerG } from '#core/composition';
+import type { Ingredient } from '#core/ingredient';
 import type { Reckoning } from '#core/reckoning';
 import { liquidColour } from './colours';
 import type { JarPart } from './Jar';
@@ -8,17 +9,17 @@ import type { JarPart } from './Jar';
 export function jarParts(reckoning: Pick<Reckoning, 'additions'>): readonly JarPart[] {
   return reckoning.additions.flatMap(({ addition, reading, counted }) =>
     counted && reading.status === 'read' && reading.massG.nominal > 0
-      ? [
-          {
-            key: addition.id,
-            name: shortName(reading.ingredient.name),
-            colour: liquidColour(reading.ingredient),
-            volumeMl: reading.massG.nominal * mixedVolumeMlPerG(reading.ingredient),
-          },
-        ]
+      ? [jarPart(addition.id, reading.ingredient, reading.massG.nominal)]
       : [],
   );
 }
+
+export const jarPart = (key: string, ingredient: Ingredient, massG: number): JarPart => ({
+  key,
+  name: shortName(ingredient.name),
+  colour: liquidColour(ingredient),
+  volumeMl: massG * mixedVolumeMlPerG(ingredient),
+});
 
 /** "Red wine vinegar 6 %" → "red wine vinegar": strength and qualifiers stay in the list. */
 const shortName = (name: string): string =>

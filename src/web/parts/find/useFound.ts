@@ -28,6 +28,7 @@ export interface FoundGroup {
 const pages = (): readonly { readonly to: string; readonly label: string }[] => [
   ...places(),
   { to: '/plan/week', label: findWords.theWeek },
+  { to: '/pour', label: findWords.pourFirst },
   { to: '/from-pantry', label: findWords.fromThePantry },
   { to: '/import', label: findWords.bringIn },
   { to: '/side-by-side', label: findWords.sideBySide },
