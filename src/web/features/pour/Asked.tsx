@@ -85,10 +85,10 @@ export function Asked({ thing, amount, likely, catalogue, onName, onOut }: Asked
           }}
           problem={problem || null}
         />
-        <Button type="submit" className="mt-7 min-h-16 px-6" disabled={!text.trim()}>
+        <Button type="submit" className="sm:mt-7 min-h-16 px-6" disabled={!text.trim()}>
           {pourWords.nameIt}
         </Button>
-        <Button kind="quiet" className="mt-7 min-h-16" onClick={onOut}>
+        <Button kind="quiet" className="sm:mt-7 min-h-16" onClick={onOut}>
           {pourWords.notInTheJar}
         </Button>
       </form>

@@ -83,7 +83,7 @@ function TypedLine({ kitchen, onThings }: ByHandOrLevelProps) {
         }}
         problem={problem || null}
       />
-      <Button type="submit" className="mt-7 min-h-11 px-5" disabled={!text.trim()}>
+      <Button type="submit" className="sm:mt-7 min-h-11 px-5" disabled={!text.trim()}>
         {pourWords.put}
       </Button>
     </form>
@@ -151,7 +151,7 @@ function Level({ kitchen: { settings }, vessel, volumeMl, onThings }: ByHandOrLe
         hint={pourWords.levelHint(now, brimful)}
         problem={blank || fits ? null : pourWords.levelProblem(now, brimful)}
       />
-      <Button type="submit" className="mt-7 min-h-11 px-5" disabled={!fits}>
+      <Button type="submit" className="sm:mt-7 min-h-11 px-5" disabled={!fits}>
         {pourWords.readLevel}
       </Button>
     </form>

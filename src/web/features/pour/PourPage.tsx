@@ -192,7 +192,7 @@ function First({ poured, kitchen, asked, scale }: FirstProps) {
   if (ratio === null || ratio === 0) return asked ? pourWords.sayOrPourOn : pourWords.pourOn;
   const oil = lines.filter(({ ingredient }) => ingredient.category === 'oil').at(-1)?.ingredient;
   const more =
-    oil && next
+    oil && next && !asked
       ? pourWords.moreOil(
           handMeasure(next.moreOilMl * oil.spoonDensityGPerMl, oil, settings.spoons, settings),
           inSentence(shortName(oil.name)),
