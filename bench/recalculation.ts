@@ -26,6 +26,7 @@ export function benchFormula(): Formula {
     optional: false,
     locked: false,
     measuredBy: null,
+    stage: 0,
     rank,
   }));
   return { ...emptyFormula('Bench', 'jar' as VesselId, 'metric'), additions };

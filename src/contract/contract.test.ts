@@ -30,6 +30,7 @@ const addition = {
   optional: false,
   locked: false,
   measuredBy: null,
+  stage: 0,
   rank: 0,
 };
 

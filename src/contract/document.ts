@@ -52,11 +52,13 @@ const grown = (formula: unknown): unknown =>
         targetRatio: null,
         tool: null,
         mixSeconds: null,
+        stageNames: '',
         basedOnVersion: null,
         ...formula,
         additions: mapped(formula.additions, (addition) => ({
           locked: false,
           measuredBy: null,
+          stage: 0,
           ...addition,
         })),
       }

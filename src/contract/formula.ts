@@ -3,6 +3,8 @@ import {
   ADDITION_FIELDS,
   FORMULA_FIELDS,
   PHASES,
+  MOST_STAGE_NAME,
+  MOST_STAGES,
   TOOLS,
   type Addition,
   type AdditionId,
@@ -53,6 +55,8 @@ const additionShape = {
   locked: z.boolean(),
   // Typed before there were any: a browser may still hold such lines.
   measuredBy: idOf<string>().nullable().default(null),
+  // Written before there were any, like the line above.
+  stage: z.int().min(0).max(MOST_STAGES - 1).default(0),
   rank: finite,
 };
 export const additionSchema: z.ZodType<Addition> = z.strictObject({
@@ -74,6 +78,7 @@ const formulaShape = {
   targetRatio: finite.min(0.05).max(50).nullable(),
   tool: z.enum(TOOLS).nullable(),
   mixSeconds: finite.min(1).max(3600).nullable(),
+  stageNames: words(MOST_STAGES * (MOST_STAGE_NAME + 1)).default(''),
   basedOnVersion: z.int().min(1).nullable(),
 };
 const MAX_ADDITIONS = 200;

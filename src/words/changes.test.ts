@@ -22,6 +22,7 @@ const addition = (id: string, amountText: string, rank: number, rest: Partial<Ad
   optional: false,
   locked: false,
   measuredBy: null,
+  stage: 0,
   rank,
   ...rest,
 });

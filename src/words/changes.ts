@@ -36,6 +36,7 @@ const FORMULA_WORDS: Partial<Record<string, string>> = {
   targetRatio: 'Ratio aimed at',
   tool: 'Mixed with',
   mixSeconds: 'Mixed for',
+  stageNames: 'Places to stop',
 };
 
 /** Lines in the order of the newer state: amounts first told where they stand, then what went, then the frame. */

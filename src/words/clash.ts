@@ -25,6 +25,8 @@ const FIELDS: Readonly<Record<string, string>> = {
   optional: 'optional or not',
   locked: 'lock',
   measuredBy: 'measure it was typed with',
+  stage: 'stage',
+  stageNames: 'places to stop',
   rank: 'place',
   name: 'name',
   vesselId: 'vessel',

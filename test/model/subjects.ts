@@ -20,6 +20,7 @@ const addition = (id: string, rank: number): Addition => ({
   optional: false,
   locked: false,
   measuredBy: null,
+  stage: 0,
   rank,
 });
 const FORMULA: Formula = {

@@ -56,6 +56,7 @@ const anyAddition = (index: number): fc.Arbitrary<Addition> =>
     optional: fc.boolean(),
     locked: fc.boolean(),
     measuredBy: fc.option(anyId, { nil: null }),
+    stage: fc.integer({ min: 0, max: 3 }),
     rank: fc.integer({ min: 0, max: 99 }),
   });
 
@@ -70,6 +71,7 @@ export const anyFormula: fc.Arbitrary<Formula> = fc.record({
   targetRatio: fc.option(fc.double({ min: 0.05, max: 50, noNaN: true }), { nil: null }),
   tool: fc.option(fc.constantFrom('shake', 'whisk', 'blender'), { nil: null }),
   mixSeconds: fc.option(fc.integer({ min: 1, max: 3600 }), { nil: null }),
+  stageNames: fc.constantFrom('', 'Base\n+ pesto', 'Base\n+ herbs\n+ cream'),
   basedOnVersion: fc.constant(null),
   additions: fc
     .integer({ min: 0, max: 5 })

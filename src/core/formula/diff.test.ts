@@ -26,6 +26,7 @@ const additionArb = (id: string): fc.Arbitrary<Addition> =>
     optional: fc.boolean(),
     locked: fc.boolean(),
     measuredBy: fc.constantFrom(null, 'm1'),
+    stage: fc.integer({ min: 0, max: 2 }),
     rank: fc.integer({ min: -5, max: 5 }),
   });
 const formulaArb: fc.Arbitrary<Formula> = fc

@@ -37,11 +37,11 @@ export type ApplyResult =
 export const FORMULA_FIELDS = [
   ...(['name', 'vesselId', 'spoons'] as const),
   ...(['partVolumeMl', 'servingVolumeMl', 'countsOptional'] as const),
-  ...(['styleId', 'targetRatio', 'tool', 'mixSeconds', 'basedOnVersion'] as const),
+  ...(['styleId', 'targetRatio', 'tool', 'mixSeconds', 'stageNames', 'basedOnVersion'] as const),
 ] as const satisfies readonly FormulaField[];
 export const ADDITION_FIELDS = [
   ...(['amountText', 'ingredientId', 'ingredientText', 'form', 'note'] as const),
-  ...(['phase', 'optional', 'locked', 'measuredBy', 'rank'] as const),
+  ...(['phase', 'optional', 'locked', 'measuredBy', 'stage', 'rank'] as const),
 ] as const satisfies readonly AdditionField[];
 
 export const isEmptyDiff = (diff: FormulaDiff): boolean =>

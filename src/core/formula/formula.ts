@@ -40,6 +40,8 @@ export interface Addition {
   readonly locked: boolean;
   /** The cook's own measure it was typed with, so that it keeps what it meant then; null: the kitchen's. */
   readonly measuredBy: string | null;
+  /** The stage it goes in at, 0 for the first. */
+  readonly stage: number;
   /** Order inside the phase, ascending; a new place takes the middle between its neighbours. */
   readonly rank: number;
 }
@@ -60,6 +62,8 @@ export interface Formula {
   readonly tool: Tool | null;
   /** How long, s; null: as long as usual for the tool. */
   readonly mixSeconds: number | null;
+  /** Places to stop, a name a line, first to last; empty: it is made in one. */
+  readonly stageNames: string;
   /** The version these working changes grew from; null before the first freeze. */
   readonly basedOnVersion: number | null;
   readonly additions: readonly Addition[];
@@ -80,6 +84,7 @@ export function emptyFormula(name: string, vesselId: VesselId, spoons: SpoonSyst
     targetRatio: null,
     tool: null,
     mixSeconds: null,
+    stageNames: '',
     basedOnVersion: null,
     additions: [],
   };
@@ -89,6 +94,7 @@ export function emptyFormula(name: string, vesselId: VesselId, spoons: SpoonSyst
 export function inOrder(additions: readonly Addition[]): readonly Addition[] {
   return [...additions].sort(
     (a, b) =>
+      a.stage - b.stage ||
       PHASES.indexOf(a.phase) - PHASES.indexOf(b.phase) ||
       a.rank - b.rank ||
       (a.id < b.id ? -1 : a.id > b.id ? 1 : 0),

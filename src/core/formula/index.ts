@@ -36,4 +36,16 @@ export {
 } from './readAddition';
 export { type AdditionReading, type ReadAddition, type ReadingContext } from './reading';
 export { restOf } from './rest';
+export {
+  inStages,
+  lastStage,
+  MOST_STAGE_NAME,
+  MOST_STAGES,
+  stageStarts,
+  stagesOf,
+  tidyStageName,
+  upToStage,
+  withLaterStages,
+  withStageNames,
+} from './stages';
 export { contentDiff, restoredFrom, sameContent, type FrozenVersion } from './version';

@@ -4,4 +4,4 @@ export { toMarkdown, toPlainText } from './formulaText';
 export { asideOf, headingOf, type AsideReason, type Section } from './sections';
 export { readPasted, type PastedLine } from './pastedRecipe';
 export { fromJsonLd, toJsonLd, type RecipeText } from './recipeJsonLd';
-export { stageTexts } from './stages';
+export { stagesIn, stageTexts } from './stages';

@@ -5,6 +5,7 @@
 import { readLines, type AdditionLine, type ReadingContext, type Tool } from '#core/formula';
 import { readTelling, toldTool, type Told } from './telling';
 import { asideOf, headingOf, VERB, type Section } from './sections';
+import { stageOpenedBy } from './stages';
 import { searchIngredients, type Ingredient } from '#core/ingredient';
 
 export type Confidence = 'sure' | 'check' | 'ask';
@@ -75,7 +76,7 @@ export function readPasted(text: string, context: ReadingContext): PastedRecipe 
     const named = whereOf(bare);
     const part = named ? (named === 'ingredients' ? 'jar' : 'method') : headingOf(source);
     // The first line of all may be the name: "Salad dressing" opens nothing.
-    if (part && (named || source.endsWith(':') || index > 0)) {
+    if (part && (named || source.endsWith(':') || index > 0 || stageOpenedBy(source) !== null)) {
       if (named) where = named;
       else if (part === 'method') where = 'method';
       else if (where !== 'unknown' || part === 'jar') where = 'ingredients';

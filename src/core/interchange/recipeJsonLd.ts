@@ -5,6 +5,8 @@ export interface RecipeText {
   readonly ingredients: readonly string[];
   readonly instructions: readonly string[];
   readonly yields: string;
+  /** Places to stop: which of the ingredients opens one. */
+  readonly stages?: readonly { readonly name: string; readonly from: number }[];
 }
 
 export interface RecipeJsonLd {

@@ -11,6 +11,21 @@ export interface StageText {
 /** The name of the stage that a line opens; null where it opens none. */
 export const stageOpenedBy = (line: string): string | null => OPENS.exec(line)?.[1] ?? null;
 
+/** Which stage each line of a text belongs to, by its number (1 for the first), and what they are called. */
+export function stagesIn(text: string): {
+  readonly names: readonly string[];
+  readonly of: (at: number) => number;
+} {
+  const stages = stageTexts(text);
+  const lines = text.split(/\r?\n/);
+  const opened = lines.flatMap((line, i) => (stageOpenedBy(line) === null ? [] : [i + 1]));
+  const led = stages.length - opened.length;
+  return {
+    names: stages.map(({ name }) => name),
+    of: (at) => Math.max(0, opened.filter((one) => one <= at).length - 1 + led),
+  };
+}
+
 /** One stage where no line opens any. What stands before the first such line is a stage without a name. */
 export function stageTexts(text: string): readonly StageText[] {
   const lines = text.split(/\r?\n/);

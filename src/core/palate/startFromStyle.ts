@@ -38,6 +38,7 @@ export function formulaFromStyle(
     optional: false,
     locked: false,
     measuredBy: null,
+    stage: 0,
     rank,
   }));
   // Recipes are written in metric spoons.

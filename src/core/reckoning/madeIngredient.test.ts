@@ -28,6 +28,7 @@ function formulaOf(name: string, catalogue: Catalogue, ...lines: string[]): Form
       optional: false,
       locked: false,
       measuredBy: null,
+      stage: 0,
       rank,
     } as const;
     return { id: `a${rank}` as AdditionId, amountText, ingredientId, ingredientText, ...rest };

@@ -28,6 +28,7 @@ export function judgedLines(lines: readonly string[]): Judgement {
         optional: false,
         locked: false,
         measuredBy: null,
+        stage: 0,
       };
     }),
   };

@@ -46,6 +46,7 @@ const plan = (lines: readonly string[], tool: 'shake' | 'whisk' = 'shake', scale
       optional: false,
       locked: false,
       measuredBy: null,
+      stage: 0,
       rank,
     })),
   } as Parameters<typeof reckonFormula>[0];

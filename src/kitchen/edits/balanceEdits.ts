@@ -3,6 +3,7 @@ import { amountTextFor } from '#core/composition';
 import {
   rankAt,
   inOrder,
+  lastStage,
   type Addition,
   type AdditionId,
   type Formula,
@@ -56,6 +57,7 @@ function withNew(
     optional: false,
     locked: false,
     measuredBy: null,
+    stage: lastStage(formula),
     rank: rankAt(others, others.length),
   };
   return { ...formula, additions: [...formula.additions, addition] };

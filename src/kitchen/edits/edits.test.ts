@@ -61,12 +61,12 @@ describe('adding and ordering', () => {
   });
   it('drops where it was let go, also into an empty phase', () => {
     const dropped = dropAddition(formula, id(2), [
-      'base',
+      { stage: 0, phase: 'base' },
       id(3),
       id(5),
-      'oil',
+      { stage: 0, phase: 'oil' },
       id(1),
-      'finish',
+      { stage: 0, phase: 'finish' },
       id(4),
       id(2),
     ]);

@@ -9,9 +9,11 @@ import {
 } from '#core/composition';
 import {
   inOrder,
+  lastStage,
   PHASES,
   rankAt,
   readLines,
+  stagesOf,
   usualPhase,
   type Addition,
   type AdditionId,
@@ -36,19 +38,20 @@ export const removeAddition = (formula: Formula, id: AdditionId): Formula => ({
   additions: formula.additions.filter((addition) => addition.id !== id),
 });
 
-const ofPhase = (formula: Formula, phase: Phase): readonly Addition[] =>
-  inOrder(formula.additions).filter((addition) => addition.phase === phase);
+const ofPhase = (formula: Formula, phase: Phase, stage: number): readonly Addition[] =>
+  inOrder(formula.additions).filter((addition) => addition.phase === phase && addition.stage === stage);
 
-/** Adds what was typed at the end of its phase, as many additions as it says. Unreadable words are kept as typed. */
+/** Adds what was typed at the end of its phase in the last stage, as many additions as it says. Unreadable words are kept as typed. */
 export function addTyped(
   formula: Formula,
   text: string,
   context: ReadingContext,
   newId: () => AdditionId,
 ): Formula {
+  const stage = lastStage(formula);
   return readLines(text, context).reduce((next, line) => {
     const phase = usualPhase(line, context.catalogue);
-    const others = ofPhase(next, phase);
+    const others = ofPhase(next, phase, stage);
     const addition: Addition = {
       id: newId(),
       amountText: line.amountText,
@@ -60,44 +63,66 @@ export function addTyped(
       optional: false,
       locked: false,
       measuredBy: line.measuredBy,
+      stage,
       rank: rankAt(others, others.length),
     };
     return { ...next, additions: [...next.additions, addition] };
   }, formula);
 }
 
-/** Puts an addition at an index of a phase. */
-export function placeAddition(formula: Formula, id: AdditionId, phase: Phase, index: number): Formula {
-  const others = ofPhase(formula, phase).filter((addition) => addition.id !== id);
-  return patchAddition(formula, id, { phase, rank: rankAt(others, index) });
+/** Where an addition goes in: a phase of a stage. */
+export interface Place {
+  readonly stage: number;
+  readonly phase: Phase;
 }
 
-/** One place up or down; past the end of a phase it goes over into the next. */
+/** Puts an addition at an index of a phase; in its own stage, where no other is said. */
+export function placeAddition(
+  formula: Formula,
+  id: AdditionId,
+  { phase, stage = stageOf(formula, id) }: Pick<Place, 'phase'> & Partial<Place>,
+  index: number,
+): Formula {
+  const others = ofPhase(formula, phase, stage).filter((addition) => addition.id !== id);
+  return patchAddition(formula, id, { phase, stage, rank: rankAt(others, index) });
+}
+
+const stageOf = ({ additions }: Formula, id: AdditionId): number =>
+  additions.find((addition) => addition.id === id)?.stage ?? 0;
+
+/** All of them, in the order of the work. */
+export const placesOf = (formula: Pick<Formula, 'stageNames'>): readonly Place[] =>
+  stagesOf(formula).flatMap((_name, stage) => PHASES.map((phase): Place => ({ stage, phase })));
+
+/** One place up or down; past the end of a phase it goes over into the next, and into the next stage. */
 export function stepAddition(formula: Formula, id: AdditionId, direction: 'up' | 'down'): Formula {
   const addition = formula.additions.find((candidate) => candidate.id === id);
   if (!addition) return formula;
-  const here = ofPhase(formula, addition.phase);
+  const { phase, stage } = addition;
+  const here = ofPhase(formula, phase, stage);
   const index = here.findIndex((candidate) => candidate.id === id);
-  const next = index + (direction === 'up' ? -1 : 1);
-  if (next >= 0 && next < here.length) return placeAddition(formula, id, addition.phase, next);
-  const phase = PHASES[PHASES.indexOf(addition.phase) + (direction === 'up' ? -1 : 1)];
-  if (!phase) return formula;
-  return placeAddition(formula, id, phase, direction === 'up' ? ofPhase(formula, phase).length : 0);
+  const by = direction === 'up' ? -1 : 1;
+  const next = index + by;
+  if (next >= 0 && next < here.length) return placeAddition(formula, id, addition, next);
+  const places = placesOf(formula);
+  const place = places[places.findIndex((one) => one.stage === stage && one.phase === phase) + by];
+  if (!place) return formula;
+  const end = direction === 'up' ? ofPhase(formula, place.phase, place.stage).length : 0;
+  return placeAddition(formula, id, place, end);
 }
 
-/** The order after a drag: ids and phase headings in one list, as they lie on the screen. */
+/** The order after a drag: ids and headings in one list, as they lie on the screen. */
 export function dropAddition(
   formula: Formula,
   id: AdditionId,
-  order: readonly (AdditionId | Phase)[],
+  order: readonly (AdditionId | Place)[],
 ): Formula {
-  let phase: Phase = 'base';
+  let place: Place = { stage: 0, phase: 'base' };
   let index = 0;
   for (const entry of order) {
-    if (entry === id) return placeAddition(formula, id, phase, index);
-    const heading = PHASES.find((candidate) => candidate === entry);
-    if (heading) {
-      phase = heading;
+    if (entry === id) return placeAddition(formula, id, place, index);
+    if (typeof entry === 'object') {
+      place = entry;
       index = 0;
     } else index += 1;
   }
@@ -193,4 +218,4 @@ export const removeAll = (formula: Formula, ids: ReadonlySet<AdditionId>): Formu
 export const moveAll = (formula: Formula, ids: ReadonlySet<AdditionId>, phase: Phase): Formula =>
   inOrder(formula.additions)
     .filter(({ id }) => ids.has(id))
-    .reduce((next, { id }) => placeAddition(next, id, phase, next.additions.length), formula);
+    .reduce((next, { id }) => placeAddition(next, id, { phase }, next.additions.length), formula);

@@ -7,9 +7,19 @@ export {
   patchAddition,
   patchAll,
   placeAddition,
+  placesOf,
   removeAddition,
   removeAll,
   scaleAll,
   setRatio,
   stepAddition,
+  type Place,
 } from './edits';
+export {
+  closeStage,
+  moveToStage,
+  openStage,
+  renameStage,
+  stageNameProblem,
+  stageNamesFrom,
+} from './stageEdits';

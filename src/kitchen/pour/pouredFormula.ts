@@ -52,7 +52,7 @@ export function pouredFormula(
   return { ...empty, additions: [...named, ...unnamed] };
 }
 
-const PLAIN = { note: '', optional: false, locked: false, measuredBy: null } as const;
+const PLAIN = { note: '', optional: false, locked: false, measuredBy: null, stage: 0 } as const;
 const additionIdOf = ({ id }: PouredThing): AdditionId => id as AdditionId;
 
 export interface PouredJar {

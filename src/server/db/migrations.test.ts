@@ -76,7 +76,7 @@ it('brings a kitchen of the first day up to date: every field is there, versions
     const record = (await store.get(formulaId('old')))!;
     expect(formulaSchema.safeParse(record.formula).error?.issues ?? []).toEqual([]);
     expect(record).toMatchObject({ shelf: 'shelf', latestNumber: 2, baseVersion: { number: 2, parent: 1 } });
-    expect(record.formula.additions[0]).toEqual({ ...addition, locked: false, measuredBy: null });
+    expect(record.formula.additions[0]).toEqual({ ...addition, locked: false, measuredBy: null, stage: 0 });
     const versions = await store.versions(formulaId('old'));
     const kitchen = await new KitchenStore(now.db, () => new Date(at)).settings();
     expect(settingsSchema.safeParse(kitchen).error?.issues ?? []).toEqual([]);

@@ -117,6 +117,7 @@ function toAddition(demo: DemoFormula, line: DemoFormula['lines'][number], index
     optional: line.optional ?? false,
     locked: false,
     measuredBy: null,
+    stage: 0,
     rank: index,
   };
 }

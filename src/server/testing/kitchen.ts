@@ -144,6 +144,7 @@ export function addition(id: string, amountText: string, ingredientId: string, r
     optional: false,
     locked: false,
     measuredBy: null,
+    stage: 0,
     rank,
   };
 }

@@ -2,6 +2,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { SHARED_RULES, storable } from '#contract';
 import { changesBetween, PLAIN, type Clash, type Rules } from '#core/document';
+import { inStages, type Formula } from '#core/formula';
 import {
   broughtTo,
   draftOf,
@@ -159,7 +160,9 @@ const heardWork = (work: Work, held: Held): Work =>
     : followed(work, heard<unknown>(work, held.doc, rulesOf(work.key)), held);
 
 /** What this tab kept of it, or what the kitchen holds; then the work of tabs that are gone. */
-function openedWork(key: WorkKey, held: Held | null, { mine, orphans }: FoundWork): Work | null {
+function openedWork(key: WorkKey, held: Held | null, found: FoundWork): Work | null {
+  const mine = found.mine && ofToday(found.mine);
+  const orphans = found.orphans.map(ofToday);
   const first = mine ?? orphans.at(-1);
   const others = orphans.filter((one) => one !== first);
   const start = first ? fromKept(first) : held && { ...draftOf(held.doc), ...about(key, held) };
@@ -174,6 +177,12 @@ function openedWork(key: WorkKey, held: Held | null, { mine, orphans }: FoundWor
         : work;
     return { ...level, ...takenOver<unknown>(level, orphan, rules) };
   }, now);
+}
+
+/** A browser may have kept it for a release that knew no stages. */
+function ofToday(work: KeptWork): KeptWork {
+  if (readKey(work.key).kind !== 'formula') return work;
+  return { ...work, base: inStages(work.base as Formula), doc: inStages(work.doc as Formula) };
 }
 
 const about = (

@@ -21,6 +21,7 @@ const addition = (rank: number, amountText: string, id: string, text: string): A
   ingredientText: text,
   form: '',
   measuredBy: null,
+  stage: 0,
   note: '',
   phase: id.startsWith('olive') ? 'oil' : 'base',
   optional: false,

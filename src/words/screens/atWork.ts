@@ -10,6 +10,11 @@ export const atWorkWords = {
     `The ${side} is locked at more than this ratio allows. Unlock it, or let the other side follow.`,
   nameCameOutAmount: (name: string, amount: string) => `${name} came out ${amount}.`,
   nothingToChange: 'Nothing to change: ',
+  firstStage: 'Base',
+  stageNumber: (number: number) => `Stage ${number}`,
+  stageNeedsAName: 'Give the stage a name.',
+  anotherStageIsCalledSo: 'Another stage is called so.',
+  stagesAreFull: (most: number) => `A formula has at most ${most} stages.`,
   nameCameOutAmountForm: (name: string, amount: string, form: string, title: string, move: string) =>
     `${name} came out ${amount}. ${form}${title} ${move}.`,
 };

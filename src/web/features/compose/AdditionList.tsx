@@ -16,43 +16,60 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { useMemo } from 'react';
-import { PHASES, type AdditionId, type Phase } from '#core/formula';
+import { stagesOf, type AdditionId, type Formula, type Phase } from '#core/formula';
 import type { Reckoning } from '#core/reckoning';
 import type { Settings } from '#contract';
+import { placesOf, type Place } from '#kitchen/edits';
 import { composeWords } from '#words/screens/compose';
 import { AdditionRow } from './AdditionRow';
 import { PHASE_NAMES, type RowActions } from './rowActions';
 
 interface AdditionListProps {
+  readonly formula: Pick<Formula, 'stageNames'>;
   readonly reckoning: Reckoning;
   readonly settings: Settings;
   readonly spoons: Settings['spoons'];
   readonly actions: RowActions;
   readonly selection: ReadonlySet<AdditionId>;
-  readonly onDrop: (id: AdditionId, order: readonly (AdditionId | Phase)[]) => void;
+  readonly onDrop: (id: AdditionId, order: readonly (AdditionId | Place)[]) => void;
 }
 
 /** Base, oil, finish: one list, so that a row can be carried from one into the other. */
-export function AdditionList({ reckoning, settings, spoons, actions, selection, onDrop }: AdditionListProps) {
+export function AdditionList(props: AdditionListProps) {
+  const { formula, reckoning, settings, spoons, actions, selection, onDrop } = props;
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const inOrder = PHASES.flatMap((phase) => [
-    phase,
-    ...reckoning.additions.flatMap(({ addition }) => (addition.phase === phase ? [addition.id] : [])),
-  ]).join();
+  const stages = stagesOf(formula);
+  const headings = new Map(
+    placesOf(formula).map((place) => [
+      `${place.stage} ${place.phase}`,
+      { ...place, empty: !reckoning.additions.some(({ addition }) => isAt(addition, place)) },
+    ]),
+  );
+  const inOrder = [...headings]
+    // A later stage shows what it has.
+    .filter(([, { stage, empty }]) => stage === 0 || !empty)
+    .flatMap(([heading, place]) => [
+      heading,
+      ...reckoning.additions.flatMap(({ addition }) => (isAt(addition, place) ? [addition.id] : [])),
+    ])
+    .join();
   // The same list while nothing is moved: every row listens to it.
-  const order = useMemo(() => inOrder.split(',') as (AdditionId | Phase)[], [inOrder]);
+  const order = useMemo(() => inOrder.split(','), [inOrder]);
   const onDragEnd = ({ active, over }: DragEndEvent): void => {
     if (!over || active.id === over.id) return;
-    const from = order.indexOf(active.id as AdditionId);
+    const from = order.indexOf(String(active.id));
     // Nothing stands above the first heading.
-    const to = Math.max(1, order.indexOf(over.id as AdditionId));
-    onDrop(active.id as AdditionId, arrayMove(order, from, to));
+    const to = Math.max(1, order.indexOf(String(over.id)));
+    onDrop(
+      active.id as AdditionId,
+      arrayMove(order, from, to).map((entry) => headings.get(entry) ?? (entry as AdditionId)),
+    );
   };
   const placeOf = (id: UniqueIdentifier): number =>
-    order.filter((entry) => rowOf.has(entry as AdditionId)).indexOf(id as AdditionId) + 1;
+    order.filter((entry) => rowOf.has(entry as AdditionId)).indexOf(String(id)) + 1;
   const rowOf = new Map(reckoning.additions.map((reckoned) => [reckoned.addition.id, reckoned]));
   return (
     <DndContext
@@ -83,7 +100,13 @@ export function AdditionList({ reckoning, settings, spoons, actions, selection, 
                 selected={selection.has(reckoned.addition.id)}
               />
             ) : (
-              <PhaseHeading key={entry} phase={entry as Phase} empty={!hasPhase(reckoning, entry as Phase)} />
+              <PhaseHeading
+                key={entry}
+                id={entry}
+                phase={headings.get(entry)!.phase}
+                empty={headings.get(entry)!.empty}
+                stage={stages.length > 1 ? stageOpenedAt(order, entry, stages) : null}
+              />
             );
           })}
         </ol>
@@ -92,17 +115,36 @@ export function AdditionList({ reckoning, settings, spoons, actions, selection, 
   );
 }
 
-const hasPhase = (reckoning: Reckoning, phase: Phase): boolean =>
-  reckoning.additions.some(({ addition }) => addition.phase === phase);
+const isAt = (addition: Place, { stage, phase }: Place): boolean =>
+  addition.stage === stage && addition.phase === phase;
 
-function PhaseHeading({ phase, empty }: { phase: Phase; empty: boolean }) {
-  const { setNodeRef, transform, transition } = useSortable({ id: phase, disabled: { draggable: true } });
+/** The name of the stage, at the first of its headings. */
+function stageOpenedAt(order: readonly string[], heading: string, stages: readonly string[]): string | null {
+  const [stage] = heading.split(' ');
+  const first = order.find((entry) => entry.startsWith(`${stage} `));
+  return first === heading ? (stages[Number(stage)] ?? null) : null;
+}
+
+interface PhaseHeadingProps {
+  readonly id: string;
+  readonly phase: Phase;
+  readonly empty: boolean;
+  /** Opened with it; null: none is. */
+  readonly stage: string | null;
+}
+function PhaseHeading({ id, phase, empty, stage }: PhaseHeadingProps) {
+  const { setNodeRef, transform, transition } = useSortable({ id, disabled: { draggable: true } });
   return (
     <li
       ref={setNodeRef}
       style={transform ? { transform: `translateY(${transform.y}px)`, transition } : undefined}
       className={`flex items-center gap-3 pt-1.5 text-sm font-semibold ${empty ? 'text-quiet' : ''}`}
     >
+      {stage !== null && (
+        <span className="font-name rounded-md bg-mint px-2 py-0.5 text-base text-leaf" data-testid="stage">
+          {stage}
+        </span>
+      )}
       {PHASE_NAMES[phase]}
       <span className="flex-1 border-t border-dashed border-rule" />
     </li>

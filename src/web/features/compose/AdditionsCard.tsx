@@ -14,6 +14,8 @@ import { AddLine } from './AddLine';
 import { RatioBar } from './RatioBar';
 import type { RowActions } from './rowActions';
 import { SelectionBar } from './SelectionBar';
+import { Stair } from './Stair';
+import type { StairView } from './useStair';
 import type { useBenchEdit } from './useBench';
 import { Alert } from '../../ui/Alert';
 
@@ -39,6 +41,9 @@ interface AdditionsCardProps {
   readonly editingRatio: boolean;
   readonly onEditingRatio: (editing: boolean) => void;
   readonly addField: RefObject<HTMLInputElement | null>;
+  readonly stair: StairView;
+  /** With the stages after the one that is looked at. */
+  readonly whole: Formula;
 }
 const NONE: ReadonlySet<AdditionId> = new Set();
 
@@ -55,6 +60,15 @@ export function AdditionsCard(props: AdditionsCardProps) {
       aria-label={composeWords.additions}
       className="card order-1 flex min-h-0 flex-col p-4 lg:order-2"
     >
+      <Stair
+        whole={props.whole}
+        vessel={props.vessel}
+        context={context}
+        settings={settings}
+        at={props.stair.at}
+        onAt={props.stair.onAt}
+        onEdit={changing.editWhole}
+      />
       <RatioBar
         formula={formula}
         reckoning={reckoning}
@@ -75,6 +89,7 @@ export function AdditionsCard(props: AdditionsCardProps) {
           <p className="my-4 text-quiet">{composeWords.nothingInTheJarAcid}</p>
         )}
         <AdditionList
+          formula={formula}
           reckoning={reckoning}
           settings={settings}
           spoons={formula.spoons}

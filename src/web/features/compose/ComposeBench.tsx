@@ -22,6 +22,7 @@ import { FormulaHeader } from './FormulaHeader';
 import { JarPanel } from './JarPanel';
 import { PalateRail } from './PalateRail';
 import { useSteadyActions } from './rowActions';
+import { useStair } from './useStair';
 import { rowActionsFor, useBenchEdit, useBenchReckoning, type LineDraft } from './useBench';
 
 /** What opens which sheet; the same from one drawing to the next. */
@@ -48,7 +49,9 @@ const NONE: ReadonlySet<AdditionId> = new Set();
 
 /** The bench: jar, additions, palate, and everything that changes them. */
 export function ComposeBench({ working }: { working: WorkingFormula }) {
-  const { id, formula } = working;
+  const { id } = working;
+  const stair = useStair(working);
+  const { formula } = stair.working;
   const dispatch = useAppDispatch();
   const kitchen = useKitchen();
   const { settings } = kitchen;
@@ -59,10 +62,10 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
   const freezing = useFreezeNow();
   const [saveSettings] = useSaveShared('settings');
   const addField = useRef<HTMLInputElement>(null);
-  const bench = useBenchReckoning(working, kitchen, draft);
+  const bench = useBenchReckoning(stair.working, kitchen, draft);
   const { vessel, context, reckoning, settled, judgement, style } = bench;
   const { temperatureC, setStands, learnt, failed } = bench.hold;
-  const changing = useBenchEdit(working, kitchen, context);
+  const changing = useBenchEdit(stair.working, kitchen, context, stair.whole);
   const { edit } = changing;
   const inVessel = useSteady((vesselId: VesselId) => {
     edit({ ...formula, vesselId });
@@ -86,19 +89,14 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
     optional: () => {
       edit({ ...formula, countsOptional: !formula.countsOptional });
     },
-    style: open.style,
-    cautions: open.cautions,
-    ways: open.ways,
-    scale: open.scale,
-    round: open.round,
-    hold: open.hold,
-    vessel: open.vessel,
+    ...open,
     letGo: () => {
       setSelection(NONE);
     },
     undo,
     redo,
-    keys: open.keys,
+    stageDown: stair.down,
+    stageUp: stair.up,
   });
   useShortcuts(shortcuts);
   return (
@@ -161,6 +159,8 @@ export function ComposeBench({ working }: { working: WorkingFormula }) {
           editingRatio={editingRatio}
           onEditingRatio={setEditingRatio}
           addField={addField}
+          stair={stair}
+          whole={working.formula}
         />
         <div className="order-3 grid min-h-0">
           <PalateRail

@@ -30,7 +30,9 @@ export type BenchAct =
   | 'letGo'
   | 'undo'
   | 'redo'
-  | 'keys';
+  | 'keys'
+  | 'stageDown'
+  | 'stageUp';
 
 const KEYS: readonly (Omit<Shortcut, 'run'> & { readonly act: BenchAct })[] = [
   { act: 'add', keys: ['a'], does: composeWords.typeAnAddition },
@@ -47,6 +49,8 @@ const KEYS: readonly (Omit<Shortcut, 'run'> & { readonly act: BenchAct })[] = [
   { act: 'letGo', keys: ['Escape'], does: composeWords.letTheSelectionGo },
   { act: 'undo', keys: ['mod+z'], does: composeWords.undo2, inFields: true },
   { act: 'redo', keys: ['mod+shift+z', 'mod+y'], does: composeWords.redo2, inFields: true },
+  { act: 'stageDown', keys: ['['], does: composeWords.stageDown },
+  { act: 'stageUp', keys: [']'], does: composeWords.stageUp },
   { act: 'keys', keys: ['?'], does: composeWords.theseKeys },
 ];
 

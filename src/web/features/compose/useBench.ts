@@ -44,6 +44,8 @@ export function useBenchEdit(
   { id, formula }: WorkingFormula,
   kitchen: Kitchen,
   context: ReturnType<typeof contextFor>,
+  /** With the stages after the one that is looked at. */
+  whole: (until: Formula) => Formula,
 ) {
   const dispatch = useAppDispatch();
   const [blocked, setBlocked] = useState<string | null>(null);
@@ -55,9 +57,13 @@ export function useBenchEdit(
     const was = new Set(formula.additions.map(({ ingredientId }) => ingredientId));
     const circle = next.additions.find((addition) => !was.has(addition.ingredientId) && refuse(addition));
     setBlocked(circle ? refuse(circle) : null);
-    if (!circle) dispatch(formulaEdited(id, stampMeasures(formula, next, context)));
+    if (!circle) dispatch(formulaEdited(id, whole(stampMeasures(formula, next, context))));
   };
-  return { edit, refuse, blocked, setBlocked };
+  /** Of its stages: nothing is put in. */
+  const editWhole = (next: Formula): void => {
+    dispatch(formulaEdited(id, next));
+  };
+  return { edit, editWhole, refuse, blocked, setBlocked };
 }
 
 interface RowActionsFor {
@@ -82,7 +88,7 @@ export function rowActionsFor(about: RowActionsFor): RowActions {
       edit(stepAddition(formula, rowId, direction));
     },
     toPhase: (rowId, phase) => {
-      edit(placeAddition(formula, rowId, phase, formula.additions.length));
+      edit(placeAddition(formula, rowId, { phase }, formula.additions.length));
     },
     remove: (rowId) => {
       edit(removeAddition(formula, rowId));

@@ -198,6 +198,7 @@ function additionsOf(
     optional: false,
     locked: false,
     measuredBy: null,
+    stage: 0,
     rank,
   }));
 }

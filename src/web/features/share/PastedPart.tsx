@@ -9,8 +9,10 @@ import {
   type Addition,
   type AdditionId,
   type FormulaId,
+  MOST_STAGES,
 } from '#core/formula';
-import { readPasted, type PastedLine } from '#core/interchange';
+import { readPasted, stagesIn, type PastedLine } from '#core/interchange';
+import { stageNamesFrom } from '#kitchen/edits';
 import { DEFAULT_VESSEL_ID } from '#core/vessel';
 import { contextFor, type Kitchen } from '#kitchen/reading';
 import { formatAmount, inSentence } from '#words/numbers';
@@ -75,7 +77,8 @@ export function PastedPart({ text, kitchen, onMade }: PastedPartProps) {
     start: { name: (pasted.title ?? '').slice(0, 120) },
     save: async ({ name }) => {
       const id = newId() as FormulaId;
-      const additions = lines.map(({ line }, rank): Addition => ({
+      const stages = stagesIn(text);
+      const additions = lines.map(({ line, at }, rank): Addition => ({
         id: newId() as AdditionId,
         amountText: line.amountText,
         ingredientId: line.ingredientId,
@@ -86,11 +89,18 @@ export function PastedPart({ text, kitchen, onMade }: PastedPartProps) {
         phase: usualPhase(line, kitchen.catalogue),
         optional: false,
         locked: false,
+        stage: Math.min(stages.of(at), MOST_STAGES - 1),
         rank,
       }));
       await create({
         id,
-        formula: { ...empty, name: name.trim() || empty.name, tool: pasted.tool, additions },
+        formula: {
+          ...empty,
+          name: name.trim() || empty.name,
+          tool: pasted.tool,
+          stageNames: stageNamesFrom(stages.names),
+          additions,
+        },
       }).unwrap();
       onMade();
       void navigate(`/formulas/${id}/compose`);

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import type { FormulaId } from '#core/formula';
+import { stageStarts, type FormulaId } from '#core/formula';
 import { toCsv, toJsonLd, toMarkdown, toPlainText, type RecipeText } from '#core/interchange';
 import { reckonFormula } from '#core/reckoning';
 import { formatVolume } from '#words/numbers';
@@ -51,6 +51,10 @@ function Share({ working }: { working: WorkingFormula }) {
         // What a cook noted stands by its line; how it is made is what the making says.
         return addition.note ? `${said} (${addition.note.split('\n').filter(Boolean).join('; ')})` : said;
       }),
+      stages: stageStarts(
+        formula,
+        counted.map(({ addition }) => addition),
+      ),
       instructions: methodOf(formula, reckoning, vessel, kitchen),
     };
   }, [reckoning, formula, vessel, kitchen, settings]);

@@ -1,0 +1,2 @@
+UPDATE "formulas" SET "content" = jsonb_set('{"stageNames": ""}'::jsonb || "content", '{additions}', (SELECT coalesce(jsonb_agg('{"stage": 0}'::jsonb || a ORDER BY n), '[]'::jsonb) FROM jsonb_array_elements("content"->'additions') WITH ORDINALITY AS t(a, n)));--> statement-breakpoint
+UPDATE "versions" SET "content" = jsonb_set('{"stageNames": ""}'::jsonb || "content", '{additions}', (SELECT coalesce(jsonb_agg('{"stage": 0}'::jsonb || a ORDER BY n), '[]'::jsonb) FROM jsonb_array_elements("content"->'additions') WITH ORDINALITY AS t(a, n)));
