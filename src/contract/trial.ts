@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { PACES, type RescueStep } from '#core/emulsion';
 import type { FormulaId, VesselId } from '#core/formula';
-import { TOOLS } from '#core/formula';
+import { MOST_STAGES, TOOLS } from '#core/formula';
 import {
   BITES,
   DEEDS,
@@ -120,6 +120,7 @@ export const readingSchema: z.ZodType<Reading> = z.strictObject({
   deviceId: z.string().max(64),
 });
 
+const stageSchema = z.int().min(0).max(MOST_STAGES - 1);
 export const makingPlanSchema: z.ZodType<MakingPlan> = z.strictObject({
   scaleFactor: z.number().finite().gt(0).max(10_000),
   plannedVolumeMl: z.number().finite().min(0).max(1_000_000),
@@ -128,6 +129,7 @@ export const makingPlanSchema: z.ZodType<MakingPlan> = z.strictObject({
   roomC: z.number().min(-5).max(60).nullable(),
   bottles: z.record(ingredientIdSchema, z.string().max(200)),
   steps: z.array(stepSchema).max(300),
+  stage: stageSchema.optional(),
 });
 
 const rowValue = z.union([z.literal(-2), z.literal(-1), z.literal(0), z.literal(1), z.literal(2)]);
@@ -167,6 +169,7 @@ export const trialEventSchema: z.ZodType<TrialEvent> = z.discriminatedUnion('kin
     before: stepIdSchema.nullable(),
     note: words,
     way: z.enum(PLAN_WAYS).optional(),
+    stage: stageSchema.optional(),
   }),
   z.strictObject({ kind: z.literal('corrected'), eventId: trialIdSchema }),
   z.strictObject({

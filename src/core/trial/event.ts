@@ -13,7 +13,15 @@ export interface Reading {
   readonly deviceId: string;
 }
 
-export const PLAN_REASONS = ['poured-too-much', 'left-out', 'swapped', 'mend', 'rescue', 'by-hand'] as const;
+export const PLAN_REASONS = [
+  'poured-too-much',
+  'left-out',
+  'swapped',
+  'mend',
+  'rescue',
+  'by-hand',
+  'next-stage',
+] as const;
 export type PlanReason = (typeof PLAN_REASONS)[number];
 
 /** Which way was taken, where the cook typed nothing. */
@@ -72,6 +80,8 @@ export type TrialEvent =
       readonly before: string | null;
       readonly note: string;
       readonly way?: PlanWay | undefined;
+      /** It goes on to this stage of the formula. */
+      readonly stage?: number | undefined;
     }
   | { readonly kind: 'corrected'; readonly eventId: string }
   /** Of several records of one step, these count. */

@@ -29,6 +29,7 @@ export {
 } from './kitchenNews';
 export { observationsOf, shiftedStyle, type Observation, type Shift } from './learnWindows';
 export { currentStep, plannedLines, stepStates, type MakingPlan, type StepState } from './making';
+export { stageReached } from './stageReached';
 export { planMaking, tipsFor } from './planMaking';
 export {
   deviationOf,

@@ -19,6 +19,7 @@ import {
   planMaking,
   rescaling,
   standingOf,
+  stageReached,
   stepStates,
   trialLines,
   trialPortions,
@@ -35,7 +36,12 @@ const context = {
 } as const;
 const jar = STARTING_VESSELS.find(({ closes }) => closes)!;
 const bowl = STARTING_VESSELS.find(({ closes }) => !closes)!;
-const plan = (lines: readonly string[], tool: 'shake' | 'whisk' = 'shake', scaleFactor = 1) => {
+const plan = (
+  lines: readonly string[],
+  tool: 'shake' | 'whisk' = 'shake',
+  scaleFactor = 1,
+  stages: readonly number[] = [],
+) => {
   const formula = {
     ...emptyFormula('House', jar.id as VesselId, 'metric'),
     additions: lines.map((text, rank) => ({
@@ -46,7 +52,7 @@ const plan = (lines: readonly string[], tool: 'shake' | 'whisk' = 'shake', scale
       optional: false,
       locked: false,
       measuredBy: null,
-      stage: 0,
+      stage: stages[rank] ?? 0,
       rank,
     })),
   } as Parameters<typeof reckonFormula>[0];
@@ -134,6 +140,51 @@ describe('steps', () => {
     expect(vinegar).toMatchObject({ kind: 'weigh', said: '' });
     expect(vinegar?.kind === 'weigh' && vinegar.line.massG).toBeGreaterThan(119);
     expect(() => plan(['60 ml water'], 'shake', 0)).toThrow(RangeError);
+  });
+});
+
+describe('a making in stages', () => {
+  const LINES = [
+    '30 ml cider vinegar',
+    '90 ml rapeseed oil',
+    '1 tsp salt',
+    '2 tbsp basil',
+    '2 tbsp moonlight',
+  ];
+  const staged = plan(LINES, 'shake', 1, [0, 0, 1, 1, 1]);
+  it('does one after the other to its end, each with its own deeds', () => {
+    expect(named(staged.steps)).toEqual([
+      'vin_cider5',
+      'rapeseed',
+      'mix',
+      ...['salt_table', 'basil', 'said', 'mix'],
+    ]);
+    const ids = staged.steps.map(({ id }) => id);
+    expect(new Set(ids).size).toBe(ids.length);
+    // The first stage is made as it would be alone.
+    expect(plan(LINES.slice(0, 2)).steps.map(({ id }) => id)).toEqual(ids.slice(0, 3));
+  });
+  it('is as far as it was begun, or went on since; the correction of that takes it back', () => {
+    const on = logOf([
+      {
+        kind: 'planned',
+        reason: 'next-stage',
+        targets: [],
+        steps: staged.steps.slice(3),
+        before: null,
+        note: '',
+        stage: 1,
+      },
+    ]);
+    expect(stageReached(null, on)).toBeNull();
+    expect(stageReached({}, on)).toBeNull();
+    expect(stageReached({ stage: 0 }, [])).toBe(0);
+    expect(stageReached({ stage: 0 }, on)).toBe(1);
+    const back = [
+      ...on,
+      { id: 'back', event: { kind: 'corrected' as const, eventId: on[0]!.id }, at: on[0]!.at },
+    ];
+    expect(stageReached({ stage: 0 }, back)).toBe(0);
   });
 });
 

@@ -17,6 +17,8 @@ export interface MakingPlan {
   /** Which bottle, as the cook wrote it. */
   readonly bottles: Readonly<Partial<Record<IngredientId, string>>>;
   readonly steps: readonly Step[];
+  /** As far as this stage of the formula; left out: all of it. */
+  readonly stage?: number | undefined;
 }
 
 export type StepStatus = 'open' | 'done' | 'left-out' | 'disputed';

@@ -13,7 +13,7 @@ import { exactly } from '#core/quantity';
 import type { JudgedPortion, Judgement, Reckoning } from '#core/reckoning';
 import type { Vessel } from '#core/vessel';
 import type { MakingPlan } from './making';
-import { makingSteps, type DoStep, type StepLine } from './step';
+import { makingSteps, type DoStep, type Step, type StepLine } from './step';
 
 export interface MakingSetting {
   /** Times the version's own amounts, > 0. */
@@ -31,13 +31,50 @@ interface Unread {
   readonly step: DoStep;
 }
 
-/** @throws RangeError where the scale factor is no number above 0 */
+/**
+ * Stage by stage, each to its end: what is made can be stopped, tasted and gone on from there.
+ *
+ * @throws RangeError where the scale factor is no number above 0
+ */
 export function planMaking(reckoning: Reckoning, judgement: Judgement, setting: MakingSetting): MakingPlan {
   const { scaleFactor, tool, seconds, roomC, bottles } = setting;
   if (!(scaleFactor > 0 && Number.isFinite(scaleFactor)))
     throw new RangeError('How much to make must be more than nothing.');
   const plannedVolumeMl = reckoning.totals.mixedVolumeMl * scaleFactor;
+  const portions = judgement.portions.map((portion) => ({
+    ...portion,
+    massG: exactly(portion.massG.nominal * scaleFactor),
+  }));
+  const tips = tipsFor(portions, plannedVolumeMl, setting);
   const counted = reckoning.additions.filter((entry) => entry.counted);
+  const stages = [...new Set(counted.map(({ addition }) => addition.stage))].sort((x, y) => x - y);
+  return {
+    scaleFactor,
+    plannedVolumeMl,
+    tool,
+    seconds,
+    roomC,
+    bottles,
+    steps: stages.flatMap((stage, place) =>
+      stageSteps(
+        counted.filter(({ addition }) => addition.stage === stage),
+        tips,
+        setting,
+        // Deeds of two stages are two.
+      ).map((step) =>
+        place > 0 && step.kind === 'do' && step.deed !== 'said'
+          ? { ...step, id: `${step.id}-${stage}` }
+          : step,
+      ),
+    ),
+  };
+}
+
+function stageSteps(
+  counted: Reckoning['additions'],
+  tips: readonly MakingTip[],
+  { scaleFactor, tool, seconds }: MakingSetting,
+): readonly Step[] {
   const lines = counted.flatMap(({ addition, reading }): StepLine[] => {
     if (reading.status !== 'read') return [];
     const massG = reading.massG.nominal * scaleFactor;
@@ -67,11 +104,7 @@ export function planMaking(reckoning: Reckoning, judgement: Judgement, setting: 
           },
         ],
   );
-  const portions = judgement.portions.map((portion) => ({
-    ...portion,
-    massG: exactly(portion.massG.nominal * scaleFactor),
-  }));
-  const steps = makingSteps(lines, tipsFor(portions, plannedVolumeMl, setting), { tool, seconds });
+  const steps = makingSteps(lines, tips, { tool, seconds });
   // What could not be read goes where its part of the formula does: with the base before the oil, else before the last deed.
   const mix = steps.at(-1)?.kind === 'do' ? steps.length - 1 : steps.length;
   const oils = new Set(lines.filter(({ ingredient }) => ingredient.category === 'oil').map(({ id }) => id));
@@ -79,21 +112,13 @@ export function planMaking(reckoning: Reckoning, judgement: Judgement, setting: 
   const first = oil < 0 ? mix : oil;
   const stepsOf = (early: boolean): readonly DoStep[] =>
     unread.filter((one) => one.early === early).map(({ step }) => step);
-  return {
-    scaleFactor,
-    plannedVolumeMl,
-    tool,
-    seconds,
-    roomC,
-    bottles,
-    steps: [
-      ...steps.slice(0, first),
-      ...stepsOf(true),
-      ...steps.slice(first, mix),
-      ...stepsOf(false),
-      ...steps.slice(mix),
-    ],
-  };
+  return [
+    ...steps.slice(0, first),
+    ...stepsOf(true),
+    ...steps.slice(first, mix),
+    ...stepsOf(false),
+    ...steps.slice(mix),
+  ];
 }
 
 /** What has to be minded in the making, from what the hold asks for. @param volumeMl of what is made at once */

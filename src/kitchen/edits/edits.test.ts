@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { emptyFormula, inOrder, type AdditionId, type Formula } from '#core/formula';
+import { emptyFormula, inOrder, stagesOf, type AdditionId, type Formula } from '#core/formula';
 import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
 import { reckonFormula } from '#core/reckoning';
 import { STARTING_VESSELS } from '#core/vessel';
@@ -15,6 +15,14 @@ import {
   setRatio,
   stepAddition,
 } from './edits';
+import {
+  closeStage,
+  moveToStage,
+  openStage,
+  renameStage,
+  stageNameProblem,
+  stageNamesFrom,
+} from './stageEdits';
 
 const context = {
   catalogue: REFERENCE_CATALOGUE,
@@ -120,5 +128,56 @@ describe('amounts that move together', () => {
     const scaled = reckoned(scaleAll(formula, reckoned(formula), factor.factor, context));
     expect(Math.abs(scaled.totals.mixedVolumeMl - 300)).toBeLessThan(3);
     expect(fillFactor(reckoned(typed('salt to taste')), 300).status).toBe('nothing-to-scale');
+  });
+});
+
+describe('places to stop', () => {
+  const formula = typed('30 ml cider vinegar', '90 ml rapeseed oil');
+  const staged = addTyped(openStage(formula, ' + pesto '), '2 tbsp basil', context, nextId);
+  it('are opened, named, and what is typed next goes in there', () => {
+    expect(stagesOf(staged)).toEqual(['Base', '+ pesto']);
+    expect(staged.additions.map(({ stage }) => stage)).toEqual([0, 0, 1]);
+    expect(stagesOf(renameStage(staged, 0, 'Lean base'))).toEqual(['Lean base', '+ pesto']);
+    expect(stagesOf(openStage(staged, '+ cream'))).toEqual(['Base', '+ pesto', '+ cream']);
+  });
+  it('have names that tell them apart, and are not without end', () => {
+    expect(stageNameProblem(staged, '  ')).toContain('name');
+    expect(stageNameProblem(staged, '+ PESTO')).toContain('Another');
+    expect(stageNameProblem(staged, '+ pesto', 1)).toBeNull();
+    expect(openStage(staged, '+ pesto')).toBe(staged);
+    expect(renameStage(staged, 1, 'base')).toBe(staged);
+    const many = Array.from({ length: 20 }, (_one, i) => `+ ${i}`).reduce(openStage, staged);
+    expect(stagesOf(many)).toHaveLength(12);
+    expect(stageNameProblem(many, 'one more')).toContain('12');
+  });
+  it('are taken out again: what went in there goes in with the stage before it', () => {
+    expect(closeStage(staged, 1)).toMatchObject({ stageNames: '' });
+    expect(closeStage(staged, 1).additions.map(({ stage }) => stage)).toEqual([0, 0, 0]);
+    const three = addTyped(openStage(staged, '+ cream'), '1 tbsp cream', context, nextId);
+    for (const stage of [0, 1]) {
+      const closed = closeStage(three, stage);
+      expect(stagesOf(closed)).toEqual(['Base', '+ pesto', '+ cream'].filter((_one, i) => i !== stage));
+      expect(closed.additions.map((addition) => addition.stage)).toEqual([0, 0, 0, 1]);
+    }
+    expect(moveToStage(three, ids(1), 2).additions[0]!.stage).toBe(2);
+  });
+  it('are walked over by a step, from the last phase of one into the first of the next', () => {
+    const [, , basil] = staged.additions;
+    expect(stepAddition(staged, basil!.id, 'up').additions[2]).toMatchObject({ stage: 0, phase: 'finish' });
+    expect(stepAddition(staged, id(2), 'down').additions[1]).toMatchObject({ stage: 0, phase: 'finish' });
+    const dropped = dropAddition(staged, basil!.id, [
+      { stage: 0, phase: 'base' },
+      basil!.id,
+      id(1),
+      { stage: 0, phase: 'oil' },
+      id(2),
+      { stage: 1, phase: 'base' },
+    ]);
+    expect(inOrder(dropped.additions)[0]!.ingredientText).toBe('basil');
+  });
+  it('come from the headings of a text; one alone is none', () => {
+    expect(stageNamesFrom([''])).toBe('');
+    expect(stageNamesFrom(['Base'])).toBe('');
+    expect(stageNamesFrom(['', '+ pesto', ''])).toBe('Base\n+ pesto\nStage 3');
   });
 });

@@ -36,6 +36,7 @@ const version = (...lines: string[]): VersionRecord => ({
 const jarOf = (...amounts: (readonly [id: string, form: string, massG: number])[]) => ({
   version: 1,
   events: [],
+  making: null,
   lines: amounts.map(([id, form, massG]) => ({ ingredientId: id as IngredientId, form, massG })),
 });
 const judged = (jar: ReturnType<typeof jarOf>, of: VersionRecord | null) =>
@@ -67,5 +68,46 @@ describe('a jar as it stands', () => {
     const gone = judged(jarOf(['vin_white5', '', 30], ['own_gone', '', 5]), version('30 g white vinegar'));
     expect(gone.allergens.missing).toEqual(['own_gone']);
     expect(judged(VINAIGRETTE, null).keeping.days).toBe(3);
+  });
+
+  it('does not count what comes after the stage it was stopped at, and does once it goes on', () => {
+    const whole = version('30 ml white wine vinegar', '60 ml olive oil', '2 tbsp moonlight');
+    const staged: VersionRecord = {
+      ...whole,
+      formula: {
+        ...whole.formula,
+        stageNames: 'Base\n+ moonlight',
+        additions: whole.formula.additions.map((addition) =>
+          addition.ingredientId === null ? { ...addition, stage: 1 } : addition,
+        ),
+      },
+    };
+    const making = {
+      scaleFactor: 1,
+      plannedVolumeMl: 90,
+      tool: 'shake' as const,
+      seconds: 20,
+      roomC: null,
+      bottles: {},
+      steps: [],
+    };
+    const missing = (jar: Parameters<typeof jarJudged>[0]) =>
+      jarJudged(jar, trialPortions(jar.lines, jar.events, kitchen.catalogue), staged, kitchen).allergens
+        .missing;
+    const stopped = { ...VINAIGRETTE, making: { ...making, stage: 0 } };
+    expect(missing(stopped)).toEqual([]);
+    expect(missing({ ...VINAIGRETTE, making })).toEqual(['2 tbsp moonlight']);
+    const event = {
+      kind: 'planned' as const,
+      reason: 'next-stage' as const,
+      targets: [],
+      steps: [],
+      before: null,
+      note: '',
+      stage: 1,
+    };
+    const at = '2026-01-05T10:00:00.000Z';
+    const by = { cookId: null, deviceId: '' };
+    expect(missing({ ...stopped, events: [{ id: 'e1', event, at, by }] })).toEqual(['2 tbsp moonlight']);
   });
 });

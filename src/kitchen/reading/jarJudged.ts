@@ -3,6 +3,7 @@
  * be in it; what the pantry no longer knows is in it. All of that counts.
  */
 import type { TrialRecord, VersionRecord } from '#contract';
+import { upToStage, type Formula } from '#core/formula';
 import { exactly } from '#core/quantity';
 import {
   judgeFormula,
@@ -12,18 +13,19 @@ import {
   type JudgedPortion,
   type Judgement,
 } from '#core/reckoning';
-import { measuredPh, trialLines } from '#core/trial';
+import { measuredPh, stageReached, trialLines } from '#core/trial';
 import { atWorkWords } from '#words/screens/atWork';
 import { contextFor, vesselOf, type Kitchen } from './kitchen';
 
 /** @param version the version it was made from; null: it cannot be looked up, and counts as not read */
 export function jarJudged(
-  jar: Pick<TrialRecord, 'lines' | 'events' | 'version'>,
+  jar: Pick<TrialRecord, 'lines' | 'events' | 'version' | 'making'>,
   portions: readonly JudgedPortion[],
   version: VersionRecord | null,
   kitchen: Pick<Kitchen, 'catalogue' | 'settings' | 'own' | 'vessels'>,
 ): Judgement {
-  const written = version && readOf(version, kitchen);
+  const reached = stageReached(jar.making, jar.events);
+  const written = version && readOf(version.formula, reached, kitchen);
   const unknown = trialLines(jar.lines, jar.events).flatMap(({ ingredientId, massG }) =>
     massG > 0 && !kitchen.catalogue.has(ingredientId) ? [ingredientId as string] : [],
   );
@@ -44,7 +46,9 @@ export function jarJudged(
   );
 }
 
-function readOf({ formula }: VersionRecord, kitchen: Parameters<typeof jarJudged>[3]) {
+function readOf(whole: Formula, reached: number | null, kitchen: Parameters<typeof jarJudged>[3]) {
+  // What comes after the stage it was stopped at is not in it.
+  const formula = reached === null ? whole : upToStage(whole, reached);
   const reckoning = reckonFormula(formula, vesselOf(formula, kitchen.vessels), contextFor(formula, kitchen));
   return { portions: judgeFormula(reckoning).portions, unread: unreadOf(reckoning.additions) };
 }

@@ -8,6 +8,8 @@ export interface DemoLine {
   readonly note?: string;
   readonly optional?: boolean;
   readonly phase?: 'base' | 'oil' | 'finish';
+  /** 0 where none is said. */
+  readonly stage?: number;
 }
 
 export interface DemoFormula {
@@ -17,6 +19,8 @@ export interface DemoFormula {
   readonly spoons: SpoonSystem;
   /** What is aimed at. */
   readonly styleId: string;
+  /** Places to stop; none: it is made in one. */
+  readonly stages?: readonly string[];
   readonly lines: readonly DemoLine[];
   /** Frozen versions in order; none: never frozen. */
   readonly history?: readonly DemoVersion[];
@@ -240,16 +244,17 @@ export const DEMO_FORMULAS: readonly DemoFormula[] = [
     vesselId: 'preserving_jar_500',
     spoons: 'metric',
     styleId: 'light_tofu',
+    stages: ['Sharp base', '+ white beans', '+ herbs'],
     lines: [
       { text: '50 ml cider vinegar' },
       { text: '1 tsp fine sea salt' },
-      { text: '150 g cooked white beans' },
-      { text: '90 ml water' },
+      { text: '150 g cooked white beans', stage: 1 },
+      { text: '90 ml water', stage: 1 },
       { text: '1 small shallot, minced' },
       { text: '2 tsp Dijon mustard' },
       { text: '45 ml extra-virgin olive oil' },
-      { text: 'a handful of parsley leaves', phase: 'finish' },
-      { text: '1 tbsp tarragon, chopped', phase: 'finish' },
+      { text: 'a handful of parsley leaves', phase: 'finish', stage: 2 },
+      { text: '1 tbsp tarragon, chopped', phase: 'finish', stage: 2 },
     ],
     history: [{ note: 'green bean salad', cook: 'ida', before: { 6: '60 ml' } }],
   },

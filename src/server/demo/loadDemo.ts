@@ -71,6 +71,7 @@ export function demoFormula(demo: DemoFormula): { working: Formula; versions: re
   const working: Formula = {
     ...emptyFormula(demo.name, demo.vesselId as VesselId, demo.spoons),
     styleId: demo.styleId,
+    stageNames: (demo.stages ?? []).join('\n'),
     additions: demo.lines.map((line, index) => toAddition(demo, line, index)),
   };
   const versions = (demo.history ?? []).map(({ before }) => ({
@@ -117,7 +118,7 @@ function toAddition(demo: DemoFormula, line: DemoFormula['lines'][number], index
     optional: line.optional ?? false,
     locked: false,
     measuredBy: null,
-    stage: 0,
+    stage: line.stage ?? 0,
     rank: index,
   };
 }

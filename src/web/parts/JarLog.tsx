@@ -16,6 +16,7 @@ const PLAN_WORDS = {
   mend: partsWords.toMendIt,
   rescue: partsWords.toSaveIt,
   'by-hand': partsWords.further,
+  'next-stage': partsWords.onToTheNextStage,
 } as const;
 
 /** Everything that happened to this jar, oldest first, with what it weighed then. Nothing here can be edited away. */

@@ -161,6 +161,7 @@ export const parts: Partial<typeof partsWords> = {
   somethingElseWentIn: 'Etwas anderes kam hinein',
   toMendIt: 'Zum Richten',
   toSaveIt: 'Zum Retten',
+  onToTheNextStage: 'Weiter zur nächsten Stufe',
   further: 'Weiteres',
   makingOfVVersionBegun: (version) => `v${version} angefangen`,
   madeFromVVersion: (version) => `Gemacht nach v${version}`,

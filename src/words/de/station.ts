@@ -6,6 +6,10 @@ import type { tasteWords } from '../screens/taste';
 const low = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
 export const make: typeof makeWords = {
+  asFarAs: 'So weit wie',
+  stopAt: (stage) => `nur bis „${stage}“`,
+  stageStands: (stage) => `„${stage}“ steht`,
+  goOnWithStage: (stage) => `Weiter: ${stage}`,
   setUp: (volume, vessel, tool, kitchen) => `${volume}, ${vessel}; ${tool}; ${kitchen}.`,
   kitchenNotMeasured: 'Küche nicht gemessen',
   kitchenAt: (degrees) => `Küche bei ${degrees} °C`,

@@ -2,6 +2,10 @@
 import { spoken } from '../tongue';
 
 export const makeWords = spoken('make', {
+  asFarAs: 'As far as',
+  stopAt: (stage: string) => `only as far as “${stage}”`,
+  stageStands: (stage: string) => `“${stage}” stands`,
+  goOnWithStage: (stage: string) => `Go on: ${stage}`,
   setUp: (volume: string, vessel: string, tool: string, kitchen: string) =>
     `${volume} in the ${vessel}; ${tool}; ${kitchen}.`,
   kitchenNotMeasured: 'the kitchen not measured',

@@ -92,6 +92,7 @@ export const partsWords = spoken('parts', {
   somethingElseWentIn: 'Something else went in',
   toMendIt: 'To mend it',
   toSaveIt: 'To save it',
+  onToTheNextStage: 'On to the next stage',
   further: 'Further',
   makingOfVVersionBegun: (version: number) => `Making of v${version} begun`,
   madeFromVVersion: (version: number) => `Made from v${version}`,

@@ -1,9 +1,9 @@
 import type { RefObject } from 'react';
 import { costOf } from '#core/composition';
-import type { AdditionId, Formula, ReadingContext } from '#core/formula';
+import { stagesOf, type AdditionId, type Formula, type ReadingContext } from '#core/formula';
 import { reckonFormula, type Reckoning } from '#core/reckoning';
 import type { Vessel } from '#core/vessel';
-import { addTyped, dropAddition, moveAll, patchAll, removeAll, setRatio } from '#kitchen/edits';
+import { addTyped, dropAddition, moveAll, moveToStage, patchAll, removeAll, setRatio } from '#kitchen/edits';
 import { packPriceOf, type Kitchen } from '#kitchen/reading';
 import { formatAmount, formatRatio } from '#words/numbers';
 import { composeWords } from '#words/screens/compose';
@@ -55,20 +55,24 @@ export function AdditionsCard(props: AdditionsCardProps) {
   const selected = new Set(
     formula.additions.map(({ id }) => id).filter((rowId) => props.selection.has(rowId)),
   );
+  const isStaged = stagesOf(props.whole).length > 1;
+  const stair = (
+    <Stair
+      whole={props.whole}
+      vessel={props.vessel}
+      context={context}
+      settings={settings}
+      at={props.stair.at}
+      onAt={props.stair.onAt}
+      onEdit={changing.editWhole}
+    />
+  );
   return (
     <section
       aria-label={composeWords.additions}
       className="card order-1 flex min-h-0 flex-col p-4 lg:order-2"
     >
-      <Stair
-        whole={props.whole}
-        vessel={props.vessel}
-        context={context}
-        settings={settings}
-        at={props.stair.at}
-        onAt={props.stair.onAt}
-        onEdit={changing.editWhole}
-      />
+      {isStaged && stair}
       <RatioBar
         formula={formula}
         reckoning={reckoning}
@@ -99,6 +103,7 @@ export function AdditionsCard(props: AdditionsCardProps) {
             edit(dropAddition(formula, rowId, order));
           }}
         />
+        {!isStaged && stair}
         {formula.additions.some(({ optional }) => optional) && (
           <Tick
             label={composeWords.countOptionalAdditions}
@@ -118,11 +123,13 @@ export function AdditionsCard(props: AdditionsCardProps) {
 /** What is done with the rows that are ticked, all at once. */
 function Selected({
   formula,
+  whole,
   changing,
   onSelect,
   selected,
 }: AdditionsCardProps & { readonly selected: ReadonlySet<AdditionId> }) {
   if (selected.size === 0) return null;
+  const names = stagesOf(whole);
   const all = (next: Formula): void => {
     changing.edit(next);
     onSelect(NONE);
@@ -130,6 +137,11 @@ function Selected({
   return (
     <SelectionBar
       count={selected.size}
+      stages={names.length > 1 ? names : []}
+      onStage={(stage) => {
+        changing.editWhole(moveToStage(whole, selected, stage));
+        onSelect(NONE);
+      }}
       onPhase={(phase) => {
         all(moveAll(formula, selected, phase));
       }}

@@ -5,6 +5,9 @@ import { PHASE_SHORT } from './rowActions';
 
 interface SelectionBarProps {
   readonly count: number;
+  /** None where it is made in one. */
+  readonly stages: readonly string[];
+  readonly onStage: (stage: number) => void;
   readonly onPhase: (phase: Phase) => void;
   readonly onOptional: (optional: boolean) => void;
   readonly onLock: (locked: boolean) => void;
@@ -13,7 +16,8 @@ interface SelectionBarProps {
 }
 
 /** What can be done with several additions at once; each is one step of undo. */
-export function SelectionBar({ count, onPhase, onOptional, onLock, onRemove, onClear }: SelectionBarProps) {
+export function SelectionBar(props: SelectionBarProps) {
+  const { count, stages, onStage, onPhase, onOptional, onLock, onRemove, onClear } = props;
   return (
     <div
       role="toolbar"
@@ -29,6 +33,16 @@ export function SelectionBar({ count, onPhase, onOptional, onLock, onRemove, onC
           }}
         >
           {PHASE_SHORT[phase]}
+        </Button>
+      ))}
+      {stages.map((name, stage) => (
+        <Button
+          key={name}
+          onClick={() => {
+            onStage(stage);
+          }}
+        >
+          {composeWords.toStage(name)}
         </Button>
       ))}
       <Button

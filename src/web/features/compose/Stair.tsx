@@ -1,4 +1,5 @@
 import { useMemo, useState, type SyntheticEvent } from 'react';
+import { Link } from 'react-router';
 import type { Settings } from '#contract';
 import { MOST_STAGE_NAME, stagesOf, upToStage, type Formula, type ReadingContext } from '#core/formula';
 import { reckonFormula } from '#core/reckoning';
@@ -44,7 +45,7 @@ export function Stair(props: StairProps) {
   };
   const one = stages.length < 2;
   return (
-    <nav aria-label={composeWords.stages} className="mb-2 print:hidden" data-testid="stair">
+    <nav aria-label={composeWords.stages} className="mb-1 print:hidden" data-testid="stair">
       <div className="flex flex-wrap items-end gap-x-1 gap-y-2">
         {!one &&
           stages.map(({ name, volume, ratio }, stage) => (
@@ -67,28 +68,37 @@ export function Stair(props: StairProps) {
         {asks === null && whole.additions.length > 0 && (
           <Button
             kind="quiet"
-            className="min-h-9 text-sm"
+            className="px-2 text-sm"
             onClick={() => {
               setAsks('new');
             }}
           >
-            {composeWords.nextStage}
+            {one ? composeWords.firstStop : composeWords.nextStage}
           </Button>
         )}
         {asks === null && !one && (
           <>
             <Button
               kind="quiet"
-              className="min-h-9 text-sm"
+              className="px-2 text-sm"
               onClick={() => {
                 setAsks('rename');
               }}
             >
               {composeWords.renameStage}
             </Button>
+            {at < stages.length - 1 && (
+              <Link
+                to={`../make?stage=${at}`}
+                relative="path"
+                className="inline-flex min-h-8 items-center px-2 text-sm font-semibold underline-offset-2 hover:underline"
+              >
+                {composeWords.makeToHere}
+              </Link>
+            )}
             <Button
               kind="quiet"
-              className="min-h-9 text-sm"
+              className="px-2 text-sm"
               onClick={() => {
                 onEdit(closeStage(whole, at));
               }}

@@ -7,6 +7,7 @@ import type { Settings, TrialBatch } from '#contract';
 import { makeWords } from '#words/screens/make';
 import { isBeingMade, type Jar } from '../../data/jars';
 import { Button } from '../../ui/Button';
+import type { NextStage } from './useNextStage';
 import { Measured } from '../../parts/Measured';
 
 interface FinishedPanelProps {
@@ -18,6 +19,8 @@ interface FinishedPanelProps {
   readonly onSay: (...events: readonly TrialEvent[]) => void;
   readonly onTaste: () => void;
   readonly onAnother: () => void;
+  /** What the formula goes on with, where it was stopped before; null: nothing. */
+  readonly next: NextStage | null;
 }
 
 /** Everything is in: on to tasting. */
@@ -30,6 +33,7 @@ export function FinishedPanel({
   onSay,
   onTaste,
   onAnother,
+  next: nextStage,
 }: FinishedPanelProps) {
   const massG = portions.reduce((sum, portion) => sum + portion.massG.nominal, 0);
   if (jar.batch?.role === 'load') {
@@ -48,7 +52,7 @@ export function FinishedPanel({
       className="card grid grid-cols-[minmax(0,1fr)] content-start gap-4 p-5 sm:p-8"
     >
       <h2 className="font-name text-4xl font-bold" data-step-heading>
-        {makeWords.allInTheJar}
+        {nextStage ? makeWords.stageStands(nextStage.here) : makeWords.allInTheJar}
       </h2>
       <p className="text-lg">
         {makeWords.massgVolumemlAsWeighedTaste(
@@ -61,6 +65,16 @@ export function FinishedPanel({
         <Button kind="main" data-next className="min-h-16 flex-1 basis-60 text-xl" onClick={onTaste}>
           {makeWords.tasteIt}
         </Button>
+        {nextStage && (
+          <Button
+            className="min-h-16 px-6 text-lg"
+            onClick={() => {
+              onSay(nextStage.event);
+            }}
+          >
+            {makeWords.goOnWithStage(nextStage.name)}
+          </Button>
+        )}
         <Button className="min-h-16 px-6 text-lg" onClick={onAnother}>
           {makeWords.makeAnother}
         </Button>

@@ -22,6 +22,10 @@ export function MakePage() {
 const sayPart = ({ role, load, of }: TrialBatch): string =>
   role === 'whole' ? makeWords.theWholeBatch : makeWords.loadLoadOfPart(load, of);
 
+/** From the address: whatever else stands there is the whole of it. */
+const stageIn = (text: string | null): number | null =>
+  text !== null && /^\d{1,2}$/.test(text) ? Number(text) : null;
+
 /** The jar that is being made, or the way to begin one. */
 function MakeBench({ working, jars }: { working: WorkingFormula; jars: readonly Jar[] }) {
   const [search, setSearch] = useSearchParams();
@@ -68,6 +72,10 @@ function MakeBench({ working, jars }: { working: WorkingFormula; jars: readonly 
       ) : (
         <BeginMaking
           working={working}
+          stage={stageIn(search.get('stage'))}
+          onStage={(stage) => {
+            setSearch(stage === null ? {} : { stage: String(stage) }, { replace: true });
+          }}
           onBegun={(jarId) => {
             setAnother(false);
             setSearch({ jar: jarId }, { replace: true });

@@ -13,6 +13,7 @@ import { FinishedPanel } from './FinishedPanel';
 import { RepairPanel } from './RepairPanel';
 import { SplitPanel } from './SplitPanel';
 import type { StepActions } from './stepActions';
+import { useNextStage } from './useNextStage';
 import type { JarState, Saying, Viewed } from './useMaking';
 import { WeighPanel } from './WeighPanel';
 
@@ -40,6 +41,7 @@ export function StepNow(props: StepNowProps): ReactNode {
   const { shown, viewing, forward } = viewed;
   const { say, plan, spread } = saying;
   const navigate = useNavigate();
+  const next = useNextStage(jar, making, kitchen);
   if (state.disputed)
     return (
       <DisputePanel
@@ -88,6 +90,7 @@ export function StepNow(props: StepNowProps): ReactNode {
         settings={settings}
         onSay={say}
         onAnother={props.onAnother}
+        next={next}
         onTaste={() => void navigate(`/formulas/${jar.formulaId}/taste?jar=${jar.id}`)}
       />
     );
