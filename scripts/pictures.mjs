@@ -106,15 +106,33 @@ const VIEWS = [
     },
   },
   {
-    name: 'plate-test',
-    path: '/pantry/yoghurt_whole',
+    name: 'pour',
+    path: '/pour',
     size: WIDE,
     before: async (page) => {
-      const card = page.getByTestId('thickness');
-      await card.getByLabel('or seconds').fill('34');
-      await card.getByRole('button', { name: 'Set' }).click();
-      await card.getByText('Runs 5 cm').waitFor();
-      await page.evaluate(() => window.scrollTo(0, 470));
+      await page.getByTestId('shows').waitFor();
+      await putOn(page, 310);
+      await page.waitForTimeout(2500);
+      for (const [grams, name] of [
+        [34, 'cider vinegar'],
+        [1.5, 'fine sea salt'],
+        [21, 'honey'],
+        [55, 'walnut oil'],
+        [9, ''],
+      ]) {
+        await putOn(page, grams);
+        await page
+          .getByTestId('asked')
+          .getByText(/What was that/)
+          .waitFor();
+        await page.waitForTimeout(1500);
+        if (name === '') continue;
+        await page.getByLabel('Name it').fill(name);
+        await page.keyboard.press('Enter');
+        await page.getByTestId('asked').waitFor({ state: 'detached' });
+      }
+      await page.getByTestId('hands').locator('summary').click();
+      await page.evaluate(() => window.scrollTo(0, 0));
     },
   },
   {
@@ -178,7 +196,18 @@ const VIEWS = [
     },
   },
   { name: 'versions', path: '/formulas/walnut-cider/versions?from=3', size: WIDE },
-  { name: 'pantry', path: '/pantry?show=onhand', size: WIDE },
+  {
+    name: 'stages',
+    path: '/formulas/herb-white-bean/compose',
+    size: WIDE,
+    before: async (page) => {
+      await page
+        .getByTestId('stair')
+        .getByRole('button', { name: /white beans/ })
+        .click();
+      await page.getByTestId('stair').getByText('As it is where you stop').waitFor();
+    },
+  },
 ];
 
 /** The first page of a PDF that a press brings, drawn as a picture. */
@@ -216,6 +245,11 @@ async function weigh(page, grams) {
     .getByTestId('reading')
     .getByText(/^-?0\.[01]$/)
     .waitFor({ timeout: 20_000 });
+  await putOn(page, grams);
+}
+
+/** By the hands of the stand-ins. */
+async function putOn(page, grams) {
   const hands = page.getByTestId('hands');
   if ((await hands.getAttribute('open')) === null) await hands.locator('summary').click();
   await page.getByLabel('Put on, g').fill(String(grams));

@@ -56,7 +56,11 @@ const additionShape = {
   // Typed before there were any: a browser may still hold such lines.
   measuredBy: idOf<string>().nullable().default(null),
   // Written before there were any, like the line above.
-  stage: z.int().min(0).max(MOST_STAGES - 1).default(0),
+  stage: z
+    .int()
+    .min(0)
+    .max(MOST_STAGES - 1)
+    .default(0),
   rank: finite,
 };
 export const additionSchema: z.ZodType<Addition> = z.strictObject({
@@ -184,6 +188,20 @@ export interface MadeRecord {
   /** The highest number of that formula. */
   readonly latest: number;
   readonly formula: Formula;
+}
+
+/** Of what a formula is made, and what goes on from it. */
+export interface Kin {
+  readonly formulaId: FormulaId;
+  readonly name: string;
+  /** The version that is pinned: of the other one in a base, of this one in an ending. */
+  readonly number: number;
+  /** The highest number there is of what is pinned. */
+  readonly latest: number;
+}
+export interface KinAnswer {
+  readonly bases: readonly Kin[];
+  readonly endings: readonly Kin[];
 }
 
 export const madeQuerySchema = z.strictObject({

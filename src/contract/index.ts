@@ -36,6 +36,8 @@ export {
   type FormulaRecord,
   type FreezeAnswer,
   type FreezeRequest,
+  type Kin,
+  type KinAnswer,
   type MadeRecord,
   type NewFormula,
   type VersionRecord,

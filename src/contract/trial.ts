@@ -120,7 +120,10 @@ export const readingSchema: z.ZodType<Reading> = z.strictObject({
   deviceId: z.string().max(64),
 });
 
-const stageSchema = z.int().min(0).max(MOST_STAGES - 1);
+const stageSchema = z
+  .int()
+  .min(0)
+  .max(MOST_STAGES - 1);
 export const makingPlanSchema: z.ZodType<MakingPlan> = z.strictObject({
   scaleFactor: z.number().finite().gt(0).max(10_000),
   plannedVolumeMl: z.number().finite().min(0).max(1_000_000),

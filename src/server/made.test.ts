@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { FormulaRecord, FreezeAnswer, MadeRecord } from '#contract';
+import type { FormulaRecord, FreezeAnswer, KinAnswer, MadeRecord } from '#contract';
 import type { AdditionId } from '#core/formula';
 import { madeId } from '#core/ingredient';
 import { FormulaStore } from './features/formulas/store';
@@ -93,5 +93,33 @@ describe('a formula inside a formula, over HTTP', () => {
     expect((await client.get('formulas/alone')).status).toBe(404);
     // Off the shelf it is no longer offered by itself; pinned versions stay.
     expect(await made()).toContain('base 1/2');
+  });
+});
+
+describe('the kin of a formula, over HTTP', () => {
+  const kin = async (id: string) => (await client.get<KinAnswer>(`formulas/${id}/kin`)).body;
+
+  it('names what it is made with and what goes on from it, with the version that is pinned', async () => {
+    for (const id of ['lean', 'lean-2', 'green', 'creamy', 'gone']) await create(id);
+    await freeze('lean');
+    for (const id of ['green', 'creamy', 'gone']) await putIn(id, madeId('lean', 1));
+    // Its id begins as that of another, which is no kin of it.
+    await freeze('lean-2');
+    await putIn('lean', madeId('lean-2', 1));
+    expect(await kin('green')).toEqual({
+      bases: [{ formulaId: 'lean', name: 'lean', number: 1, latest: 1 }],
+      endings: [],
+    });
+    await freeze('lean');
+    await client.post('formulas/gone/shelf', { shelf: 'bin' });
+    expect(await kin('lean')).toEqual({
+      bases: [{ formulaId: 'lean-2', name: 'lean-2', number: 1, latest: 1 }],
+      endings: [
+        { formulaId: 'creamy', name: 'creamy', number: 1, latest: 2 },
+        { formulaId: 'green', name: 'green', number: 1, latest: 2 },
+      ],
+    });
+    expect((await kin('lean-2')).endings.map(({ formulaId }) => formulaId)).toEqual(['lean']);
+    expect((await client.get('formulas/nobody/kin')).status).toBe(404);
   });
 });

@@ -24,6 +24,8 @@ const OPERATIONS: Readonly<Record<string, string>> = {
   'post /formulas/{id}/changes':
     'Changes fields, from what you saw to what they shall be. Sent again with its key it is applied once.',
   'post /formulas/{id}/shelf': 'Moves it to the shelf, the archive or the bin.',
+  'get /formulas/{id}/kin':
+    'What it is made of and what goes on from it: other formulas, with the version that is pinned.',
   'get /formulas/{id}/versions': 'Its frozen versions, newest first.',
   'post /formulas/{id}/versions':
     'Freezes the revision you saw. 200 where nothing has changed since the last.',

@@ -10,7 +10,7 @@ import {
   versionSchema,
   vesselIdSchema,
 } from '../formula';
-import type { FormulaRecord, FreezeAnswer, MadeRecord } from '../formula';
+import type { FormulaRecord, FreezeAnswer, Kin, KinAnswer, MadeRecord } from '../formula';
 import { SHELF_STATES, SHELVES } from '../shelfKinds';
 import { type ShelfAnswer, type ShelfChoices, type ShelfRecord } from '../shelf';
 import { batchEventSchema, daySchema, snapshotSchema, type BatchList, type BatchRecord } from '../batch';
@@ -68,6 +68,16 @@ export const shelfChoicesSchema: z.ZodType<ShelfChoices> = z.strictObject({
 export const freezeAnswerSchema: z.ZodType<FreezeAnswer> = z.strictObject({
   version: versionSchema,
   record: formulaRecordSchema,
+});
+const kinSchema: z.ZodType<Kin> = z.strictObject({
+  formulaId: formulaIdSchema,
+  name: z.string(),
+  number: versionNumberSchema,
+  latest: z.int().min(0),
+});
+export const kinAnswerSchema: z.ZodType<KinAnswer> = z.strictObject({
+  bases: z.array(kinSchema),
+  endings: z.array(kinSchema),
 });
 export const madeRecordSchema: z.ZodType<MadeRecord> = z.strictObject({
   formulaId: formulaIdSchema,

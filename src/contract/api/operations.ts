@@ -7,6 +7,7 @@ import {
   formulaRecordSchema,
   freezeAnswerSchema,
   importReportSchema,
+  kinAnswerSchema,
   madeRecordSchema,
   measureRecordSchema,
   okSchema,
@@ -158,6 +159,7 @@ export const OPERATIONS: readonly Operation[] = [
       refuses: ['not-found', 'conflict', 'circle', 'exists'],
     }),
     post('/formulas/{id}/shelf', shelfRequestSchema, formulaRecordSchema, missing),
+    get('/formulas/{id}/kin', kinAnswerSchema, missing),
     get('/formulas/{id}/versions', z.array(versionSchema), missing),
     add('/formulas/{id}/versions', freezeRequestSchema, freezeAnswerSchema, {
       status: [200, 201],

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { emptyFormula, inOrder, stagesOf, type AdditionId, type Formula } from '#core/formula';
-import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
+import { madeId, measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
 import { reckonFormula } from '#core/reckoning';
 import { STARTING_VESSELS } from '#core/vessel';
 import {
@@ -15,6 +15,7 @@ import {
   setRatio,
   stepAddition,
 } from './edits';
+import { withBaseAt } from './baseEdits';
 import {
   closeStage,
   moveToStage,
@@ -179,5 +180,24 @@ describe('places to stop', () => {
     expect(stageNamesFrom([''])).toBe('');
     expect(stageNamesFrom(['Base'])).toBe('');
     expect(stageNamesFrom(['', '+ pesto', ''])).toBe('Base\n+ pesto\nStage 3');
+  });
+});
+
+describe('a base that changed', () => {
+  it('is taken over by every line of it, and by no other', () => {
+    const formula = typed('200 g water', '30 ml cider vinegar');
+    const pinned = patchAddition(formula, id(1), {
+      ingredientId: madeId('lean', 1),
+      ingredientText: 'Lean v1',
+    });
+    const taken = withBaseAt(pinned, 'lean', 3, 'Lean');
+    expect(taken.additions[0]).toMatchObject({
+      ingredientId: madeId('lean', 3),
+      ingredientText: 'Lean v3',
+      amountText: '200 g',
+    });
+    expect(taken.additions[1]).toBe(pinned.additions[1]);
+    expect(withBaseAt(taken, 'lean', 3, 'Lean')).toBe(taken);
+    expect(withBaseAt(pinned, 'other', 3, 'Other')).toBe(pinned);
   });
 });

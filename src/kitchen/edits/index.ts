@@ -1,4 +1,5 @@
 export { freshAmountText, lockedIn, takeAsMade, takeDoses, takeRounding, takeSwap } from './balanceEdits';
+export { withBaseAt } from './baseEdits';
 export {
   addTyped,
   dropAddition,

@@ -56,6 +56,7 @@ export const {
   useStandingsQuery,
   useStylesQuery,
   useTrialsQuery,
+  useKinQuery,
   useVersionsQuery,
   useVesselsQuery,
 } = kitchenApi;

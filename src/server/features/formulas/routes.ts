@@ -83,6 +83,12 @@ export function formulaRoutes(store: FormulaStore, shelf: ShelfBoard, hub: LiveH
     response.json(record);
   });
 
+  router.get('/:id/kin', async (request, response) => {
+    const kin = await store.kin(idOf(request));
+    if (!kin) throw missing();
+    response.json(kin);
+  });
+
   addVersionRoutes(router, store, tell);
   return router;
 }

@@ -8,6 +8,7 @@ import type {
   NewFormula,
   Shelf,
   VersionRecord,
+  KinAnswer,
 } from '#contract';
 import {
   applyDiff,
@@ -20,6 +21,7 @@ import {
 } from '#core/formula';
 import type { Database } from '../../db/client';
 import { appliedChanges, formulas, versions } from '../../db/schema';
+import { kinOf } from './kin';
 import { isCircle, madeNamed, madeRecords, pinnedFormulas } from './made';
 
 export type ChangeOutcome =
@@ -108,6 +110,11 @@ export class FormulaStore {
   /** The latest versions of what stands on the shelf under such a name, with all they are made with. */
   madeNamed(q: string): Promise<readonly MadeRecord[]> {
     return madeNamed(this.db, q);
+  }
+
+  /** Null where there is no such formula. */
+  kin(id: FormulaId): Promise<KinAnswer | null> {
+    return kinOf(this.db, id);
   }
 
   /** Makes the next version of what the cook saw; the working formula then grows from it. */

@@ -1,5 +1,5 @@
 /** Formulas, their versions, and documents. */
-import type { FormulaRecord, FreezeAnswer, FreezeRequest, ImportReport, MadeRecord, NewFormula, Shelf, ShelfAnswer, ShelfAsk, ShelfChoices, VersionRecord } from '#contract';
+import type { FormulaRecord, FreezeAnswer, FreezeRequest, ImportReport, KinAnswer, MadeRecord, NewFormula, Shelf, ShelfAnswer, ShelfAsk, ShelfChoices, VersionRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { ALL_TRIALS, baseApi } from './base';
 
@@ -41,6 +41,10 @@ export const formulasApi = baseApi.injectEndpoints({
     versions: build.query<VersionRecord[], FormulaId>({
       query: (id) => `formulas/${id}/versions`,
       providesTags: (_result, _error, id) => [{ type: 'Versions', id }],
+    }),
+    kin: build.query<KinAnswer, FormulaId>({
+      query: (id) => `formulas/${id}/kin`,
+      providesTags: ['Made'],
     }),
     freeze: build.mutation<FreezeAnswer, FreezeRequest & { id: FormulaId }>({
       query: ({ id, ...body }) => ({ url: `formulas/${id}/versions`, method: 'POST', body }),

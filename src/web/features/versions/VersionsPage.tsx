@@ -28,6 +28,7 @@ import { FormulaPending, NameTape } from '../../parts/FormulaPage';
 import { FormulaStages } from '../../parts/FormulaStages';
 import { useShortcuts } from '../../ui/shortcuts';
 import { aimOf, useStyles } from '../../data/styles';
+import { Family } from './Family';
 import { HoldCompare } from './HoldCompare';
 import { PalateCompare } from './PalateCompare';
 import { lineageOf, type LineageRow } from '#kitchen/reading';
@@ -98,52 +99,55 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
         </span>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,440px)_minmax(0,1fr)]">
-        <section aria-label={versionsWords.lineage} className="card p-4">
-          <div className="mb-2 flex flex-wrap items-baseline justify-between gap-2">
-            <h2 className="font-name text-lg font-bold">{versionsWords.lineage}</h2>
-            <p className="text-sm text-quiet">
-              {versionsWords.whatIs} <TermOf term="version" />
-              {versionsWords.whatIsAnd} <TermOf term="proven" />?
-            </p>
-            <Link to={`/formulas/${id}/share`} className="ml-auto text-leaf underline">
-              {versionsWords.shareIt}
-            </Link>
-            <Link to={`/side-by-side?formula=${id}`} className="text-leaf underline">
-              {versionsWords.tasteTwoSideBySide}
-            </Link>
-          </div>
-          {versions.length === 0 ? (
-            <NextStep
-              says={versionsWords.nothingFrozenYetOnCompose}
-              label={versionsWords.toCompose}
-              to={`/formulas/${working.id}/compose`}
-            />
-          ) : (
-            <ol>
-              {changed && (
-                <li className="border-b border-rule py-2 font-semibold">
-                  {versionsWords.formulaAsItStandsNow(sayVersion(formula, baseVersion))}
-                </li>
-              )}
-              {rows.map((row) => (
-                <VersionRow
-                  key={row.version.number}
-                  row={row}
-                  standings={(jars ?? [])
-                    .filter((jar) => jar.version === row.version.number && jar.batch?.role !== 'load')
-                    .map((jar) => standingOf(jar.events))}
-                  isBase={row.version.number === baseVersion?.number}
-                  onCompare={() => {
-                    choose({ from: String(row.version.number), to: WORKING });
-                  }}
-                  onRestore={() => {
-                    dispatch(formulaEdited(id, restoredFrom(row.version)));
-                  }}
-                />
-              ))}
-            </ol>
-          )}
-        </section>
+        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
+          <section aria-label={versionsWords.lineage} className="card p-4">
+            <div className="mb-2 flex flex-wrap items-baseline justify-between gap-2">
+              <h2 className="font-name text-lg font-bold">{versionsWords.lineage}</h2>
+              <p className="text-sm text-quiet">
+                {versionsWords.whatIs} <TermOf term="version" />
+                {versionsWords.whatIsAnd} <TermOf term="proven" />?
+              </p>
+              <Link to={`/formulas/${id}/share`} className="ml-auto text-leaf underline">
+                {versionsWords.shareIt}
+              </Link>
+              <Link to={`/side-by-side?formula=${id}`} className="text-leaf underline">
+                {versionsWords.tasteTwoSideBySide}
+              </Link>
+            </div>
+            {versions.length === 0 ? (
+              <NextStep
+                says={versionsWords.nothingFrozenYetOnCompose}
+                label={versionsWords.toCompose}
+                to={`/formulas/${working.id}/compose`}
+              />
+            ) : (
+              <ol>
+                {changed && (
+                  <li className="border-b border-rule py-2 font-semibold">
+                    {versionsWords.formulaAsItStandsNow(sayVersion(formula, baseVersion))}
+                  </li>
+                )}
+                {rows.map((row) => (
+                  <VersionRow
+                    key={row.version.number}
+                    row={row}
+                    standings={(jars ?? [])
+                      .filter((jar) => jar.version === row.version.number && jar.batch?.role !== 'load')
+                      .map((jar) => standingOf(jar.events))}
+                    isBase={row.version.number === baseVersion?.number}
+                    onCompare={() => {
+                      choose({ from: String(row.version.number), to: WORKING });
+                    }}
+                    onRestore={() => {
+                      dispatch(formulaEdited(id, restoredFrom(row.version)));
+                    }}
+                  />
+                ))}
+              </ol>
+            )}
+          </section>
+          <Family working={working} latest={versions[0]?.number ?? 0} />
+        </div>
         <section aria-label={versionsWords.whatChanged} className="card min-w-0 p-4">
           <div className="mb-3 flex flex-wrap items-center gap-2">
             <h2 className="font-name mr-2 text-lg font-bold">{versionsWords.whatChanged}</h2>
