@@ -75,3 +75,29 @@ test('a text with headings is brought in with its stages, and goes out with them
   await page.keyboard.press('Control+z');
   await expect(stair.getByRole('button', { name: /^Lean base/ })).toBeVisible();
 });
+
+test('a batch is made only as far as a stage: its plan, its record and its loads stop there', async ({
+  page,
+}) => {
+  await page.goto('/formulas/herb-white-bean/batch');
+  const freeze = page.getByRole('button', { name: /^Save as version/ });
+  await expect(page.getByTestId('as-far-as')).toBeVisible();
+  if (await freeze.isVisible()) await freeze.click();
+  const plan = page.getByRole('region', { name: 'The plan' });
+  await expect(plan).toContainText('White beans');
+  await page.getByTestId('as-far-as').getByText('Sharp base').click();
+  await expect(page).toHaveURL(/stage=0/);
+  await expect(plan).not.toContainText('White beans', { timeout: 15_000 });
+  await expect(plan).toContainText('Cider vinegar');
+  await page.getByRole('button', { name: /^Take it on/ }).click();
+  await expect(page).toHaveURL(/\/batch\/[a-z0-9]+/);
+  await expect(page.getByText(/only as far as “Sharp base”/).first()).toBeVisible();
+  const id = page.url().split('/').at(-1)!;
+  const { loads } = (await (await page.request.get(`/api/batches/${id}`)).json()) as {
+    loads: { making: { stage?: number; steps: { line?: { ingredientId: string } }[] } }[];
+  };
+  for (const { making } of loads) {
+    expect(making.stage).toBe(0);
+    expect(making.steps.some(({ line }) => line?.ingredientId.includes('bean'))).toBe(false);
+  }
+});

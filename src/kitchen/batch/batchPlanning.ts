@@ -150,7 +150,10 @@ export interface BatchFor {
   /** Sent again with the same id it is the same batch. */
   readonly id: string;
   readonly formulaId: FormulaId;
+  /** As far as it is made. */
   readonly version: VersionRecord;
+  /** Where it is stopped; left out: at its end. */
+  readonly stage?: number | undefined;
   readonly state: VersionStanding['state'];
   readonly day: string;
   /** As a cook says the size. */
@@ -160,7 +163,7 @@ export interface BatchFor {
 
 /** The plan as it is written down for a day: from then on it does not change. */
 export function newBatchOf(
-  { id, formulaId, version, state, day, target, by }: BatchFor,
+  { id, formulaId, version, stage, state, day, target, by }: BatchFor,
   plan: BatchPlan,
   request: BatchRequest,
   { toTaste, unread, judged }: Pick<ReadVersion, 'toTaste' | 'unread' | 'judged'>,
@@ -188,13 +191,16 @@ export function newBatchOf(
     }),
     loads: plan.loads.map((load, i) => ({
       trialId: `${id}-${i + 1}`,
-      making: loadMaking(plan, load, {
-        tool: request.tool,
-        roomC: null,
-        bottles,
-        vessel: request.mixingVessel,
-        unread,
-      }),
+      making: {
+        ...loadMaking(plan, load, {
+          tool: request.tool,
+          roomC: null,
+          bottles,
+          vessel: request.mixingVessel,
+          unread,
+        }),
+        ...(stage === undefined ? {} : { stage }),
+      },
     })),
   };
 }

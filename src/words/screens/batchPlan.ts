@@ -152,4 +152,6 @@ export const batchPlanWords = {
   inLitres: 'litres',
   inKilograms: 'kilograms',
   inPortions: 'portions',
+  asFarAs: 'As far as',
+  onlyAsFarAs: (size: string, stage: string) => `${size}, only as far as “${stage}”`,
 };

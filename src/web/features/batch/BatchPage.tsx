@@ -1,8 +1,8 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { VersionRecord } from '#contract';
 import { STATE_WORDS } from '#words/batch';
-import { sameContent, type FormulaId } from '#core/formula';
+import { sameContent, stagesOf, upToStage, type FormulaId } from '#core/formula';
 import { batchPlanWords } from '#words/screens/batchPlan';
 import {
   sayError,
@@ -17,6 +17,7 @@ import { useWorking } from '../../sync/useWorking';
 import { useFreezeNow } from '../../sync/freeze';
 import { type WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
 import { FormulaPending } from '../../parts/FormulaPage';
 import { BatchPlanner } from './BatchPlanner';
 import { useBatchDraft } from './draft';
@@ -50,7 +51,14 @@ function Bench({ working, versions }: { working: WorkingFormula; versions: reado
   const stateOf = (number: number) => standings?.[number]?.state ?? 'draft';
   const usual = usualVersion(standings, newestFirst[0]?.number ?? 0);
   const numbered = (number: number | null) => newestFirst.find((one) => one.number === number);
-  const version = numbered(draft.version) ?? numbered(usual) ?? null;
+  const whole = numbered(draft.version) ?? numbered(usual) ?? null;
+  const names = whole ? stagesOf(whole.formula) : [];
+  const last = names.length - 1;
+  const stage = draft.stage !== null && draft.stage < last ? draft.stage : null;
+  const version = useMemo(
+    () => whole && (stage === null ? whole : { ...whole, formula: upToStage(whole.formula, stage) }),
+    [whole, stage],
+  );
   const changed = working.baseVersion === null || !sameContent(working.baseVersion.formula, working.formula);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
@@ -68,8 +76,24 @@ function Bench({ working, versions }: { working: WorkingFormula; versions: reado
           }}
         />
       )}
+      {last > 0 && (
+        <div className="flex flex-wrap items-center gap-3 print:hidden" data-testid="as-far-as">
+          <span aria-hidden className="font-semibold">
+            {batchPlanWords.asFarAs}
+          </span>
+          <Chips
+            label={batchPlanWords.asFarAs}
+            value={String(stage ?? last)}
+            options={names.map((name, i) => ({ value: String(i), label: name }))}
+            onChange={(value) => {
+              setDraft({ stage: Number(value) === last ? null : Number(value) });
+            }}
+          />
+        </div>
+      )}
       {version && (
         <BatchPlanner
+          stopsAt={stage === null ? null : { stage, name: names[stage]! }}
           working={working}
           version={version}
           draft={draft}

@@ -26,6 +26,8 @@ import { useBatchPlan } from './useBatchPlan';
 interface PlannerProps {
   readonly working: WorkingFormula;
   readonly version: VersionRecord;
+  /** Where it is stopped; null: it is made to its end. */
+  readonly stopsAt: { readonly stage: number; readonly name: string } | null;
   readonly versions: readonly { readonly number: number; readonly state: VersionState }[];
   readonly draft: BatchDraft;
   readonly setDraft: (patch: Partial<BatchDraft>) => void;
@@ -38,7 +40,7 @@ const STATE_HINTS: Readonly<Record<VersionState, string | null>> = {
 };
 
 /** How much, with what, and what comes of it: the plan is there as soon as something is typed. */
-export function BatchPlanner({ working, version, versions, draft, setDraft }: PlannerProps) {
+export function BatchPlanner({ working, version, stopsAt, versions, draft, setDraft }: PlannerProps) {
   const kitchen = useKitchen();
   const { settings } = kitchen;
   const planning = useBatchPlan(version, draft, kitchen);
@@ -103,6 +105,7 @@ export function BatchPlanner({ working, version, versions, draft, setDraft }: Pl
           {shown && answer && request === shown.request && (
             <TakeOn
               working={working}
+              stopsAt={stopsAt}
               version={version}
               draft={draft}
               read={read}
@@ -133,6 +136,7 @@ export function BatchPlanner({ working, version, versions, draft, setDraft }: Pl
 interface TakeOnProps {
   readonly working: WorkingFormula;
   readonly version: VersionRecord;
+  readonly stopsAt: PlannerProps['stopsAt'];
   readonly draft: BatchDraft;
   readonly read: ReadVersion;
   readonly state: VersionState;
@@ -141,7 +145,7 @@ interface TakeOnProps {
 }
 
 /** Writes the plan down for a day: from then on it does not change. */
-function TakeOn({ working, version, draft, read, state, plan, request }: TakeOnProps) {
+function TakeOn({ working, version, stopsAt, draft, read, state, plan, request }: TakeOnProps) {
   const { settings, pantry } = useKitchen();
   const navigate = useNavigate();
   const [begin, beginning] = useBeginBatchMutation();
@@ -151,8 +155,10 @@ function TakeOn({ working, version, draft, read, state, plan, request }: TakeOnP
   const id = useRef(newId());
   const dayFits = daySchema.safeParse(day).success;
   const take = async (): Promise<void> => {
-    const target = sayTarget(draft, settings.servingVolumeMl);
-    const about = { id: id.current, formulaId: working.id, version, state, day, target, by: byNow() };
+    const size = sayTarget(draft, settings.servingVolumeMl);
+    const target = stopsAt ? batchPlanWords.onlyAsFarAs(size, stopsAt.name) : size;
+    const stage = stopsAt?.stage;
+    const about = { id: id.current, formulaId: working.id, version, state, stage, day, target, by: byNow() };
     try {
       const batch = await begin(newBatchOf(about, plan, request, read, pantry)).unwrap();
       void navigate(`/formulas/${working.id}/batch/${batch.id}`);

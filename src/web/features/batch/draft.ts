@@ -27,6 +27,8 @@ export const TARGET_WORDS: Readonly<Record<TargetKind, string>> = {
 export interface BatchDraft {
   /** Null: whatever is best. */
   readonly version: number | null;
+  /** Only as far as this stage of it; null: all of it. */
+  readonly stage: number | null;
   readonly kind: TargetKind;
   /** As typed. */
   readonly amount: string;
@@ -45,6 +47,7 @@ export interface BatchDraft {
 
 const KEYS = {
   version: 'v',
+  stage: 'stage',
   kind: 'by',
   amount: 'amount',
   sizeMl: 'size',
@@ -66,8 +69,10 @@ export function draftFrom(search: URLSearchParams): BatchDraft {
   const text = (key: keyof BatchDraft, usual: string): string => search.get(KEYS[key]) ?? usual;
   const kind = oneOf(TARGET_KINDS, search.get(KEYS.kind)) ?? 'volume';
   const version = Number(search.get(KEYS.version));
+  const stage = search.get(KEYS.stage);
   return {
     version: Number.isInteger(version) && version > 0 ? version : null,
+    stage: stage !== null && /^\d{1,2}$/.test(stage) ? Number(stage) : null,
     kind,
     amount: text('amount', kind === 'portions' ? '60' : kind === 'jars' ? '12' : '10'),
     sizeMl: text('sizeMl', kind === 'jars' ? '250' : ''),
