@@ -19,7 +19,10 @@ function hands(page: Page) {
   const shows = page.getByTestId('shows');
   return {
     clear: () => move({ does: 'clear' }),
-    drop: (massG: number) => move({ does: 'drop', massG }),
+    async drop(massG: number): Promise<void> {
+      await move({ does: 'drop', massG });
+      await page.waitForTimeout(2000);
+    },
     /** In a stream, until the display says that so much went in. */
     async pour(massG: number): Promise<void> {
       const from = grams(await shows.textContent());
@@ -29,6 +32,8 @@ function hands(page: Page) {
         if (grams(await shows.textContent()) >= from + massG) break;
       }
       await move({ does: 'pour', gPerS: 0 });
+      // A hand is still for a moment before the next thing.
+      await page.waitForTimeout(2000);
     },
     shows,
   };

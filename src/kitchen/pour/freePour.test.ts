@@ -45,7 +45,8 @@ const pours = (...masses: readonly number[]) =>
   masses.map((massG, i) => ({ fromS: i * 5, toS: i * 5 + 2, massG, kind: 'stream' as const }));
 const thing = (over: Partial<PouredThing>): PouredThing => ({
   id: newId(),
-  atMs: ++count,
+  fromMs: ++count,
+  atMs: count,
   massG: 10,
   raisedMl: null,
   kind: 'spoonful',
@@ -73,6 +74,30 @@ describe('a jar that fills', () => {
     expect(withWatched(more, { ...course, id: 'next' }, [], SCALE).things).toEqual(more.things);
   });
 
+  it('knows each by when it was: one that becomes two, two that become one, keep their names', () => {
+    const at = (fromS: number, toS: number, massG: number) => ({
+      fromS,
+      toS,
+      massG,
+      kind: 'stream' as const,
+    });
+    const ids = (one: FreePour) => one.things.map(({ massG, ingredientId }) => [massG, ingredientId]);
+    const first = withWatched(empty(), course, [at(10, 14, 40)], SCALE);
+    const known = named(first, first.things[0]!.id, id('vin_redwine6'));
+    // Something before it is made out only now.
+    const two = withWatched(known, course, [at(6, 7, 3), at(10.1, 14.2, 41)], SCALE);
+    expect(ids(two)).toEqual([
+      [3, null],
+      [41, 'vin_redwine6'],
+    ]);
+    const one = withWatched(two, course, [at(6, 14.2, 44)], SCALE);
+    expect(ids(one)).toEqual([[44, 'vin_redwine6']]);
+    const out = takenOut(two, two.things[0]!.id);
+    expect(ids(withWatched(out, course, [at(6.1, 7.1, 3.2), at(10.1, 14.2, 41)], SCALE))).toEqual([
+      [41, 'vin_redwine6'],
+    ]);
+  });
+
   it('leaves out what is not in it, and undo takes back deed by deed, never a weight', () => {
     const both = withWatched(empty(), course, pours(30, 80), SCALE);
     const [a, b] = both.things;
@@ -92,7 +117,7 @@ describe('a jar that fills', () => {
   });
 
   it('says what came in while nobody looked, not what was set down, nor a flicker', () => {
-    const at = { id: 'away', atMs: 1, reading: SCALE };
+    const at = { id: 'away', fromMs: 1, atMs: 1, reading: SCALE };
     const before = rested(empty(), 400, 0.1);
     expect(withWhileAway(before, 425, 0.1, at).things).toMatchObject([{ massG: 25, ingredientId: null }]);
     expect(withWhileAway(before, 425, 0.1, at).restedAtG).toBe(425);

@@ -12,6 +12,8 @@ import type { Reading } from '#core/trial';
 
 export interface PouredThing {
   readonly id: string;
+  /** Began and was over, ms; the same where nobody timed it. */
+  readonly fromMs: number;
   readonly atMs: number;
   /** Weighed or counted, g; null: the level in the glass was read. */
   readonly massG: number | null;
@@ -35,10 +37,13 @@ export interface FreePour {
   /** What the cook did to them, newest last: each as it was before, null where it was not there. */
   readonly past: readonly { readonly id: string; readonly before: PouredThing | null }[];
   /** Said not to be in the jar: the scale's course does not bring them back. */
-  readonly out: readonly string[];
+  readonly out: readonly Seen[];
   /** What the scale rested at when it was last looked at, g. */
   readonly restedAtG: number | null;
 }
+
+/** Told again by when it was: what the scale's course says of it may change while it lasts. */
+type Seen = Pick<PouredThing, 'id' | 'fromMs' | 'atMs'>;
 
 const MOST_PAST = 50;
 /** What nobody named is taken to be as heavy as water, g/ml; tag: estimate. */
@@ -61,10 +66,10 @@ const inTime = (things: readonly PouredThing[]): readonly PouredThing[] =>
 
 function set(pour: FreePour, id: string, thing: PouredThing | null): FreePour {
   const others = pour.things.filter((one) => one.id !== id);
-  const out = pour.out.filter((one) => one !== id);
-  return thing
-    ? { ...pour, things: inTime([...others, thing]), out }
-    : { ...pour, things: others, out: [...out, id] };
+  const out = pour.out.filter((one) => one.id !== id);
+  if (thing) return { ...pour, things: inTime([...others, thing]), out };
+  const gone = pour.things.find((one) => one.id === id);
+  return { ...pour, things: others, out: gone ? [...out, gone] : out };
 }
 
 function done(pour: FreePour, id: string, thing: PouredThing | null): FreePour {
@@ -146,14 +151,10 @@ export function volumeOf(pour: Pick<FreePour, 'things'>, catalogue: Catalogue): 
   return composition(portionsIn(pour, catalogue)).mixedVolumeMl + unnamed;
 }
 
-/** Its id: the scale's course it was seen in, and its place there. */
-export const watchedId = (course: string, place: number): string => `${course}-${place}`;
-
 /**
- * What the scale's course says now, in place of what it said a moment ago: an amount still grows while it is poured, and
- * what was a hand that leaned on the jar goes again. Names that were given stay.
- *
- * @param course of readings; each thing of it is known by its place
+ * What the scale's course says now, in place of what it said a moment ago: an amount still grows while it is poured, one
+ * becomes two or two become one, and what was a hand that leaned on the jar goes again. Each is known by when it was: a
+ * name that was given stays with it, and what was said not to be in the jar stays out.
  */
 export function withWatched(
   pour: FreePour,
@@ -161,36 +162,58 @@ export function withWatched(
   pours: readonly Pour[],
   reading: Reading,
 ): FreePour {
-  const known = new Map(pour.things.map((thing) => [thing.id, thing]));
-  const seen = pours.flatMap(({ toS, massG, kind }, place): PouredThing[] => {
-    const id = watchedId(course.id, place);
-    if (pour.out.includes(id)) return [];
-    const before = known.get(id);
+  const isOfCourse = ({ id }: Seen): boolean => id.startsWith(`${course.id}-`);
+  const old = pour.things.filter(isOfCourse);
+  const out = pour.out.filter(isOfCourse);
+  const taken = new Set<string>();
+  const seen = pours.flatMap(({ fromS, toS, massG, kind }): PouredThing[] => {
+    const fromMs = course.startedAtMs + fromS * 1000;
+    const atMs = course.startedAtMs + toS * 1000;
+    const alike = <T extends Seen>(all: readonly T[]): readonly T[] =>
+      all
+        .filter((one) => !taken.has(one.id) && overlapMs(one, { fromMs, atMs }) > 0)
+        .sort((x, y) => overlapMs(y, { fromMs, atMs }) - overlapMs(x, { fromMs, atMs }));
+    const [gone] = alike(out);
+    const same = alike(old);
+    const [before] = same;
+    if (gone && (!before || overlapMs(gone, { fromMs, atMs }) >= overlapMs(before, { fromMs, atMs }))) {
+      taken.add(gone.id);
+      return [];
+    }
+    // Two that became one keep the name that either had.
+    const named = same.find(({ ingredientId }) => ingredientId !== null);
+    const id = before?.id ?? `${course.id}-${Math.round(fromS * 1000)}`;
+    taken.add(id);
     return [
       {
         id,
-        atMs: course.startedAtMs + toS * 1000,
+        fromMs,
+        atMs,
         massG,
         raisedMl: null,
         kind,
-        ingredientId: before?.ingredientId ?? null,
-        form: before?.form ?? '',
+        ingredientId: named?.ingredientId ?? null,
+        form: named?.form ?? '',
         said: '',
         reading,
       },
     ];
   });
-  const isOfCourse = ({ id }: PouredThing): boolean => id.startsWith(`${course.id}-`);
-  const old = pour.things.filter(isOfCourse);
-  const same =
+  const isSame =
     old.length === seen.length &&
     old.every((thing, i) => {
       const now = seen[i]!;
       return thing.id === now.id && thing.massG === now.massG && thing.kind === now.kind;
     });
-  if (same) return pour;
+  if (isSame) return pour;
   return { ...pour, things: inTime([...pour.things.filter((thing) => !isOfCourse(thing)), ...seen]) };
 }
+
+/** How long both were under way; a moment for what took none. */
+const overlapMs = (a: Pick<Seen, 'fromMs' | 'atMs'>, b: Pick<Seen, 'fromMs' | 'atMs'>): number =>
+  Math.min(a.atMs, b.atMs) - Math.max(a.fromMs, b.fromMs) + MOMENT_MS;
+/** Edges of a pour move by so much from one look to the next; tag: estimate. */
+const MOMENT_MS = 400;
 
 /** Where the scale rests now; a flicker is no news. */
 export const rested = (pour: FreePour, restsAtG: number, stepG: number): FreePour =>
@@ -203,7 +226,7 @@ export function withWhileAway(
   pour: FreePour,
   restsAtG: number,
   stepG: number,
-  thing: Pick<PouredThing, 'id' | 'atMs' | 'reading'>,
+  thing: Pick<PouredThing, 'id' | 'fromMs' | 'atMs' | 'reading'>,
 ): FreePour {
   const massG = pour.restedAtG === null ? 0 : restsAtG - pour.restedAtG;
   const isPour = massG > Math.max(2 * stepG, 1) && massG < MOST_AWAY_G;

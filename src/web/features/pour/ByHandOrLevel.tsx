@@ -94,6 +94,7 @@ function TypedLine({ kitchen, onThings }: ByHandOrLevelProps) {
 function thingsIn(text: string, kitchen: Kitchen): readonly PouredThing[] | string {
   const context = contextFor(emptyFormula('', kitchen.vessels[0]!.id, kitchen.settings.spoons), kitchen);
   const things: PouredThing[] = [];
+  const now = Date.now();
   for (const line of readLines(text, context)) {
     const { reading, amountText, form } = line;
     if (reading.status !== 'read') return pourWords.cannotRead(text);
@@ -101,7 +102,8 @@ function thingsIn(text: string, kitchen: Kitchen): readonly PouredThing[] | stri
     if (!(massG > 0)) return pourWords.howMuchOf(reading.ingredient.name);
     things.push({
       id: newId(),
-      atMs: Date.now() + things.length,
+      fromMs: now + things.length,
+      atMs: now + things.length,
       massG,
       raisedMl: null,
       kind: 'spoonful',
@@ -126,10 +128,12 @@ function Level({ kitchen: { settings }, vessel, volumeMl, onThings }: ByHandOrLe
         event.preventDefault();
         if (!fits) return;
         const raisedMl = value - volumeMl;
+        const now = Date.now();
         onThings([
           {
             id: newId(),
-            atMs: Date.now(),
+            fromMs: now,
+            atMs: now,
             massG: null,
             raisedMl,
             kind: raisedMl < SPOONFUL_ML ? 'spoonful' : 'stream',

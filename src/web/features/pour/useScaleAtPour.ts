@@ -26,7 +26,12 @@ export function useScaleAtPour({ pour, change }: Pick<FreePourHere, 'pour' | 'ch
       change((now) => {
         const seen = withWatched(now, course, pours, reading);
         if (rest === null) return seen;
-        const away = { id: `away-${course.id}`, atMs: course.startedAtMs, reading };
+        const away = {
+          id: `away-${course.id}`,
+          fromMs: course.startedAtMs,
+          atMs: course.startedAtMs,
+          reading,
+        };
         return isFirst ? withWhileAway(seen, rest, stepG, away) : rested(seen, rest, stepG);
       });
     },

@@ -83,7 +83,6 @@ function Branch({ kin, level, says }: { kin: Kin; level: number; says: string })
     <li
       role="treeitem"
       aria-level={level}
-      aria-label={`${kin.name}, ${says}`}
       tabIndex={-1}
       className="flex flex-wrap items-baseline gap-x-3 rounded-md border-l-2 border-l-rule px-2 py-1"
       style={{ marginLeft: (level - 1) * INDENT_PX }}
