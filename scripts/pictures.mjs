@@ -111,6 +111,12 @@ const VIEWS = [
     size: WIDE,
     before: async (page) => {
       await page.getByTestId('shows').waitFor();
+      const here = page.getByRole('button', { name: 'Read it here' });
+      if (await here.isVisible()) await here.click();
+      // What lay on it for the picture before is lifted off.
+      await page.getByTestId('hands').locator('summary').click();
+      await page.getByRole('button', { name: 'Lift it all off' }).click();
+      await page.waitForTimeout(2500);
       await putOn(page, 310);
       await page.waitForTimeout(2500);
       for (const [grams, name] of [
