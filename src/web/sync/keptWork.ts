@@ -12,21 +12,18 @@ import { isUnsent, NOTHING_FOUND, type KeptWork } from './workSlice';
 export const isWaiting = (work: KeptWork): boolean =>
   work.clashes.length > 0 || isUnsent({ ...work, trouble: null, unkept: false });
 
+const underWay = new Set<Promise<unknown>>();
+
+/** What is being written is written: nothing comes after what is cleared then. */
+export const writesAreDone = (): Promise<unknown> => Promise.allSettled([...underWay]);
+
 export const keptWork: KeptStore = {
   async write(work) {
-    try {
-      const record: KeptWork = {
-        ...work,
-        kitchen: await kitchenHere(),
-        tab: await tabName,
-        keptAt: Date.now(),
-      };
-      await (await database()).put('work', record);
-      return true;
-    } catch {
-      gaveUp();
-      return false;
-    }
+    const writing = written(work);
+    underWay.add(writing);
+    const done = await writing;
+    underWay.delete(writing);
+    return done;
   },
 
   async read(key) {
@@ -78,4 +75,21 @@ function seen(others: readonly KeptWork[]): KeptWork | null {
   if (!latest) return null;
   const nothing = { clashes: [], inFlight: null, most: null, past: [], future: [] };
   return { ...latest, doc: latest.base, ...nothing };
+}
+
+/** Never throws; false: this browser keeps nothing. */
+async function written(work: Parameters<KeptStore['write']>[0]): Promise<boolean> {
+  try {
+    const record: KeptWork = {
+      ...work,
+      kitchen: await kitchenHere(),
+      tab: await tabName,
+      keptAt: Date.now(),
+    };
+    await (await database()).put('work', record);
+    return true;
+  } catch {
+    gaveUp();
+    return false;
+  }
 }

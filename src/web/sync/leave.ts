@@ -1,6 +1,7 @@
 /** Signing out: what this device holds of the kitchen is cleared; what was never sent is asked about first. */
 import { database, gaveUp } from './browserStore';
 import { kitchenHere } from './kitchenHere';
+import { writesAreDone } from './keptWork';
 import { forgetAnswers } from './offline';
 import { store } from './store';
 import { forgotten, isUnsent } from './workSlice';
@@ -16,6 +17,7 @@ export async function clearDevice(): Promise<void> {
   await forgetAnswers();
   store.dispatch(forgotten());
   try {
+    await writesAreDone();
     const kitchen = await kitchenHere();
     const db = await database();
     for (const name of ['work', 'waiting'] as const) {

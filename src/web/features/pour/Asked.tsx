@@ -4,8 +4,8 @@ import type { PouredThing } from '#kitchen/pour';
 import { shortName } from '#words/judgement';
 import { pourWords } from '#words/screens/pour';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
 import { useShortcuts } from '../../ui/shortcuts';
+import { SayField } from './SayField';
 
 interface AskedProps {
   readonly thing: PouredThing;
@@ -22,7 +22,6 @@ const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8'] as const;
 /** "What was that?": the likely answers as large keys, or a name that is typed or dictated. */
 export function Asked({ thing, amount, likely, catalogue, onName, onOut }: AskedProps) {
   const [text, setText] = useState('');
-  const [problem, setProblem] = useState('');
   const shown = text.trim() ? searchIngredients(text, catalogue, DIGITS.length) : likely;
   useShortcuts(
     DIGITS.map((digit, i) => ({
@@ -34,12 +33,12 @@ export function Asked({ thing, amount, likely, catalogue, onName, onOut }: Asked
       },
     })),
   );
-  const take = (): void => {
-    if (!text.trim()) return;
-    const found = findIngredient(text, catalogue);
-    const one = found.status === 'found' ? found.ingredient : shown[0];
-    if (one) onName(one);
-    else setProblem(pourWords.notFound(text.trim()));
+  const take = (said: string): string | null => {
+    const found = findIngredient(said, catalogue);
+    const one = found.status === 'found' ? found.ingredient : searchIngredients(said, catalogue, 1)[0];
+    if (!one) return pourWords.notFound(said);
+    onName(one);
+    return null;
   };
   return (
     <section aria-label={pourWords.whatIsIt} className="card grid gap-4 border-l-4 border-l-sweet p-4">
@@ -63,35 +62,21 @@ export function Asked({ thing, amount, likely, catalogue, onName, onOut }: Asked
           </li>
         ))}
       </ul>
-      <form
-        className="flex flex-wrap items-start gap-4"
-        onSubmit={(event) => {
-          event.preventDefault();
-          take();
-        }}
-      >
-        <Field
+      <div className="flex flex-wrap items-start gap-4">
+        <SayField
           key={thing.id}
-          data-pour-field="name"
+          field="name"
+          large
           label={pourWords.typeName}
-          className="min-w-52 flex-1 [&_input]:min-h-16 [&_input]:text-lg"
-          maxLength={200}
-          autoComplete="off"
           placeholder={pourWords.nameExample}
-          value={text}
-          onText={(next) => {
-            setText(next);
-            setProblem('');
-          }}
-          problem={problem || null}
+          button={pourWords.nameIt}
+          onText={setText}
+          onSay={take}
         />
-        <Button type="submit" className="sm:mt-7 min-h-16 px-6" disabled={!text.trim()}>
-          {pourWords.nameIt}
-        </Button>
         <Button kind="quiet" className="sm:mt-7 min-h-16" onClick={onOut}>
           {pourWords.notInTheJar}
         </Button>
-      </form>
+      </div>
     </section>
   );
 }

@@ -11,6 +11,7 @@ import { newId } from '../../sync/device';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
+import { SayField } from './SayField';
 
 interface ByHandOrLevelProps {
   readonly kitchen: Kitchen;
@@ -30,7 +31,18 @@ export function ByHandOrLevel(props: ByHandOrLevelProps) {
   const { kitchen, vessel, onVessel } = props;
   return (
     <section aria-label={pourWords.withoutScale} className="card grid gap-4 p-4">
-      <TypedLine {...props} />
+      <SayField
+        field="line"
+        label={pourWords.typeLine}
+        placeholder={pourWords.lineExample}
+        button={pourWords.put}
+        onSay={(text) => {
+          const read = thingsIn(text, kitchen);
+          if (typeof read === 'string') return read;
+          props.onThings(read);
+          return null;
+        }}
+      />
       <div className="flex flex-wrap items-start gap-4">
         <div className="grid min-w-44 flex-1 content-start gap-1 font-semibold">
           {pourWords.vessel}
@@ -45,48 +57,6 @@ export function ByHandOrLevel(props: ByHandOrLevelProps) {
         <Level {...props} />
       </div>
     </section>
-  );
-}
-
-function TypedLine({ kitchen, onThings }: ByHandOrLevelProps) {
-  const [text, setText] = useState('');
-  const [problem, setProblem] = useState('');
-  const take = (): void => {
-    if (!text.trim()) return;
-    const read = thingsIn(text.trim(), kitchen);
-    if (typeof read === 'string') {
-      setProblem(read);
-      return;
-    }
-    onThings(read);
-    setText('');
-  };
-  return (
-    <form
-      className="flex flex-wrap items-start gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        take();
-      }}
-    >
-      <Field
-        data-pour-field="line"
-        label={pourWords.typeLine}
-        className="min-w-52 flex-1"
-        maxLength={200}
-        autoComplete="off"
-        placeholder={pourWords.lineExample}
-        value={text}
-        onText={(next) => {
-          setText(next);
-          setProblem('');
-        }}
-        problem={problem || null}
-      />
-      <Button type="submit" className="sm:mt-7 min-h-11 px-5" disabled={!text.trim()}>
-        {pourWords.put}
-      </Button>
-    </form>
   );
 }
 

@@ -152,27 +152,44 @@ function FillLines({
   });
 }
 
-const ShakeLine = memo(function ShakeLine({ vessel, frame }: { vessel: Vessel; frame: Frame }) {
-  const heightMm = heightOfMl(vessel.outline, vessel.brimfulVolumeMl * SHAKE_LINE_SHARE);
+interface GlassLineProps {
+  readonly vessel: Vessel;
+  readonly frame: Frame;
+  readonly volumeMl: number;
+  readonly colour: string;
+  readonly dash: string;
+}
+/** A dashed line across the glass, a little wider than it. */
+function GlassLine({ vessel, frame, volumeMl, colour, dash }: GlassLineProps) {
+  const heightMm = heightOfMl(vessel.outline, volumeMl);
   const y = yAt(frame, heightMm);
-  const half = halfWidthAt(frame, heightMm);
+  const half = halfWidthAt(frame, heightMm) + 5;
+  return (
+    <line
+      x1={frame.centreX - half}
+      x2={frame.centreX + half}
+      y1={y}
+      y2={y}
+      stroke={colour}
+      strokeWidth={2}
+      strokeDasharray={dash}
+    />
+  );
+}
+
+const ShakeLine = memo(function ShakeLine({ vessel, frame }: { vessel: Vessel; frame: Frame }) {
+  const volumeMl = vessel.brimfulVolumeMl * SHAKE_LINE_SHARE;
+  const heightMm = heightOfMl(vessel.outline, volumeMl);
+  const colour = 'var(--color-acid-ink)';
   return (
     <g>
-      <line
-        x1={frame.centreX - half - 5}
-        x2={frame.centreX + half + 5}
-        y1={y}
-        y2={y}
-        stroke="var(--color-acid-ink)"
-        strokeWidth={2}
-        strokeDasharray="5 4"
-      />
+      <GlassLine vessel={vessel} frame={frame} volumeMl={volumeMl} colour={colour} dash="5 4" />
       <text
-        x={frame.centreX - half + 6}
-        y={y - 6}
+        x={frame.centreX - halfWidthAt(frame, heightMm) + 6}
+        y={yAt(frame, heightMm) - 6}
         fontWeight={700}
         fontSize={11}
-        fill="var(--color-acid-ink)"
+        fill={colour}
       >
         {drawingWords.shakeLine}
       </text>
@@ -181,19 +198,15 @@ const ShakeLine = memo(function ShakeLine({ vessel, frame }: { vessel: Vessel; f
 });
 
 function Mark({ vessel, frame, mark }: { vessel: Vessel; frame: Frame; mark: JarMark }) {
-  const heightMm = heightOfMl(vessel.outline, mark.volumeMl);
-  const y = yAt(frame, heightMm);
-  const half = halfWidthAt(frame, heightMm);
+  const y = yAt(frame, heightOfMl(vessel.outline, mark.volumeMl));
   return (
     <g data-testid="mark">
-      <line
-        x1={frame.centreX - half - 4}
-        x2={frame.centreX + half + 4}
-        y1={y}
-        y2={y}
-        stroke="var(--color-oil-ink)"
-        strokeWidth={2.5}
-        strokeDasharray="8 4"
+      <GlassLine
+        vessel={vessel}
+        frame={frame}
+        volumeMl={mark.volumeMl}
+        colour="var(--color-oil-ink)"
+        dash="8 4"
       />
       <text
         x={frame.centreX}
