@@ -13,12 +13,17 @@ export const isWaiting = (work: KeptWork): boolean =>
   work.clashes.length > 0 || isUnsent({ ...work, trouble: null, unkept: false });
 
 const underWay = new Set<Promise<unknown>>();
+let isClosed = false;
 
-/** What is being written is written: nothing comes after what is cleared then. */
-export const writesAreDone = (): Promise<unknown> => Promise.allSettled([...underWay]);
+/** This page keeps nothing more; what was being written is written. What is cleared then stays cleared. */
+export function closeKept(): Promise<unknown> {
+  isClosed = true;
+  return Promise.allSettled([...underWay]);
+}
 
 export const keptWork: KeptStore = {
   async write(work) {
+    if (isClosed) return true;
     const writing = written(work);
     underWay.add(writing);
     const done = await writing;

@@ -1,7 +1,7 @@
 /** Signing out: what this device holds of the kitchen is cleared; what was never sent is asked about first. */
 import { database, gaveUp } from './browserStore';
 import { kitchenHere } from './kitchenHere';
-import { writesAreDone } from './keptWork';
+import { closeKept } from './keptWork';
 import { forgetAnswers } from './offline';
 import { store } from './store';
 import { forgotten, isUnsent } from './workSlice';
@@ -13,11 +13,12 @@ export function unsentHere(): number {
   return open.length + outbox.waiting.length;
 }
 
+/** The page is left after it: what it would still keep is nobody's. */
 export async function clearDevice(): Promise<void> {
+  await closeKept();
   await forgetAnswers();
   store.dispatch(forgotten());
   try {
-    await writesAreDone();
     const kitchen = await kitchenHere();
     const db = await database();
     for (const name of ['work', 'waiting'] as const) {
