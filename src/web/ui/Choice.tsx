@@ -33,7 +33,8 @@ export function Choice<T extends string>({
         aria-label={label}
         className={`field inline-flex max-w-full min-w-0 items-center justify-between gap-2 text-left font-semibold ${className}`}
       >
-        <span className="truncate">
+        {/* Breakable, cut after one line: a long name never widens what it stands in. */}
+        <span className="line-clamp-1 break-all">
           <Select.Value />
         </span>
         <Select.Icon>

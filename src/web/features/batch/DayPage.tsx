@@ -139,7 +139,7 @@ function DayRow({ batch }: { batch: BatchRecord }) {
           {batch.number}
         </Link>
       </th>
-      <td className="pr-3">
+      <td className="min-w-56 pr-3">
         {batch.formulaName ?? batchRunWords.dressing} v{batch.version}
         {plan.versionState !== 'proven' && <span className="text-quiet">, {plan.versionState}</span>}
       </td>

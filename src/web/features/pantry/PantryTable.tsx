@@ -17,7 +17,7 @@ export interface PantryRow {
 export function PantryTable({ table }: { table: Table<PantryRow> }) {
   return (
     <div className="card overflow-x-auto" tabIndex={0} role="region" aria-label={pantryWords.pantryTable}>
-      <table className="w-full min-w-[640px] table-fixed text-left [&_th:first-child]:w-[30%]">
+      <table className="w-full min-w-[960px] table-fixed text-left [&_th:first-child]:w-[30%]">
         <thead className="text-sm">
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id} className="border-b border-rule">

@@ -26,6 +26,8 @@ const AXIS_PX = 24;
 const LEAST_BAR_PX = 42;
 const MOST_WIDE_PX = 6000;
 const SEEN_BEFORE_PX = 24;
+/** An hour so near the right edge is written before its line. */
+const LAST_PART = 0.08;
 
 /** The day as rows: a dish, named once, its tasks one after the other; and where the clock stands. Drag or arrow keys move a bar. */
 export function Timeline({ placed, cooks, slack, moved, begun, nowS, isToday, onMove }: TimelineProps) {
@@ -83,10 +85,10 @@ export function Timeline({ placed, cooks, slack, moved, begun, nowS, isToday, on
           {hours.map((s) => (
             <span
               key={s}
-              className="absolute top-0 bottom-0 border-l border-rule pl-1 text-sm text-quiet"
+              className={`absolute top-0 bottom-0 border-l border-rule text-sm whitespace-nowrap text-quiet ${to - s < span * LAST_PART ? '[&>span]:-translate-x-[calc(100%+0.25rem)]' : 'pl-1'}`}
               style={{ left: share(s) }}
             >
-              {sayTime(s)}
+              <span className="inline-block">{sayTime(s)}</span>
             </span>
           ))}
           {rows.map(({ tasks }, row) =>

@@ -28,7 +28,7 @@ export function SmallMeasures({ control }: { control: SettingsControl }) {
     <fieldset>
       <legend className="font-semibold">{settingsWords.smallMeasures}</legend>
       <p className="mb-2 text-sm text-quiet">{settingsWords.commonPracticeAndLooseThe}</p>
-      <div className="grid grid-cols-[minmax(0,1fr)_repeat(3,minmax(3rem,5.2rem))_2rem] items-center gap-x-2 gap-y-1.5">
+      <div className="grid grid-cols-[minmax(5.5rem,1fr)_repeat(3,minmax(2.75rem,5.2rem))_2rem] items-center gap-x-2 gap-y-1.5">
         <span />
         {BOUNDS.map(([bound, words]) => (
           <span key={bound} className="text-sm text-quiet">
