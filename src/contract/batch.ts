@@ -9,6 +9,7 @@ import {
   type BatchState,
 } from '#core/batch';
 import { TOOLS, type FormulaId } from '#core/formula';
+import { madeId } from '#core/ingredient';
 import { PALATE_KEYS, type PalateKey } from '#core/palate';
 import { CAUTION_CODES, LIMIT_NAMES, type CautionCode } from '#core/safety';
 import { VERSION_STATES } from '#core/trial';
@@ -85,6 +86,7 @@ const planSchema: z.ZodType<BatchSnapshot> = z.strictObject({
   portions: amount,
   handWorkS: amount.optional(),
   portionMl: amount.gt(0),
+  pouredOnMl: amount.optional(),
   school: z.enum(SCHOOLS),
   rounding: z.enum(ROUNDINGS),
   readabilityG: amount.gt(0),
@@ -131,22 +133,36 @@ const planSchema: z.ZodType<BatchSnapshot> = z.strictObject({
 export const snapshotSchema: z.ZodType<BatchSnapshot> = z.preprocess(upgradePlan, planSchema);
 
 export const MOST_BATCH_LOADS = 60;
-export const newBatchSchema = z.strictObject({
+export const MOST_ENDINGS = 12;
+const newEndingSchema = z.strictObject({
   id: trialIdSchema,
   formulaId: formulaIdSchema,
   version: versionNumberSchema,
-  day: daySchema,
   plan: snapshotSchema,
   /** Made one after the other, each with an id of its own. */
   loads: z
     .array(z.strictObject({ trialId: trialIdSchema, making: makingPlanSchema }))
     .min(1, 'at least one load')
     .max(MOST_BATCH_LOADS, `at most ${MOST_BATCH_LOADS} loads`),
-  /** What there has to be of it that day, ml: where others have taken on enough meanwhile, this is none. */
-  needMl: amount.gt(0).optional(),
-  by: bySchema,
 });
+export const newBatchSchema = newEndingSchema
+  .extend({
+    day: daySchema,
+    /** What there has to be of it that day, ml: where others have taken on enough meanwhile, this is none. */
+    needMl: amount.gt(0).optional(),
+    /** Batches of the same day that go on from this one, each with it as one of its lines. */
+    endings: z.array(newEndingSchema).max(MOST_ENDINGS, `at most ${MOST_ENDINGS} endings`).optional(),
+    by: bySchema,
+  })
+  .refine(
+    ({ formulaId, version, endings }) =>
+      (endings ?? []).every(({ plan }) =>
+        plan.lines.some(({ ingredientId }) => ingredientId === madeId(formulaId, version)),
+      ),
+    { path: ['endings'], error: 'has a batch that this one is not in' },
+  );
 export type NewBatch = z.infer<typeof newBatchSchema>;
+export type NewEnding = z.infer<typeof newEndingSchema>;
 
 const words = z.string().trim().max(1000);
 export const batchEventSchema = z.discriminatedUnion('kind', [
@@ -207,6 +223,17 @@ export interface BatchList {
   /** There are earlier ones. */
   readonly more: boolean;
 }
+/** The batch of a base that another one goes on from. */
+export interface BaseOfBatch {
+  readonly batchId: string;
+  readonly number: string;
+  readonly formulaId: FormulaId;
+  readonly formulaName: string | null;
+  readonly version: number;
+  readonly state: BatchState;
+  /** By its own record, YYYY-MM-DD: what goes on from it keeps no longer. */
+  readonly useBy: string;
+}
 export interface BatchRecord {
   readonly id: string;
   /** "20261126-02". */
@@ -216,6 +243,8 @@ export interface BatchRecord {
   readonly version: number;
   readonly day: string;
   readonly plan: BatchSnapshot;
+  /** Null: it goes on from none. */
+  readonly base: BaseOfBatch | null;
   readonly by: By;
   readonly at: string;
   readonly state: BatchState;

@@ -144,7 +144,9 @@ export {
   type BatchList,
   type BatchRecord,
   type Combine,
+  type BaseOfBatch,
   type NewBatch,
+  type NewEnding,
   type NewBatchEvent,
 } from './batch';
 export {

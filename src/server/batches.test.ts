@@ -129,6 +129,61 @@ describe('batches over HTTP', () => {
     expect(jars.filter(({ id }) => id.startsWith('x-'))).toEqual([]);
   });
 
+  it('come to be with what goes on from them, all or none, and end no later than their base', async () => {
+    const line = { ...snapshot.lines[0]!, ingredientId: 'made-house-1', name: 'House v1' };
+    const ending = (id: string, more: object = {}) => ({
+      id,
+      formulaId: 'house',
+      version: 1,
+      plan: { ...snapshot, lines: [line, ...snapshot.lines.slice(1)] },
+      loads: [{ trialId: `${id}-load-1`, making: makings[0]! }],
+      ...more,
+    });
+    const day = '2026-12-20';
+    const refused = async (endings: readonly object[], status: number): Promise<void> => {
+      const asked = batch('base', { day, endings });
+      expect((await client.post('batches', asked)).status).toBe(status);
+      expect((await client.get('batches/base')).status).toBe(404);
+      expect((await client.get<BatchRecord[]>(`batches?day=${day}`)).body).toEqual([]);
+    };
+    // The base is not in it; there is no such version; two of one id; a load that is taken.
+    await refused([ending('e1', { plan: snapshot })], 400);
+    await refused([ending('e1'), ending('e2', { version: 9 })], 404);
+    await refused([ending('e1'), ending('e1')], 409);
+    await refused([ending('e1', { loads: [{ trialId: 'one-load-1', making: makings[0]! }] })], 409);
+    await refused(
+      Array.from({ length: 13 }, (_, i) => ending(`e${i}`)),
+      400,
+    );
+
+    const asked = batch('base', { day, endings: [ending('e1'), ending('e2')] });
+    for (let again = 0; again < 2; again++)
+      expect((await client.post<BatchRecord>('batches', asked)).body).toMatchObject({
+        number: '20261220-01',
+        base: null,
+      });
+    const all = (await client.get<BatchRecord[]>(`batches?day=${day}`)).body;
+    expect(all.map(({ id }) => id)).toEqual(['base', 'e1', 'e2']);
+    expect(all[1]!.base).toMatchObject({
+      batchId: 'base',
+      number: '20261220-01',
+      version: 1,
+      state: 'planned',
+    });
+    expect(all[1]!.loads).toHaveLength(1);
+    // What the base's record says of its days is what its endings go by.
+    await client.post('batches/base/events', happened('shorter', { kind: 'use-by', days: 1, reason: '' }));
+    const { base } = (await client.get<BatchRecord>('batches/e1')).body;
+    expect(base).toMatchObject({ useBy: day });
+    await client.post('batches/base/events', happened('off', { kind: 'called-off', reason: 'snow' }));
+    expect((await client.get<BatchRecord>('batches/e2')).body.base).toMatchObject({ state: 'called-off' });
+    for (const id of ['e1', 'e2'])
+      await client.post(
+        `batches/${id}/events`,
+        happened(`off-${id}`, { kind: 'called-off', reason: 'snow' }),
+      );
+  });
+
   it('are weighed load by load, combined, judged and signed, in that order', async () => {
     const signed = { kind: 'signed', name: 'Ida Fell' };
     expect((await say<Refused['body']>('one', signed)).status).toBe(409);

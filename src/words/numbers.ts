@@ -14,15 +14,18 @@ export function formatAmount(value: number, unit: 'g' | 'ml', style: NumberStyle
   return `${signed(value.toFixed(decimals), style)} ${unit}`;
 }
 
+/** What would be written as 1000 is one of the larger unit. */
+const ONE_MORE = 999.5;
+
 /** "12.2 l", "850 ml": three figures are plenty of a batch. */
 export const formatVolume = (ml: number, style: NumberStyle): string =>
-  Math.abs(ml) < 1000
+  Math.abs(ml) < ONE_MORE
     ? formatAmount(ml, 'ml', style)
     : `${signed(String(Number((ml / 1000).toPrecision(3))), style)} l`;
 
 /** "5.33 kg", "850 g"; what is weighed keeps its grams. */
 export const formatMass = (g: number, style: NumberStyle): string =>
-  Math.abs(g) < 1000
+  Math.abs(g) < ONE_MORE
     ? formatAmount(g, 'g', style)
     : `${signed(String(Number((g / 1000).toPrecision(3))), style)} kg`;
 

@@ -145,6 +145,17 @@ export const batchRecordSchema: z.ZodType<BatchRecord> = z.strictObject({
   version: versionNumberSchema,
   day: daySchema,
   plan: snapshotSchema,
+  base: z
+    .strictObject({
+      batchId: trialIdSchema,
+      number: z.string(),
+      formulaId: formulaIdSchema,
+      formulaName: z.string().nullable(),
+      version: versionNumberSchema,
+      state: z.enum(BATCH_STATES),
+      useBy: daySchema,
+    })
+    .nullable(),
   by: bySchema,
   at: moment,
   state: z.enum(BATCH_STATES),

@@ -148,9 +148,12 @@ export const batchNumber = (day: string, place: number): string =>
 /** Less than what is missing from this share is within what a ladle takes; tag: common practice. */
 const ENOUGH_SHARE = 0.95;
 
-/** What batches come to, ml. */
-export const madeMl = (batches: readonly { readonly plan: { readonly yieldMl: number } }[]): number =>
-  batches.reduce((sum, { plan }) => sum + plan.yieldMl, 0);
+/** What batches come to, without what is poured on into others, ml. */
+export const madeMl = (
+  batches: readonly {
+    readonly plan: { readonly yieldMl: number; readonly pouredOnMl?: number | undefined };
+  }[],
+): number => batches.reduce((sum, { plan }) => sum + Math.max(0, plan.yieldMl - (plan.pouredOnMl ?? 0)), 0);
 
 /** Whether what is taken on is enough for what there has to be, both ml. */
 export const isEnough = (thereMl: number, neededMl: number): boolean => thereMl >= neededMl * ENOUGH_SHARE;

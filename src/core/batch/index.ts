@@ -31,6 +31,7 @@ export {
   type LoadLine,
 } from './planBatch';
 export { pullListOf, type PullLine, type PullList, type StockFacts } from './pullList';
+export { endingTarget, massPerMl, splitOf, type Split } from './split';
 export { ENOUGH_LOSS, ROUNDINGS, type RoundingKind } from './roundLoads';
 export { snapshotOf, type BatchSnapshot } from './snapshot';
 export { spreadOver, type OpenLoad, type SpreadTargets } from './spread';

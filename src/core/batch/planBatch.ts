@@ -69,6 +69,8 @@ export interface BatchRequest {
   readonly handPace?: number | undefined;
   readonly style: Style | null;
   readonly portionMl: number;
+  /** Goes on into other dressings as soon as it is made, ml: neither portioned nor stored as it is. */
+  readonly pouredOnMl?: number | undefined;
   readonly stock: ReadonlyMap<IngredientId, StockFacts>;
 }
 
@@ -192,12 +194,13 @@ export function* planBatch(request: BatchRequest): Work<BatchAnswer> {
     return load;
   });
   const massG = planned.reduce((sum, line) => sum + line.plannedG + line.asideG, 0);
-  const portions = size.yieldMl / request.portionMl;
+  const keptMl = Math.max(0, size.yieldMl - (request.pouredOnMl ?? 0));
+  const portions = keptMl / request.portionMl;
   const pullList = pullListOf(
     planned.map(({ ingredient, plannedG, asideG }) => ({ ingredient, massG: plannedG + asideG })),
     stock,
   );
-  const storage = storageOf(request, size.yieldMl);
+  const storage = storageOf(request, keptMl);
   const handWork = handWorkOf(
     planned.map((line) => ({ ...line, massG: line.plannedG + line.asideG })),
     request.handPace,
@@ -216,7 +219,8 @@ export function* planBatch(request: BatchRequest): Work<BatchAnswer> {
     pullList,
     rounding: worstOf(rounded.flatMap(({ rounding }) => (rounding ? [rounding] : []))),
     drift: driftOf(planned, request.style),
-    costPerPortion: pullList.unpriced.length === 0 && portions > 0 ? pullList.cost / portions : null,
+    costPerPortion:
+      pullList.unpriced.length === 0 ? (pullList.cost * request.portionMl) / size.yieldMl : null,
     handsOnS: loads.reduce((sum, load) => sum + loadSeconds(load), 0) + handWork.seconds,
     handWork,
     holds: holdsOf(request, planned, loads, storage),
@@ -305,12 +309,12 @@ function isThick({ lines, tool }: BatchRequest): boolean {
 }
 const RUNS: ReadonlySet<ThicknessClass> = new Set(['runny', 'pours-like-cream']);
 
-function storageOf(request: BatchRequest, yieldMl: number): Storage | null {
+function storageOf(request: BatchRequest, keptMl: number): Storage | null {
   const { storage, cooling } = request;
-  if (!storage) return null;
+  if (!storage || keptMl <= 0) return null;
   const room = Math.min(storage.nominalVolumeMl, storage.brimfulVolumeMl * FILL_SHARE);
-  const count = Math.max(1, Math.ceil(yieldMl / room - 1e-9));
-  const fillMl = yieldMl / count;
+  const count = Math.max(1, Math.ceil(keptMl / room - 1e-9));
+  const fillMl = keptMl / count;
   return {
     vessel: storage,
     count,

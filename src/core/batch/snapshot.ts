@@ -18,6 +18,8 @@ export interface BatchSnapshot {
   readonly massG: number;
   readonly portions: number;
   readonly portionMl: number;
+  /** Of what comes out, what goes on into other dressings, ml. */
+  readonly pouredOnMl?: number | undefined;
   readonly school: School;
   readonly rounding: RoundingKind;
   readonly readabilityG: number;
@@ -69,6 +71,7 @@ export function snapshotOf(plan: BatchPlan, request: BatchRequest, about: Snapsh
     massG: plan.massG,
     portions: plan.portions,
     portionMl: request.portionMl,
+    ...(request.pouredOnMl ? { pouredOnMl: request.pouredOnMl } : {}),
     school: request.school,
     rounding: request.rounding.kind,
     readabilityG: request.scale.readabilityG,

@@ -15,6 +15,7 @@ import {
   usualChoices,
   usualVersion,
 } from './batchPlanning';
+import { bareKitchen } from './testing';
 import { addTyped } from '#kitchen/edits';
 import type { Kitchen, Pantry } from '#kitchen/reading';
 
@@ -42,13 +43,7 @@ const HOUSE = version(
   'moon dust',
   'pepper to taste',
 );
-const kitchenWith = (pantry: Pantry = {}): Kitchen => ({
-  settings: DEFAULT_SETTINGS,
-  vessels: STARTING_VESSELS,
-  catalogue: REFERENCE_CATALOGUE,
-  pantry,
-  own: { measures: [], cookId: null } as unknown as Kitchen['own'],
-});
+const kitchenWith = (pantry: Pantry = {}): Kitchen => bareKitchen({ pantry });
 const requestFor = (volumeMl: number, kitchen = kitchenWith()) =>
   batchRequestOf(
     HOUSE,

@@ -2,6 +2,7 @@ export {
   batchLinesOf,
   batchRequestOf,
   newBatchOf,
+  notAfterOf,
   openVessels,
   readVersion,
   stockOf,
@@ -9,4 +10,5 @@ export {
   usualVersion,
   type ReadVersion,
 } from './batchPlanning';
+export { endingRequestOf, endingVersion, withEndings } from './splitting';
 export { pullOfBatches } from './pullOfBatches';

@@ -6,7 +6,7 @@ import { recordSafety } from '#core/safety';
 import { reckonShelved } from '#kitchen/shelf';
 import type { Kitchen } from '#kitchen/reading';
 import { sayStanding } from '#words/version';
-import { type BatchSnapshot, latestOf, keepUntil, type PullList, type UseBy } from '#core/batch';
+import { type BatchSnapshot, latestOf, keepUntil, type NotAfter, type PullList, type UseBy } from '#core/batch';
 import { ROUNDING_WORDS, SCHOOL_WORDS } from '#words/batch';
 import { TOOL_WORDS, sayDuration } from '#words/hold';
 import type { Catalogue } from '#core/ingredient';
@@ -42,8 +42,16 @@ export const madeOn = ({ day, whole }: BatchRecord, reader: Reader = {}): string
 
 export function keepUntilOf(batch: BatchRecord, reader: Reader = {}): UseBy {
   const change = latestOf(batch.events, 'use-by')?.event ?? null;
-  return keepUntil(madeOn(batch, reader), batch.plan.keeping, change, batch.plan.notAfter ?? null);
+  const limits = [batch.plan.notAfter ?? null, overWithBase(batch)].filter((one) => one !== null);
+  const first = limits.reduce<NotAfter | null>((a, b) => (a && a.day <= b.day ? a : b), null);
+  return keepUntil(madeOn(batch, reader), batch.plan.keeping, change, first);
 }
+
+/** A dressing keeps no longer than the base it was poured from, whatever was done to it since. */
+const overWithBase = ({ base }: BatchRecord): NotAfter | null =>
+  base && base.state !== 'called-off'
+    ? { day: base.useBy, name: paperWords.theBase(base.formulaName ?? paperWords.dressing, base.number) }
+    : null;
 
 const keepAt = ({ plan }: BatchRecord): string =>
   plan.keeping.cold ? paperWords.n5COrBelow : paperWords.coolDarkClosed;

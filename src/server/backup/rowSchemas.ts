@@ -124,6 +124,8 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, z.ZodType>> = {
       day: daySchema,
       place: number,
       plan: z.unknown(),
+      // Older copies know of no base.
+      base_id: id.nullable().default(null),
       shape,
       by: bySchema,
       ...made,

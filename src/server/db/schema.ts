@@ -231,6 +231,8 @@ export const batches = pgTable(
     /** From 1, within the day. */
     place: integer('place').notNull(),
     plan: jsonb('plan').$type<BatchSnapshot>().notNull(),
+    /** The batch of the base that it goes on from; null: it is made by itself. */
+    baseId: text('base_id'),
     shape: shapeOf(),
     by: jsonb('by').$type<By>().notNull(),
     createdAt: moment('created_at').notNull(),
@@ -238,6 +240,7 @@ export const batches = pgTable(
   (table) => [
     unique('batch_of_the_day').on(table.day, table.place),
     index('batches_of_formula').on(table.formulaId, table.createdAt),
+    index('batches_of_base').on(table.baseId),
   ],
 );
 export const batchEvents = pgTable(

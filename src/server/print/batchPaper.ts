@@ -58,7 +58,11 @@ export class BatchPaper {
 
   async pullList(batch: BatchRecord, reader: Reader): Promise<Buffer> {
     const title = labelWords.pullListPartBatchNumber(batch.formulaName ?? labelWords.dressing, batch.number);
-    return this.pull([batch], title, formatDay(batch.day, reader));
+    // What is poured on is weighed out in one go with it.
+    const endings = (await this.stores.batches.endingsOf(batch.id)).filter(
+      ({ state }) => state !== 'called-off',
+    );
+    return this.pull([batch, ...endings], title, formatDay(batch.day, reader));
   }
 
   /** Of all batches of a day that are still to be made. */

@@ -17,6 +17,8 @@ export interface Questions {
   readonly formulate: { readonly request: FormulateRequest; readonly to: RoundTo };
   readonly hold: HoldRequest;
   readonly batch: BatchRequest;
+  /** Several, in their order. */
+  readonly batches: readonly BatchRequest[];
   readonly round: { readonly plan: readonly PlanLine[]; readonly to: RoundTo };
 }
 export interface Answers {
@@ -27,6 +29,7 @@ export interface Answers {
   readonly hold: { readonly hold: Hold | null };
   readonly round: Rounding;
   readonly batch: BatchAnswer;
+  readonly batches: readonly BatchAnswer[];
 }
 export type Kind = keyof Questions;
 

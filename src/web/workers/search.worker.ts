@@ -9,7 +9,7 @@ import {
   type Work,
 } from '#core/balance';
 import type { Ingredient } from '#core/ingredient';
-import { planBatch } from '#core/batch';
+import { planBatch, type BatchAnswer } from '#core/batch';
 import { stepHold, type HoldRequest } from '#core/emulsion';
 import { drive } from './drive';
 import type { Answers, FromWorker, Kind, Questions, ToWorker } from './protocol';
@@ -27,6 +27,8 @@ function workFor(kind: Kind, question: Questions[Kind]): Work<Answers[Kind]> {
       return formulateAndRound(question as Questions['formulate']);
     case 'batch':
       return planBatch(question as Questions['batch']);
+    case 'batches':
+      return planAll(question as Questions['batches']);
     case 'hold':
       return holdWork(question as Questions['hold']);
     case 'round': {
@@ -73,6 +75,15 @@ function* holdWork(request: HoldRequest): Work<Answers['hold']> {
     if (step.done) return { hold: step.value };
     yield { done: step.value, total: 1 };
   }
+}
+
+function* planAll(requests: Questions['batches']): Work<Answers['batches']> {
+  const answers: BatchAnswer[] = [];
+  for (const [index, request] of requests.entries()) {
+    yield { done: index, total: requests.length };
+    answers.push(yield* planBatch(request));
+  }
+  return answers;
 }
 
 function* once<T>(work: () => T): Work<T> {

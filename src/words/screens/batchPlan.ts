@@ -65,7 +65,7 @@ export const batchPlanWords = {
   mademlMade: (madeMl: string) => `, ${madeMl} made`,
   theTestedAmounts: ': the tested amounts ×',
   scalefactorFloorPortionsOfPortionml: (scaleFactor: string, floor: number, portionMl: number) =>
-    `${scaleFactor}, ${floor} portions of ${portionMl} ml.`,
+    floor === 0 ? `${scaleFactor}.` : `${scaleFactor}, ${floor} portions of ${portionMl} ml.`,
   nameRunsOutFirstGrams: (name: string, grams: string) => ` ${name} runs out first: ${grams} on hand.`,
   amountsOfTheBatch: 'Amounts of the batch',
   addition: 'Addition',
@@ -111,7 +111,22 @@ export const batchPlanWords = {
   aDayOfTheCalendar: 'A day of the calendar.',
   oneLoad: 'one load',
   lengthLoads: (length: number) => `${length} loads`,
-  takeItOnFormOf: (form: string, number: number) => `Take it on: ${form} of v${number}`,
+  takeItOnFormOf: (form: string, number: number, endings: number) =>
+    `Take it on: ${form} of v${number}${endings === 0 ? '' : endings === 1 ? ' and one ending' : ` and ${endings} endings`}`,
+  splitInto: 'Split it',
+  madeOncePouredOn: (name: string) => `${name} is made once; so much of it goes on into each:`,
+  plain: 'Stays as it is',
+  nothing: 'nothing',
+  ofIt: 'of it',
+  litresInto: (name: string) => `Litres into ${name}`,
+  litresOfBase: 'Litres of the base, such as 2.',
+  comesTo: (volume: string, loads: number) =>
+    `Comes to ${volume}${loads === 1 ? '' : ` in ${loads} loads`}:`,
+  outOf: (volume: string, name: string) => `${volume} of ${name}`,
+  morePouredThanMade: (volume: string) => `${volume} more goes on than comes out.`,
+  makeSoMuch: (volume: string) => `Make ${volume}`,
+  saveItFirst: 'goes on from it, but no saved version does: save one there.',
+  hasAnother: (has: number, version: number) => `goes on from v${has}: it has to take v${version} over first.`,
   notWrittenDownError: (error: string) => `Not written down. ${error}`,
   jarStrip: 'Jar strip',
   tapeItUprightOnThe: (number: number) =>

@@ -9,6 +9,7 @@ export const paperWords = spoken('paper', {
   n5COrBelow: '5 °C or below',
   coolDarkClosed: 'Cool, dark, closed',
   dressing: 'Dressing',
+  theBase: (name: string, number: string): string => `${name}, batch ${number}`,
   plannedOnly: (day: string) => `${day} (planned)`,
   weighOut: 'Weigh out',
   loadPartOfLength: (part: number, length: number) => `Load ${part} of ${length}`,

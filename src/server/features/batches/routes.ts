@@ -14,7 +14,8 @@ import { answersWords } from '#words/screens/answers';
 import { ApiError, parse } from '../../http/apiError';
 import { vouchedReading } from '../../http/vouched';
 import type { LiveHub } from '../../live/hub';
-import type { BatchOutcome, BatchStore } from './store';
+import type { BatchOutcome } from './refusal';
+import type { BatchStore } from './store';
 
 /** Batches: taken on from a version, weighed load by load, combined, recorded. */
 export function batchRoutes(store: BatchStore, hub: LiveHub, instruments: readonly InstrumentInfo[]): Router {

@@ -1,28 +1,22 @@
 import { and, asc, desc, eq, gte, lte, sql } from 'drizzle-orm';
 import { SHAPE } from '#contract';
-import type { BatchList, BatchRecord, Combine, NewBatch, NewBatchEvent, TrialBatch } from '#contract';
-import {
-  isEnough,
-  isWeighed,
-  madeMl,
-  signProblem,
-  keepUntilProblem,
-  type BatchEvent,
-  type SignProblem,
-  type UseByProblem,
-} from '#core/batch';
+import type {
+  BatchList,
+  BatchRecord,
+  Combine,
+  NewBatch,
+  NewBatchEvent,
+  NewEnding,
+  TrialBatch,
+} from '#contract';
+import { isEnough, isWeighed, madeMl, type BatchEvent } from '#core/batch';
 import type { FormulaId } from '#core/formula';
 import { merged, stepStates, trialLines } from '#core/trial';
 import { lockInside, type Database } from '../../db/client';
 import { batchEvents, batches, trials, versions } from '../../db/schema';
+import { refusal, type BatchOutcome } from './refusal';
 import { wholeBatches } from './whole';
 import { TrialStore } from '../trials/store';
-
-export type BatchOutcome =
-  | { readonly status: 'recorded'; readonly batch: BatchRecord }
-  | { readonly status: 'no-version' | 'no-batch' | 'id-taken' | 'not-weighed' | 'closed' }
-  | { readonly status: 'unsigned'; readonly problem: SignProblem }
-  | { readonly status: 'use-by'; readonly problem: UseByProblem };
 
 const MOST_AT_ONCE = 50;
 const MOST_DAYS = 8;
@@ -89,6 +83,15 @@ export class BatchStore {
     );
   }
 
+  /** What goes on from it, in its order. */
+  async endingsOf(id: string): Promise<BatchRecord[]> {
+    return wholeBatches(
+      this.db,
+      this.jars,
+      await this.db.select().from(batches).where(eq(batches.baseId, id)).orderBy(asc(batches.place)),
+    );
+  }
+
   /** In short, newest first, a page at a time. */
   async ofFormula(formulaId: FormulaId, offset: number): Promise<BatchList> {
     const rows = await this.db
@@ -127,7 +130,7 @@ export class BatchStore {
   }
 
   private async beginInside(batch: NewBatch): Promise<BatchOutcome> {
-    const { id, formulaId, version, day, plan, loads, needMl, by } = batch;
+    const { id, formulaId, version, day, needMl, endings = [] } = batch;
     const known = await this.get(id);
     if (known)
       return known.formulaId === formulaId && known.version === version
@@ -140,13 +143,32 @@ export class BatchStore {
       if (there.length > 0 && isEnough(madeMl(there), needMl))
         return { status: 'recorded', batch: there.at(-1)! };
     }
+    const all = [batch, ...endings];
+    const jarIds = all.flatMap(({ loads }) => loads.map(({ trialId }) => trialId));
+    const ids = all.map((one) => one.id);
+    if (new Set([...ids, ...jarIds]).size < ids.length + jarIds.length) return { status: 'id-taken' };
+    if ((await this.jars.byIds(jarIds)).length > 0) return { status: 'id-taken' };
+    for (const one of endings) if (await this.get(one.id)) return { status: 'id-taken' };
+    for (const one of all)
+      if (!(await this.hasVersion(one.formulaId, one.version))) return { status: 'no-version' };
+    await this.insert(batch, null, { day, by: batch.by });
+    for (const ending of endings) await this.insert(ending, id, { day, by: batch.by });
+    return { status: 'recorded', batch: (await this.get(id))! };
+  }
+
+  private async hasVersion(formulaId: FormulaId, version: number): Promise<boolean> {
     const [found] = await this.db
       .select({ number: versions.number })
       .from(versions)
       .where(sql`${versions.formulaId} = ${formulaId} and ${versions.number} = ${version}`);
-    if (!found) return { status: 'no-version' };
-    if ((await this.jars.byIds(loads.map(({ trialId }) => trialId))).length > 0)
-      return { status: 'id-taken' };
+    return found !== undefined;
+  }
+
+  private async insert(
+    { id, formulaId, version, plan, loads }: NewEnding,
+    baseId: string | null,
+    { day, by }: Pick<NewBatch, 'day' | 'by'>,
+  ): Promise<void> {
     const createdAt = this.now().toISOString();
     const [last] = await this.db
       .select({ place: sql<number>`coalesce(max(${batches.place}), 0)` })
@@ -155,7 +177,7 @@ export class BatchStore {
     const place = Number(last!.place) + 1;
     await this.db
       .insert(batches)
-      .values({ id, formulaId, version, day, place, plan, shape: SHAPE, by, createdAt });
+      .values({ id, formulaId, version, day, place, plan, baseId, shape: SHAPE, by, createdAt });
     await this.db.insert(trials).values(
       loads.map(({ trialId, making }, i) => ({
         id: trialId,
@@ -171,7 +193,6 @@ export class BatchStore {
         batch: { batchId: id, role: 'load', load: i + 1, of: loads.length } satisfies TrialBatch,
       })),
     );
-    return { status: 'recorded', batch: (await this.get(id))! };
   }
 
   /** The same event sent again is no second event. */
@@ -247,30 +268,5 @@ export class BatchStore {
     const [row] = await this.db.select().from(batchEvents).where(eq(batchEvents.id, id));
     if (row?.batchId !== batchId) return { status: 'id-taken' };
     return { status: 'recorded', batch: (await this.get(batchId))! };
-  }
-}
-
-/** Why an event may not be recorded; null: it may. */
-function refusal({ plan, events, state }: BatchRecord, event: NewBatchEvent['event']): BatchOutcome | null {
-  switch (event.kind) {
-    case 'signed': {
-      const problem = signProblem(state, events, event.name);
-      return problem ? { status: 'unsigned', problem } : null;
-    }
-    case 'use-by': {
-      const problem = keepUntilProblem(plan.keeping, event);
-      return problem ? { status: 'use-by', problem } : null;
-    }
-    case 'called-off':
-      return state === 'signed' ? { status: 'closed' } : null;
-    // A record that was signed is only ever added to in words, or corrected as a whole.
-    case 'verdict':
-      return state === 'signed' || state === 'called-off' ? { status: 'closed' } : null;
-    case 'lot':
-    case 'temperature':
-    case 'hand-work':
-    case 'noted':
-    case 'corrected':
-      return null;
   }
 }

@@ -1,7 +1,8 @@
 import { asc, inArray, sql } from 'drizzle-orm';
-import type { BatchEventRecord, BatchRecord, TrialBatch, TrialRecord } from '#contract';
+import type { BaseOfBatch, BatchEventRecord, BatchRecord, TrialBatch, TrialRecord } from '#contract';
 import { planOfRow } from '#contract';
 import { batchNumber, batchStateOf } from '#core/batch';
+import { keepUntilOf } from '#kitchen/paper';
 import type { Database } from '../../db/client';
 import { batchEvents, batches, formulas, trials } from '../../db/schema';
 import type { TrialStore } from '../trials/store';
@@ -32,7 +33,8 @@ export async function wholeBatches(
     .from(formulas)
     .where(inArray(formulas.id, [...new Set(rows.map(({ formulaId }) => formulaId))]));
   const nameOf = new Map(names.map(({ id, name }) => [id, name]));
-  return rows.map(({ place, createdAt, shape, ...row }): BatchRecord => {
+  const bases = await basesOf(db, jarStore, rows);
+  return rows.map(({ place, createdAt, shape, baseId, ...row }): BatchRecord => {
     const own = jars.filter(({ batch }) => batch?.batchId === row.id);
     const loads = own.filter(isLoad).sort((a, b) => a.batch.load - b.batch.load);
     const log = events
@@ -46,6 +48,7 @@ export async function wholeBatches(
       plan: planOfRow({ shape, plan: row.plan }),
       number: batchNumber(row.day, place),
       formulaName: nameOf.get(row.formulaId) ?? null,
+      base: baseId === null ? null : (bases.get(baseId) ?? null),
       at: isoTime(createdAt),
       state: batchStateOf(making, log),
       loads,
@@ -53,6 +56,35 @@ export async function wholeBatches(
       events: log,
     };
   });
+}
+
+/** What they go on from, each as it stands by its own record. A base was there before what goes on from it. */
+async function basesOf(
+  db: Database,
+  jarStore: TrialStore,
+  rows: readonly BatchRow[],
+): Promise<ReadonlyMap<string, BaseOfBatch>> {
+  const ids = [...new Set(rows.flatMap(({ baseId }) => (baseId === null ? [] : [baseId])))];
+  if (ids.length === 0) return new Map();
+  const found = await wholeBatches(
+    db,
+    jarStore,
+    await db.select().from(batches).where(inArray(batches.id, ids)),
+  );
+  return new Map(
+    found.map((base) => [
+      base.id,
+      {
+        batchId: base.id,
+        number: base.number,
+        formulaId: base.formulaId,
+        formulaName: base.formulaName,
+        version: base.version,
+        state: base.state,
+        useBy: keepUntilOf(base).day,
+      },
+    ]),
+  );
 }
 
 const isLoad = (trial: TrialRecord): trial is TrialRecord & { batch: TrialBatch } =>

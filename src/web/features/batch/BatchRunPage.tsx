@@ -9,6 +9,7 @@ import { NameTape } from '../../parts/FormulaPage';
 import { FormulaStages } from '../../parts/FormulaStages';
 import { Loading, Trouble } from '../../parts/PageState';
 import { BatchLog } from './BatchLog';
+import { BatchFamily } from './BatchFamily';
 import { FinishBatch } from './FinishBatch';
 import { HandWork } from './HandWork';
 import { Lots } from './Lots';
@@ -62,6 +63,7 @@ function Run({ batch }: { batch: BatchRecord }) {
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_360px]">
         <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
+          <BatchFamily batch={batch} />
           <RunLoads batch={batch} />
           {batch.whole && <FinishBatch batch={batch} whole={batch.whole} />}
           {!closed && batch.whole && <SignBatch batch={batch} />}

@@ -141,6 +141,7 @@ function DayRow({ batch }: { batch: BatchRecord }) {
       </th>
       <td className="min-w-56 pr-3">
         {batch.formulaName ?? batchRunWords.dressing} v{batch.version}
+        {batch.base && <span className="text-quiet">, {batchRunWords.fromBatch(batch.base.number)}</span>}
         {plan.versionState !== 'proven' && <span className="text-quiet">, {plan.versionState}</span>}
       </td>
       <td className="pr-3 whitespace-nowrap">{formatVolume(plan.yieldMl, settings)}</td>

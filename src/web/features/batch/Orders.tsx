@@ -5,7 +5,7 @@ import type { FormulaId } from '#core/formula';
 import { ordersByVersion } from '#core/batch';
 import { batchPlanWords } from '#words/screens/batchPlan';
 import { useFormulasById } from '../../data/shelf';
-import { useStandingsOf } from '../../data/standings';
+import { useStandingsOf } from '../../data/ofEach';
 import { NextStep } from '../../parts/NextStep';
 import { Alert } from '../../ui/Alert';
 import { sayError } from '../../data/kitchenApi';

@@ -19,13 +19,21 @@ import type { Kitchen } from '#kitchen/reading';
 import { inSentence } from '#words/numbers';
 import { batchPlanWords } from '#words/screens/batchPlan';
 import { ChoiceField, TextField } from '../../form/fields';
-import { TARGET_KINDS, TARGET_WORDS, type BatchDraft, type DraftProblems, type TargetKind } from './draft';
+import {
+  TARGET_KINDS,
+  TARGET_WORDS,
+  type BatchDraft,
+  type DraftProblems,
+  type SetDraft,
+  type TargetKind,
+} from './draft';
+import { ANY, draftOfForm, formOf, NONE, USUAL, type PlanForm } from './planForm';
 import { useShortcuts } from '../../ui/shortcuts';
 import { openVessels } from '#kitchen/batch';
 
 interface PlanFieldsProps {
   readonly draft: BatchDraft;
-  readonly setDraft: (patch: Partial<BatchDraft>) => void;
+  readonly setDraft: SetDraft;
   readonly versions: readonly { readonly number: number; readonly state: VersionState }[];
   readonly version: VersionRecord;
   readonly lines: readonly BatchLine[];
@@ -46,9 +54,6 @@ const LOADS_WORDS = {
   equal: batchPlanWords.equalLoads,
   'full-and-rest': batchPlanWords.fullLoadsThenTheRest,
 } as const;
-const ANY = 'any';
-const USUAL = 'usual';
-const NONE = 'none';
 
 /**
  * What a batch is planned from; every choice has a sensible start. The form's draft is kept in the address, so
@@ -71,6 +76,16 @@ export function PlanFields(props: PlanFieldsProps) {
   }, [form, setDraft]);
   const kind = watch('kind');
   const fields = useRef<HTMLElement>(null);
+  // A button elsewhere may say how much, too; what is being typed here goes before it.
+  const { amount, kind: drafted } = draft;
+  useEffect(() => {
+    if (fields.current?.contains(document.activeElement)) return;
+    for (const [name, value] of [
+      ['amount', amount],
+      ['kind', drafted],
+    ] as const)
+      if (form.getValues(name) !== value) form.setValue(name, value);
+  }, [amount, drafted, form]);
   useShortcuts([
     {
       keys: ['a'],
@@ -265,32 +280,4 @@ function ToolAndVessels({ control, draft, request, kitchen: { vessels } }: Bound
       />
     </>
   );
-}
-
-/** The draft as its fields hold it: every choice has a value of its own for "not chosen". */
-type PlanForm = Omit<BatchDraft, 'version' | 'tool'> & { readonly version: string; readonly tool: string };
-
-const formOf = (draft: BatchDraft, version: number, request: BatchRequest | null): PlanForm => ({
-  ...draft,
-  version: String(version),
-  thing: draft.thing || ANY,
-  tool: draft.tool ?? USUAL,
-  vesselId: draft.vesselId || USUAL,
-  storageId: draft.storageId || (request?.storage?.id ?? NONE),
-});
-
-/** Only the field that was touched: what is usual must stay unsaid. */
-function draftOfForm(name: string, values: PlanForm): Partial<BatchDraft> {
-  switch (name) {
-    case 'version':
-      return { version: Number(values.version) };
-    case 'thing':
-      return { thing: values.thing === ANY ? '' : values.thing };
-    case 'tool':
-      return { tool: TOOLS.find((tool) => tool === values.tool) ?? null };
-    case 'vesselId':
-      return { vesselId: values.vesselId === USUAL ? '' : values.vesselId };
-    default:
-      return { [name]: values[name as keyof PlanForm] };
-  }
 }

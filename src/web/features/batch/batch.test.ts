@@ -4,13 +4,13 @@ import { finish } from '#core/balance';
 import { planBatch } from '#core/batch';
 import { emptyFormula, type AdditionId, type FormulaId } from '#core/formula';
 import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
-import { DEFAULT_VESSEL_ID, STARTING_VESSELS } from '#core/vessel';
+import { DEFAULT_VESSEL_ID } from '#core/vessel';
 import { batchRequestOf, newBatchOf, readVersion, usualChoices } from '#kitchen/batch';
 import { addTyped } from '#kitchen/edits';
-import type { Kitchen } from '#kitchen/reading';
 import { draftFrom, sayTarget, targetOf } from './draft';
 import { keepUntilOf, labelOf, madeOn, pullSheetOf, sheetOf } from '#kitchen/paper';
 import { pullOfBatches } from '#kitchen/batch';
+import { bareKitchen, batchRecordOf } from '../../../kitchen/batch/testing';
 
 const draft = (query: string) => draftFrom(new URLSearchParams(query));
 const target = (query: string) => targetOf(draft(query), 30);
@@ -99,13 +99,10 @@ const context = {
   decimalSign: 'point',
 } as const;
 let ids = 0;
-const kitchen: Kitchen = {
+const kitchen = bareKitchen({
   settings: { ...DEFAULT_SETTINGS, kitchenName: 'Tarn House' },
-  vessels: STARTING_VESSELS,
-  catalogue: REFERENCE_CATALOGUE,
   pantry: { vin_cider5: { ...EMPTY_PANTRY_ENTRY, onHandG: 200, price: 4, packMassG: 1000 } },
-  own: { measures: [], cookId: null } as unknown as Kitchen['own'],
-};
+});
 
 function batchOf(volumeMl: number): BatchRecord {
   const at = '2026-11-26T09:00:00.000Z';
@@ -145,33 +142,7 @@ function batchOf(volumeMl: number): BatchRecord {
     read,
     kitchen.pantry,
   );
-  return {
-    id: 'b1',
-    number: '20261201-01',
-    formulaId: about.formulaId,
-    formulaName: 'House',
-    version: 2,
-    day: '2026-12-01',
-    plan: batch.plan,
-    by: batch.by,
-    at,
-    state: 'planned',
-    whole: null,
-    events: [],
-    loads: batch.loads.map(({ trialId, making }, i) => ({
-      id: trialId,
-      formulaId: about.formulaId,
-      version: 2,
-      vesselId: batch.plan.mixingVesselId,
-      styleId: null,
-      lines: [],
-      making,
-      by: batch.by,
-      at,
-      events: [],
-      batch: { batchId: 'b1', role: 'load', load: i + 1, of: batch.loads.length },
-    })),
-  };
+  return batchRecordOf(batch);
 }
 
 describe('a batch on paper', () => {

@@ -1,4 +1,5 @@
 /** What is being planned, kept in the address: a reload or a link brings it back. */
+import { useCallback, useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import {
   LOADS_AS,
@@ -43,6 +44,8 @@ export interface BatchDraft {
   readonly loadsAs: LoadsAs;
   readonly storageId: string;
   readonly startC: string;
+  /** What is poured on into which formula, as typed, litres: "herbs:2|creamy:1.5". */
+  readonly split: string;
 }
 
 const KEYS = {
@@ -60,6 +63,7 @@ const KEYS = {
   loadsAs: 'loads',
   storageId: 'store',
   startC: 'start',
+  split: 'split',
 } as const satisfies Record<keyof BatchDraft, string>;
 
 const oneOf = <T extends string>(all: readonly T[], text: string | null): T | null =>
@@ -85,27 +89,58 @@ export function draftFrom(search: URLSearchParams): BatchDraft {
     loadsAs: oneOf(LOADS_AS, search.get(KEYS.loadsAs)) ?? 'equal',
     storageId: text('storageId', ''),
     startC: text('startC', ''),
+    split: text('split', ''),
   };
 }
 
-export function useBatchDraft(): readonly [BatchDraft, (patch: Partial<BatchDraft>) => void] {
+/** Formula by formula what was typed for it. */
+export const splitOfDraft = ({ split }: Pick<BatchDraft, 'split'>): ReadonlyMap<string, string> =>
+  new Map(
+    split.split('|').flatMap((part): [string, string][] => {
+      const at = part.indexOf(':');
+      return at > 0 ? [[part.slice(0, at), part.slice(at + 1)]] : [];
+    }),
+  );
+
+export const splitWith = (draft: Pick<BatchDraft, 'split'>, formulaId: string, text: string): string =>
+  [...new Map([...splitOfDraft(draft), [formulaId, text.replaceAll('|', '')]])]
+    .filter(([, typed]) => typed !== '')
+    .map(([id, typed]) => `${id}:${typed}`)
+    .join('|');
+
+export type SetDraft = (patch: Partial<BatchDraft> | ((now: BatchDraft) => Partial<BatchDraft>)) => void;
+
+export function useBatchDraft(): readonly [BatchDraft, SetDraft] {
   const [search, setSearch] = useSearchParams();
-  const set = (patch: Partial<BatchDraft>): void => {
-    setSearch(
-      (before) => {
-        const next = new URLSearchParams(before);
-        for (const [key, value] of Object.entries(patch)) {
-          const name = KEYS[key as keyof BatchDraft];
-          if (value === null || value === '') next.delete(name);
-          else next.set(name, String(value));
-        }
-        // Emptied is not the same as never typed.
-        if (patch.amount === '') next.set(KEYS.amount, '');
-        return next;
-      },
-      { replace: true },
-    );
-  };
+  // Two fields may be typed in before the address is drawn anew: the second goes on from the first.
+  const latest = useRef(search);
+  const onTheWay = useRef<readonly string[]>([]);
+  useEffect(() => {
+    const own = onTheWay.current.indexOf(search.toString());
+    onTheWay.current = onTheWay.current.slice(own + 1);
+    // An address from elsewhere, a link or Back, goes before what was typed.
+    if (own < 0) {
+      latest.current = search;
+      onTheWay.current = [];
+    }
+  }, [search]);
+  const set = useCallback<SetDraft>(
+    (change) => {
+      const patch = typeof change === 'function' ? change(draftFrom(latest.current)) : change;
+      const next = new URLSearchParams(latest.current);
+      for (const [key, value] of Object.entries(patch)) {
+        const name = KEYS[key as keyof BatchDraft];
+        if (value === null || value === '') next.delete(name);
+        else next.set(name, String(value));
+      }
+      // Emptied is not the same as never typed.
+      if (patch.amount === '') next.set(KEYS.amount, '');
+      latest.current = next;
+      onTheWay.current = [...onTheWay.current, next.toString()];
+      setSearch(next, { replace: true });
+    },
+    [setSearch],
+  );
   return [draftFrom(search), set];
 }
 

@@ -21,7 +21,13 @@ export interface BatchPlanning {
 }
 
 /** The version read with this kitchen's things, and planned away from the page. */
-export function useBatchPlan(version: VersionRecord, draft: BatchDraft, kitchen: Kitchen): BatchPlanning {
+export function useBatchPlan(
+  version: VersionRecord,
+  draft: BatchDraft,
+  kitchen: Kitchen,
+  /** Of what comes out, what goes on into other dressings, ml. */
+  pouredOnMl: number,
+): BatchPlanning {
   const { settings, pantry } = kitchen;
   const styles = useStyles();
   const read = useMemo(() => readVersion(version, kitchen), [version, kitchen]);
@@ -40,8 +46,8 @@ export function useBatchPlan(version: VersionRecord, draft: BatchDraft, kitchen:
       : { ...problems, startC: batchPlanWords.fromLowToHighC(START_LIMITS_C.from, START_LIMITS_C.to) };
     if (!target || !startFits || read.lines.length === 0) return { request: null, problems: all };
     const request = batchRequestOf(version, read, { ...now, target, startC }, kitchen, stock, style);
-    return { request, problems: all };
-  }, [asked, settings, version, read, kitchen, stock, style]);
+    return { request: pouredOnMl > 0 ? { ...request, pouredOnMl } : request, problems: all };
+  }, [asked, settings, version, read, kitchen, stock, style, pouredOnMl]);
   const { search, stop, again } = useSearch('batch', found.request);
   return { ...found, search, stop, again, read };
 }

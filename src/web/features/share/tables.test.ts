@@ -140,6 +140,7 @@ describe('tables of the kitchen come back whole', () => {
       number: '20261126-01',
       formulaId: jar!.formulaId,
       formulaName: '+1',
+      base: null,
       version: 1,
       day: '2026-11-26',
       by: jar!.by,
