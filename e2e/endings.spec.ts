@@ -117,4 +117,24 @@ test('one base, three endings: composed, made once, split, weighed in one go, ea
   await expect(
     page.getByTestId('day-batches').getByRole('row', { name: /Sesame.*from \d{8}-\d\d/ }),
   ).toBeVisible();
+
+  // A day that serves two of them: the plan sees the base they share.
+  await page.goto('/plan?day=2031-06-21');
+  await page.getByLabel(/^At/).fill('12:00');
+  await page.getByRole('button', { name: 'Add the service' }).click();
+  for (const dressing of ['Creamy', 'With herbs']) {
+    await page.getByRole('combobox', { name: 'Dressing' }).click();
+    await page.getByRole('option', { name: dressing }).click();
+    await page.getByRole('button', { name: 'Add the dish' }).click();
+    await expect(page.getByTestId('day-needs')).toContainText(dressing);
+  }
+  const shared = page.getByTestId('shared-base');
+  await expect(shared).toContainText('Creamy and With herbs: all with Counter base v1.');
+  await expect(shared).toContainText(/of it once: about \d+ min less work, one bowl and tool less to wash/);
+  await expectAccessible(page);
+  await shared.getByRole('link', { name: 'Plan the base once' }).click();
+  await expect(split.getByLabel('Litres into Creamy')).not.toHaveValue('');
+  await expect(split.getByTestId('over')).toHaveCount(0);
+  await expect(page.getByLabel('For the day')).toHaveValue('2031-06-21');
+  await expect(page.getByRole('button', { name: /and 2 endings$/ })).toBeEnabled();
 });

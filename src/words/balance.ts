@@ -1,4 +1,5 @@
 /** Remedies, misses and swaps in a cook's words. Rendered here and nowhere else; amounts are given as text. */
+import { listed } from './numbers';
 import { sentencesNow, spoken } from './tongue';
 import type { Ingredient } from '#core/ingredient';
 import type { PalateKey } from '#core/palate';
@@ -26,10 +27,6 @@ const small = ({ name }: Ingredient): string => {
   const short = name.split(',')[0]!;
   return short.charAt(0).toLowerCase() + short.slice(1);
 };
-
-const listed = (words: readonly string[]): string =>
-  sentencesNow()?.listed(words) ??
-  (words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`);
 
 export const COMPLAINT_WORDS: Readonly<Record<Complaint, string>> = spoken('complaints', {
   'into-band': 'Into balance',

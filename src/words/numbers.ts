@@ -9,6 +9,11 @@ export interface NumberStyle {
 const signed = (text: string, { decimalSign }: NumberStyle): string =>
   decimalSign === 'comma' ? text.replace('.', ',') : text;
 
+/** "a, b and c". */
+export const listed = (words: readonly string[]): string =>
+  sentencesNow()?.listed(words) ??
+  (words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`);
+
 export function formatAmount(value: number, unit: 'g' | 'ml', style: NumberStyle): string {
   const decimals = unit === 'ml' && Math.abs(value) >= 9.95 ? 0 : sensibleDecimals(value);
   return `${signed(value.toFixed(decimals), style)} ${unit}`;

@@ -1,4 +1,5 @@
 /** Cautions, pH, allergens and keeping as sentences: made here and nowhere else. Short, what to do, never "safe". */
+import { listed } from './numbers';
 import { sentencesNow, spoken } from './tongue';
 import type { Ingredient } from '#core/ingredient';
 import {
@@ -16,8 +17,6 @@ import {
   type SafetyRecord,
 } from '#core/safety';
 
-const listed = (words: readonly string[]): string =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 /** "Garlic, raw, peeled" is garlic in a sentence. */
 const shortOf = ({ name }: Named): string => {

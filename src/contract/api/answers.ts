@@ -155,7 +155,9 @@ export const batchRecordSchema: z.ZodType<BatchRecord> = z.strictObject({
       state: z.enum(BATCH_STATES),
       useBy: daySchema,
     })
-    .nullable(),
+    .nullable()
+    // Records of an older release know of no base.
+    .default(null),
   by: bySchema,
   at: moment,
   state: z.enum(BATCH_STATES),

@@ -33,6 +33,7 @@ export {
 export { pullListOf, type PullLine, type PullList, type StockFacts } from './pullList';
 export { endingTarget, massPerMl, splitOf, type Split } from './split';
 export { ENOUGH_LOSS, ROUNDINGS, type RoundingKind } from './roundLoads';
+export { sharedBases, type DressingOfTheDay, type SharedBase } from './sharedBases';
 export { snapshotOf, type BatchSnapshot } from './snapshot';
 export { spreadOver, type OpenLoad, type SpreadTargets } from './spread';
 export { batchSize, ordersByVersion, type BatchTarget } from './target';

@@ -153,7 +153,7 @@ export type BatchProblem =
 export type BatchAnswer = BatchPlan | { readonly status: 'cannot'; readonly problem: BatchProblem };
 
 /** Fetching, weighing and ticking off one line; estimate. */
-const WEIGH_S = 40;
+export const WEIGH_S = 40;
 const FILL_SHARE = 0.95;
 const NOTICED = 0.1;
 

@@ -4,6 +4,7 @@ import { emptyFormula, type AdditionId, type Formula, type VesselId } from '#cor
 import { madeId, measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
 import { withMade } from '#core/reckoning';
 import { madeMl } from './batchRecord';
+import { sharedBases } from './sharedBases';
 import { endingTarget, massPerMl, splitOf } from './split';
 import { lineOf, planOf, thing, vesselOf, VINAIGRETTE } from './testing';
 
@@ -121,5 +122,64 @@ describe('a base that is poured on', () => {
     expect(massPerMl([])).toBe(0);
     expect(massPerMl([{ ingredient: thing('water'), massG: 50 }])).toBeCloseTo(1, 2);
     expect(REFERENCE_CATALOGUE.has(BASE_ID)).toBe(false);
+  });
+});
+
+describe('a base that several dressings of a day have in them', () => {
+  const herbs = {
+    formulaId: 'herbs',
+    madeAs: madeId('herbs', 1),
+    lines: [baseLine(200), lineOf('parsley', 20)],
+  };
+  const creamy = {
+    formulaId: 'creamy',
+    madeAs: madeId('creamy', 1),
+    lines: [baseLine(100), lineOf('yoghurt_whole', 100)],
+  };
+  const plain = { formulaId: 'base', madeAs: BASE_ID, lines: VINAIGRETTE };
+  const of = (one: Omit<Parameters<typeof sharedBases>[0][number], 'volumeMl'>, volumeMl: number) => ({
+    ...one,
+    volumeMl,
+  });
+
+  it('is made once, as much as all of them take', () => {
+    const [shared, ...others] = sharedBases([of(herbs, 1000), of(creamy, 2000), of(plain, 500)], 0);
+    expect(others).toEqual([]);
+    expect(shared).toMatchObject({ plainMl: 500, savedWashings: 2 });
+    expect(shared!.into.map(({ formulaId }) => formulaId)).toEqual(['herbs', 'creamy']);
+    expect(shared!.totalMl).toBeCloseTo(
+      shared!.into.reduce((sum, { baseMl }) => sum + baseMl, 500),
+      9,
+    );
+    // 200 of 220 g, and half of a litre's mass, as volumes.
+    expect(shared!.into[0]!.baseMl).toBeGreaterThan(880);
+    expect(shared!.into[0]!.baseMl).toBeLessThan(950);
+    expect(shared!.into[1]!.baseMl).toBeGreaterThan(980);
+    expect(shared!.into[1]!.baseMl).toBeLessThan(1080);
+    // Five weighings, a bowl and a tool, twice: minutes, not hours.
+    expect(shared!.savedS).toBeGreaterThan(2 * (5 * 40 + 240));
+    expect(shared!.savedS).toBeLessThan(3600);
+  });
+
+  it('is what a batch of that size is poured on into, loss and all', () => {
+    const lossShare = 0.04;
+    const [shared] = sharedBases([of(herbs, 3000), of(creamy, 2000)], lossShare);
+    for (const { formulaId, baseMl } of shared!.into) {
+      const { lines, volumeMl } = formulaId === 'herbs' ? of(herbs, 3000) : of(creamy, 2000);
+      const target = endingTarget(
+        lines,
+        BASE_ID,
+        baseMl * massPerMl([{ ingredient: BASE, massG: 1 }]),
+        lossShare,
+      )!;
+      expect(planOf({ lines, target, lossShare, tool: 'whisk' }).yieldMl).toBeCloseTo(volumeMl, 3);
+    }
+  });
+
+  it('is nothing for one dressing alone, nor for those that have none', () => {
+    expect(sharedBases([of(herbs, 1000)], 0)).toEqual([]);
+    expect(sharedBases([of(herbs, 1000), of({ ...plain, madeAs: madeId('base', 2) }, 500)], 0)).toEqual([]);
+    expect(sharedBases([], 0)).toEqual([]);
+    expect(sharedBases([of(herbs, 1000), of(plain, 500)], 0)).toHaveLength(1);
   });
 });

@@ -120,13 +120,13 @@ export const batchPlanWords = {
   ofIt: 'of it',
   litresInto: (name: string) => `Litres into ${name}`,
   litresOfBase: 'Litres of the base, such as 2.',
-  comesTo: (volume: string, loads: number) =>
-    `Comes to ${volume}${loads === 1 ? '' : ` in ${loads} loads`}:`,
+  comesTo: (volume: string, loads: number) => `Comes to ${volume}${loads === 1 ? '' : ` in ${loads} loads`}:`,
   outOf: (volume: string, name: string) => `${volume} of ${name}`,
   morePouredThanMade: (volume: string) => `${volume} more goes on than comes out.`,
   makeSoMuch: (volume: string) => `Make ${volume}`,
   saveItFirst: 'goes on from it, but no saved version does: save one there.',
-  hasAnother: (has: number, version: number) => `goes on from v${has}: it has to take v${version} over first.`,
+  hasAnother: (has: number, version: number) =>
+    `goes on from v${has}: it has to take v${version} over first.`,
   notWrittenDownError: (error: string) => `Not written down. ${error}`,
   jarStrip: 'Jar strip',
   tapeItUprightOnThe: (number: number) =>

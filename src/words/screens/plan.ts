@@ -157,4 +157,10 @@ export const planWords = {
   asLastWeekForm: (form: string) => `As last week, ${form}`,
   waiting: 'waiting',
   work2: 'work',
+  oneBaseForSeveral: 'One base for several',
+  itself: 'the base as it is',
+  shareTheBase: (dressings: string, base: string) => `${dressings}: all with ${base}.`,
+  makeItOnce: (volume: string, saved: string, washings: number) =>
+    `Make ${volume} of it once: about ${saved} less work, ${washings === 1 ? 'one bowl and tool' : `${washings} bowls and tools`} less to wash (an estimate).`,
+  planTheBaseOnce: 'Plan the base once',
 };

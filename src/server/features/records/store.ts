@@ -56,9 +56,12 @@ export class RecordStore {
           report.refused.push(answersWords.batchNumberAnotherOneHas(batch.number));
           continue;
         }
-        await tx
-          .insert(batches)
-          .values({ id, formulaId, version, day, place, plan, shape: SHAPE, by, createdAt: at });
+        await tx.insert(batches).values({
+          ...{ id, formulaId, version, day, place, plan, by },
+          baseId: batch.base?.batchId ?? null,
+          shape: SHAPE,
+          createdAt: at,
+        });
         ids.add(id);
         places.set(`${day} ${place}`, id);
         report.batchesAdded += 1;

@@ -3,6 +3,7 @@ import type { PlanContent, ShelfRecord } from '#contract';
 import { formatVolume } from '#words/numbers';
 import type { Kitchen } from '#kitchen/reading';
 import { planWords } from '#words/screens/plan';
+import { SharedBases } from './SharedBases';
 import { litresFor, needsOf, useTakeOn } from './takeOn';
 import { TakeOnButton, TakenOn } from './TakenOn';
 import { nameIn } from './usePlan';
@@ -56,6 +57,12 @@ export function DayNeeds({ day, content, shelf, kitchen }: DayNeedsProps) {
           );
         })}
       </ul>
+      <SharedBases
+        day={day}
+        toMake={taking.covered.filter(({ missingMl }) => missingMl > 0)}
+        kitchen={kitchen}
+        nameOf={nameOf}
+      />
       <TakeOnButton taking={taking} />
       <Link to={`/batches?day=${day}`} className="flex min-h-8 items-center text-leaf underline">
         {planWords.batchesAndPullListOf}

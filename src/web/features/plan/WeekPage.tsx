@@ -19,6 +19,7 @@ import { SaveCalendar } from './CalendarTools';
 import { TakeOnButton, TakenOn } from './TakenOn';
 import { sayTime } from '#kitchen/day';
 import { planDay, type Asked } from '#kitchen/day';
+import { SharedBases } from './SharedBases';
 import { needsOf, useTakeOn } from './takeOn';
 import { useNow } from './useNow';
 import { useFormulasById } from '../../data/shelf';
@@ -223,6 +224,15 @@ function WeekBatches({
           </li>
         ))}
       </ul>
+      {plans.map(({ day }) => (
+        <SharedBases
+          key={day}
+          day={day}
+          toMake={taking.covered.filter((one) => one.day === day && one.missingMl > 0)}
+          kitchen={kitchen}
+          nameOf={nameOf}
+        />
+      ))}
       <TakeOnButton taking={taking} />
     </section>
   );
