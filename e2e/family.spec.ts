@@ -23,8 +23,24 @@ test('a base is gone on from in another formula, changes, and is taken over; the
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Take v2 over in the one that is behind' }).click();
   await expect(family).not.toContainText('is there', { timeout: 15_000 });
-  // Down to the first ending, and there.
+  // One tree: the formula, its versions, beneath each what goes on from it.
   await family.getByRole('treeitem', { name: 'House mayonnaise', exact: true }).focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByTestId('version-2')).toBeFocused();
+  await page.keyboard.press('End');
+  await expect(page.getByTestId('version-1')).toBeFocused();
+  // A version is compared with what stands now, and brought back, by key.
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/from=1/);
+  await page.keyboard.press('b');
+  const back = page.getByTestId('version-1').getByRole('button', { name: 'Bring back' });
+  await expect(back).toBeDisabled();
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(back).toBeEnabled();
+  await page.getByTestId('version-1').focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(family.getByRole('treeitem', { name: 'House mayonnaise', exact: true })).toBeFocused();
+  await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowDown');
   await expect(family.getByRole('treeitem', { name: /^Chive & pepper/ })).toBeFocused();
   await page.keyboard.press('Enter');

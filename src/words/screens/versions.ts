@@ -53,8 +53,9 @@ export const versionsWords = {
   madeWith: (version: number) => `in it at v${version}`,
   goesOnFrom: (version: number) => `goes on from v${version}`,
   newerIsThere: (latest: number) => `; v${latest} is there`,
-  nothingGoesOn: 'No other formula goes on from it yet.',
   goOnFromIt: 'Go on from it in another formula',
+  keysOfTheTree:
+    'Arrows walk it. Enter opens a formula or compares a version with now; B brings a version back.',
   goingOn: (name: string) => `${name} +`,
   someOfIt: '200 g',
   saveAVersionFirst: 'Save a version first: what goes on from it is pinned to one.',

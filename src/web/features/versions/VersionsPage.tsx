@@ -1,37 +1,31 @@
 import { useMemo, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import type { VersionRecord } from '#contract';
 import { restoredFrom, sameContent, type Formula, type FormulaId } from '#core/formula';
-import { VERSION_STATE_WORDS, sayVersion } from '#words/version';
+import { sayVersion } from '#words/version';
 import { describeChange, namedByIngredient, sayChange } from '#words/changes';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
-import { standingOf, versionState, type Standing } from '#core/trial';
 import { versionsWords } from '#words/screens/versions';
-import { useCooksQuery, useVersionsQuery } from '../../data/kitchenApi';
+import { useVersionsQuery } from '../../data/kitchenApi';
 import { useFormulasById } from '../../data/shelf';
 import { useChoices } from '../../parts/FormulaChoice';
 import { CautionLines } from '../../parts/CautionLines';
 import { Jar } from '../../parts/drawing/Jar';
 import { jarParts } from '../../parts/drawing/jarParts';
-import { formatAmount, formatMoment, formatPercent, formatRatio } from '#words/numbers';
-import { useJars } from '../../data/jars';
+import { formatAmount, formatPercent, formatRatio } from '#words/numbers';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { useAppDispatch } from '../../sync/store';
 import { useWorking } from '../../sync/useWorking';
-import { TermOf } from '../../parts/TermOf';
-import { NextStep } from '../../parts/NextStep';
 import { formulaEdited, formulaUndone, type WorkingFormula } from '../../sync/working';
-import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { FormulaPending, NameTape } from '../../parts/FormulaPage';
 import { FormulaStages } from '../../parts/FormulaStages';
 import { useShortcuts } from '../../ui/shortcuts';
 import { aimOf, useStyles } from '../../data/styles';
-import { Family } from './Family';
 import { HoldCompare } from './HoldCompare';
+import { Lineage } from './Lineage';
 import { PalateCompare } from './PalateCompare';
-import { lineageOf, type LineageRow } from '#kitchen/reading';
 
 export function VersionsPage() {
   const id = useParams().id as FormulaId;
@@ -62,8 +56,6 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
   const { id, formula, baseVersion } = working;
   const undo = (): void => void dispatch(formulaUndone(id));
   useShortcuts([{ keys: ['mod+z'], does: versionsWords.undo, run: undo }]);
-  const rows = useMemo(() => lineageOf(versions), [versions]);
-  const { jars } = useJars(id);
   const changed = baseVersion === null || !sameContent(baseVersion.formula, formula);
   const [q, setQ] = useState('');
   const choices = useChoices(q, false);
@@ -100,53 +92,17 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,440px)_minmax(0,1fr)]">
         <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
-          <section aria-label={versionsWords.lineage} className="card p-4">
-            <div className="mb-2 flex flex-wrap items-baseline justify-between gap-2">
-              <h2 className="font-name text-lg font-bold">{versionsWords.lineage}</h2>
-              <p className="text-sm text-quiet">
-                {versionsWords.whatIs} <TermOf term="version" />
-                {versionsWords.whatIsAnd} <TermOf term="proven" />?
-              </p>
-              <Link to={`/formulas/${id}/share`} className="ml-auto text-leaf underline">
-                {versionsWords.shareIt}
-              </Link>
-              <Link to={`/side-by-side?formula=${id}`} className="text-leaf underline">
-                {versionsWords.tasteTwoSideBySide}
-              </Link>
-            </div>
-            {versions.length === 0 ? (
-              <NextStep
-                says={versionsWords.nothingFrozenYetOnCompose}
-                label={versionsWords.toCompose}
-                to={`/formulas/${working.id}/compose`}
-              />
-            ) : (
-              <ol>
-                {changed && (
-                  <li className="border-b border-rule py-2 font-semibold">
-                    {versionsWords.formulaAsItStandsNow(sayVersion(formula, baseVersion))}
-                  </li>
-                )}
-                {rows.map((row) => (
-                  <VersionRow
-                    key={row.version.number}
-                    row={row}
-                    standings={(jars ?? [])
-                      .filter((jar) => jar.version === row.version.number && jar.batch?.role !== 'load')
-                      .map((jar) => standingOf(jar.events))}
-                    isBase={row.version.number === baseVersion?.number}
-                    onCompare={() => {
-                      choose({ from: String(row.version.number), to: WORKING });
-                    }}
-                    onRestore={() => {
-                      dispatch(formulaEdited(id, restoredFrom(row.version)));
-                    }}
-                  />
-                ))}
-              </ol>
-            )}
-          </section>
-          <Family working={working} latest={versions[0]?.number ?? 0} />
+          <Lineage
+            working={working}
+            versions={versions}
+            changed={changed}
+            onCompare={(number) => {
+              choose({ from: String(number), to: WORKING });
+            }}
+            onRestore={(version) => {
+              dispatch(formulaEdited(id, restoredFrom(version)));
+            }}
+          />
         </div>
         <section aria-label={versionsWords.whatChanged} className="card min-w-0 p-4">
           <div className="mb-3 flex flex-wrap items-center gap-2">
@@ -194,67 +150,6 @@ function Versions({ working, versions }: { working: WorkingFormula; versions: re
         </section>
       </div>
     </div>
-  );
-}
-
-/** "tried, right once of 2 makings": the kitchen's own count. */
-function sayState(standings: readonly Standing[], provenAfter: number): string {
-  const { state, right, made } = versionState(standings, provenAfter);
-  if (state === 'draft') return VERSION_STATE_WORDS.draft;
-  const makings = made === 1 ? versionsWords.madeOnce : versionsWords.madeMadeTimes(made);
-  const count =
-    right === 0 ? versionsWords.notRightAsMadeYet : versionsWords.rightAsMadeRightOf(right, provenAfter);
-  return state === 'proven'
-    ? versionsWords.provenMakingsRightRightTimes(makings, right)
-    : versionsWords.triedMakingsCount(makings, count);
-}
-
-function VersionRow({
-  row,
-  standings,
-  isBase,
-  onCompare,
-  onRestore,
-}: {
-  row: LineageRow;
-  standings: readonly Standing[];
-  isBase: boolean;
-  onCompare: () => void;
-  onRestore: () => void;
-}) {
-  const { version, depth } = row;
-  const { provenAfter } = useKitchen().settings;
-  const cooks = useCooksQuery().data ?? [];
-  const cook = cooks.find(({ id }) => id === version.by.cookId);
-  return (
-    <li
-      className="grid grid-cols-[2.6rem_minmax(0,1fr)] items-center gap-x-2 sm:grid-cols-[2.6rem_minmax(0,1fr)_auto] border-b border-rule py-2"
-      style={{ paddingLeft: `${depth * 18}px` }}
-      data-testid={`version-${version.number}`}
-    >
-      <span className={`font-name font-bold ${isBase ? 'justify-self-start bg-tape px-1.5' : ''}`}>
-        v{version.number}
-      </span>
-      <span className="text-sm">
-        {sayState(standings, provenAfter)}
-        {version.parent !== null && row.branches && versionsWords.branchedFromVParent(version.parent)}
-      </span>
-      <span className="col-start-2 flex flex-wrap gap-1.5 sm:col-start-auto">
-        <Button onClick={onCompare}>{versionsWords.compare}</Button>
-        <Button
-          onClick={onRestore}
-          disabled={isBase}
-          title={isBase ? versionsWords.theWorkingChangesGrowFrom : undefined}
-        >
-          {versionsWords.bringBack}
-        </Button>
-      </span>
-      <span className="col-span-2 col-start-2 text-sm text-quiet">
-        <time dateTime={version.createdAt}>{formatMoment(version.createdAt)}</time>
-        {cook && versionsWords.byName(cook.name)}
-        {version.note && `: ${version.note}`}
-      </span>
-    </li>
   );
 }
 
