@@ -19,6 +19,7 @@ const CORE_ORDER = [
   'batch',
   'paper',
   'service',
+  'dish',
   'interchange',
 ];
 

@@ -10,6 +10,7 @@ import { TOOLS } from '#core/formula';
 import { stageTexts } from '#core/interchange';
 import { commandLineWords } from '#words/screens/commandLine';
 import { printResult } from './printResult';
+import { dishAskOf, dishOfText } from './reckonDish';
 import { formulateFrom, ingredientNamed, mend, rounded, swap, UnknownIngredient } from './reckonBalance';
 import { batchFrom, CannotPlan, readTarget } from './reckonBatch';
 import { holdOfText } from './reckonHold';
@@ -50,6 +51,9 @@ function parsed() {
         'hold-back': { type: 'boolean', default: false },
         formulate: { type: 'string' },
         pours: { type: 'string' },
+        dish: { type: 'string' },
+        dressed: { type: 'string', default: 'normally' },
+        minutes: { type: 'string' },
         help: { type: 'boolean', default: false },
       },
       allowPositionals: true,
@@ -190,6 +194,7 @@ function stage(text: string, round: RoundTo | null) {
     ...holdAsked(portions, unread),
     ...(round ? { rounded: rounded(portions, round) } : {}),
     ...batchAsked(portions, style, round),
+    ...dishAsked(portions),
   };
   return { result, said: { ...result, ...asked }, isAsked: Object.keys(asked).length > 0 };
 }
@@ -207,6 +212,14 @@ function measured(
   return number >= low && number <= high
     ? number
     : fail(commandLineWords.nameIsLowToHigh(name, low, high, unit, unit, text));
+}
+
+/** Standard input may be the dressing: a file of the dish is read once for all stages. */
+const dishText = values.dish === undefined ? null : input(values.dish);
+function dishAsked(portions: ReturnType<typeof portionsOf>) {
+  if (dishText === null) return {};
+  const said = dishAskOf(dishText, spoonSystem(), values.dressed, values.minutes);
+  return typeof said === 'string' ? fail(said) : { dish: dishOfText(portions, said) };
 }
 
 function batchAsked(portions: ReturnType<typeof portionsOf>, style: Style | null, round: RoundTo | null) {

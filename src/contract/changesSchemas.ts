@@ -2,7 +2,8 @@
 import { z } from 'zod';
 import type { Change } from '#core/document';
 import { daySchema } from './batch';
-import { ingredientIdSchema, vesselIdSchema } from './formula';
+import { dishesContentSchema } from './dishes';
+import { formulaIdSchema, ingredientIdSchema, vesselIdSchema } from './formula';
 import {
   cookSchema,
   ingredientRowSchema,
@@ -28,6 +29,7 @@ export const SHARED_SCHEMAS: { readonly [K in SharedKind]: Checked<SharedDoc[K]>
   style: { id: anyId, doc: styleSchema.nullable() },
   ingredient: { id: ingredientIdSchema, doc: ingredientRowSchema.nullable() },
   cook: { id: anyId, doc: cookSchema.nullable() },
+  dishes: { id: formulaIdSchema, doc: dishesContentSchema },
 };
 export const sharedKindSchema = z.enum(SHARED_KINDS as [SharedKind, ...SharedKind[]]);
 

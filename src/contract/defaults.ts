@@ -4,6 +4,7 @@ import { MAKINGS_THAT_PROVE } from '#core/trial';
 import { DEFAULT_SMALL_MEASURES } from '#core/quantity';
 import type { By } from './formula';
 import type { PantryEntry, Settings } from './kitchen';
+import type { DishesContent } from './dishes';
 import type { PlanContent } from './plan';
 
 export const DEFAULT_SETTINGS: Settings = {
@@ -31,6 +32,8 @@ export const EMPTY_PANTRY_ENTRY: PantryEntry = {
   packMassG: null,
   bottle: { label: '', acidityGPer100Ml: null, ph: null, openedOn: null, useBy: null },
 };
+
+export const EMPTY_DISHES: DishesContent = { dishes: [] };
 
 export const NOBODY: By = { cookId: null, deviceId: '' };
 

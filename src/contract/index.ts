@@ -1,5 +1,12 @@
 export type { News } from './news';
 export { storable } from './storable';
+export {
+  dishesContentSchema,
+  MOST_DISH_TEXT,
+  MOST_DISHES,
+  type DishesContent,
+  type KeptDish,
+} from './dishes';
 export { planOfRow, SHAPE, upgradePlanContent } from './shapes';
 export { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, EMPTY_PLAN, NOBODY } from './defaults';
 export {

@@ -6,7 +6,8 @@
 import { PLAIN, type Path, type Rules } from '#core/document';
 import type { Style } from '#core/palate';
 import type { Vessel } from '#core/vessel';
-import { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, EMPTY_PLAN } from './defaults';
+import { DEFAULT_SETTINGS, EMPTY_DISHES, EMPTY_PANTRY_ENTRY, EMPTY_PLAN } from './defaults';
+import type { DishesContent } from './dishes';
 import type { Cook, OwnIngredient, PantryEntry, Settings } from './kitchen';
 import type { PlanContent } from './plan';
 
@@ -19,6 +20,8 @@ export interface SharedDoc {
   readonly style: Style | null;
   readonly ingredient: OwnIngredient | null;
   readonly cook: Cook | null;
+  /** By the formula that they are dressed with. */
+  readonly dishes: DishesContent;
 }
 export type SharedKind = keyof SharedDoc;
 
@@ -34,6 +37,7 @@ export const SHARED_START: SharedDoc = {
   style: null,
   ingredient: null,
   cook: null,
+  dishes: EMPTY_DISHES,
 };
 export const SHARED_KINDS = Object.keys(SHARED_START) as readonly SharedKind[];
 
@@ -56,6 +60,7 @@ export const SHARED_RULES: Readonly<Record<SharedKind, Rules>> = {
   style: { whole: (path) => isAt(path, 'windows', null), either: () => false },
   ingredient: PART_BY_PART,
   cook: PLAIN,
+  dishes: PLAIN,
 };
 
 export interface SharedRecord<K extends SharedKind = SharedKind> {

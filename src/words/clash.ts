@@ -14,6 +14,7 @@ const KINDS: Readonly<Record<Kind, string>> = {
   style: 'style',
   ingredient: 'ingredient',
   cook: 'cook',
+  dishes: 'dishes',
 };
 const FIELDS: Readonly<Record<string, string>> = {
   amountText: 'amount',

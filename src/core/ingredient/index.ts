@@ -7,6 +7,7 @@ export {
   PUNGENCY_KINDS,
   STRUCTURE_CUTS,
   STRUCTURE_FAMILIES,
+  type SurfaceKind,
   TAGS,
   TRAITS,
   type Catalogue,

@@ -45,6 +45,13 @@ export const TRAITS = [
 ] as const;
 export type Trait = (typeof TRAITS)[number];
 
+/** What a dressing meets where the thing lies in a dish; see `core/dish/surfaces.ts`. */
+export const SURFACE_KINDS = [
+  ...(['tender', 'sturdy', 'shredded', 'crisp', 'watery', 'cooked', 'pulse', 'grain'] as const),
+  ...(['pasta', 'potato', 'soft', 'piece', 'bread', 'fruit', 'dry', 'fine'] as const),
+] as const;
+export type SurfaceKind = (typeof SURFACE_KINDS)[number];
+
 /** What a kitchen that entered an ingredient by hand has said of it. */
 export interface ByHand {
   /** The question which of the listed allergens are in it was answered, be it "none". */
@@ -136,6 +143,8 @@ export interface Ingredient {
   readonly emulsion: EmulsionValues | null;
   /** Its body; null: as its category, or none. */
   readonly structure: StructureValues | null;
+  /** Left out: as its category. */
+  readonly surface?: SurfaceKind;
   /** Only where it is a frozen version of another formula. */
   readonly made?: MadeOf;
 }

@@ -2,6 +2,7 @@
 import aromatic from './data/aromatic.json';
 import citrus from './data/citrus.json';
 import creamy from './data/creamy.json';
+import dish from './data/dish.json';
 import emulsifier from './data/emulsifier.json';
 import fruit from './data/fruit.json';
 import herb from './data/herb.json';
@@ -15,12 +16,13 @@ import veg from './data/veg.json';
 import vinegar from './data/vinegar.json';
 import water from './data/water.json';
 import type { Catalogue, Ingredient } from './ingredient';
-import { ingredientFromRow, type IngredientRow } from './row';
+import { fromDishRow, ingredientFromRow, type IngredientRow } from './row';
 
 const rows: readonly IngredientRow[] = [
   ...[oil, vinegar, citrus, salt, sweet].flat(),
   ...[emulsifier, creamy, thickener, savoury].flat(),
   ...[aromatic, herb, spice, fruit, veg, water].flat(),
+  ...dish.map(fromDishRow),
 ];
 
 export const REFERENCE_INGREDIENTS: readonly Ingredient[] = rows.map(ingredientFromRow);

@@ -8,6 +8,7 @@ import {
   OIL_STATES,
   STRUCTURE_CUTS,
   STRUCTURE_FAMILIES,
+  SURFACE_KINDS,
   PUNGENCY_KINDS,
   TAGS,
   TRAITS,
@@ -36,14 +37,15 @@ export interface IngredientRow {
   readonly allergensUs9: readonly string[];
   readonly allergensMayBeIn: readonly string[];
   readonly emulsifierClass: string;
-  readonly emulsifierNote: string;
+  /** What is only read stands in `notes`, for the table; a kitchen's own row has it here. */
+  readonly emulsifierNote?: string;
   readonly hazards: readonly string[];
   readonly traits?: readonly string[];
   readonly byHand?: ByHand;
   readonly keepsOpened?: boolean;
   readonly onceRinsed?: string;
   readonly strength: string;
-  readonly shelfNote: string;
+  readonly shelfNote?: string;
   readonly proteinBufferMmolPerPhPerG: number;
   readonly pungencyIndex: Readonly<Record<string, number | undefined>>;
   readonly bodyIndex: number;
@@ -57,9 +59,10 @@ export interface IngredientRow {
       })
     | undefined;
   readonly otherSweetnessSucroseGPer100G?: number;
+  readonly surface?: string;
   readonly tag: string;
   readonly comparedWith?: string;
-  readonly source: string;
+  readonly source?: string;
 }
 
 const EMULSIFIER_CLASSES = ['none', 'mild', 'good', 'strong'] as const;
@@ -87,13 +90,13 @@ export function ingredientFromRow(row: IngredientRow): Ingredient {
     allergensUs9: row.allergensUs9,
     allergensMayBeIn: row.allergensMayBeIn,
     emulsifierClass: oneOf(EMULSIFIER_CLASSES, row.emulsifierClass, row.id),
-    emulsifierNote: row.emulsifierNote,
+    emulsifierNote: row.emulsifierNote ?? '',
     hazards: row.hazards.map((hazard) => oneOf(HAZARDS, hazard, row.id)),
     traits: (row.traits ?? []).map((trait) => oneOf(TRAITS, trait, row.id)),
     ...(row.byHand ? { byHand: row.byHand } : {}),
     keepsOpened: row.keepsOpened ?? false,
     strength: row.strength,
-    shelfNote: row.shelfNote,
+    shelfNote: row.shelfNote ?? '',
     onceRinsed: (row.onceRinsed ?? null) as IngredientId | null,
     isAcidLiquid: ACID_LIQUID_CATEGORIES.has(category),
     proteinBufferMmolPerPhPerG: row.proteinBufferMmolPerPhPerG,
@@ -117,8 +120,9 @@ export function ingredientFromRow(row: IngredientRow): Ingredient {
         }
       : null,
     otherSweetnessAsSucrose: (row.otherSweetnessSucroseGPer100G ?? 0) / 100,
+    ...(row.surface === undefined ? {} : { surface: oneOf(SURFACE_KINDS, row.surface, row.id) }),
     tag: oneOf(TAGS, row.tag, row.id),
-    source: row.source,
+    source: row.source ?? '',
     comparedWith: row.comparedWith ?? null,
   };
 }
@@ -163,3 +167,40 @@ function oneOf<T extends string>(list: readonly T[], word: string, rowId: string
   if (!found) throw new Error(`Ingredient ${rowId}: “${word}” is none of ${list.join(', ')}.`);
   return found;
 }
+
+/** A thing of the dish, shorter: what is the same for nearly all of them, or follows from the rest, is left out. */
+export type DishRow = Pick<
+  IngredientRow,
+  'id' | 'name' | 'aliases' | 'category' | 'gPer100G' | 'typicalPh' | 'hazards'
+> &
+  Partial<IngredientRow> & { readonly surface: string };
+
+/** 9 a gram of fat, 4 of protein, sugar and starch, 2 of fibre, 3 of acids (EU 1169/2011, annex XIV, from memory). */
+const kcalOf = ({ gPer100G: g }: Pick<IngredientRow, 'gPer100G'>): number => {
+  const of = (...keys: readonly string[]): number => keys.reduce((sum, key) => sum + (g[key] ?? 0), 0);
+  const starch = of('otherCarbohydrate') - of('fibre');
+  return Math.round(
+    9 * of('fat') +
+      4 * (of('protein', 'sucrose', 'glucose', 'fructose', 'lactose') + starch) +
+      2 * of('fibre') +
+      3 * of('acetic', 'citric', 'lactic', 'malic', 'tartaric'),
+  );
+};
+
+/** Density, buffer and strength of a thing that is forked, not spooned. Tag: estimate. */
+export const fromDishRow = (row: DishRow): IngredientRow => ({
+  spoonDensityGPerMl: 0.5,
+  energyKcalPer100G: kcalOf(row),
+  edibleYieldFraction: 1,
+  unitWeightsG: {},
+  allergensEu14: [],
+  allergensUs9: [],
+  allergensMayBeIn: [],
+  emulsifierClass: 'none',
+  strength: 'mild',
+  proteinBufferMmolPerPhPerG: 0.5,
+  pungencyIndex: {},
+  bodyIndex: 0,
+  tag: 'from memory',
+  ...row,
+});

@@ -10,6 +10,7 @@ export {
   type PalatePortion,
   type PalateValue,
 } from './measures';
+export { sucroseEquivalentOf } from './sweetness';
 export { nutritionOf, type Nutrition } from './nutrition';
 export { formFactor } from './pungency';
 export { formulaFromStyle } from './startFromStyle';

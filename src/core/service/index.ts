@@ -8,6 +8,7 @@ export {
   type DishKind,
   type Dressed,
   type DressedEntry,
+  type DressingNeed,
 } from './dress';
 export { coldClockOf } from './outOfCold';
 export { thinningOf, WATER_SOURCES, type WaterSource } from './thinning';

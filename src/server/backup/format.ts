@@ -37,6 +37,7 @@ export const TABLES = [
   'batch_events',
   'dressings',
   'plans',
+  'formula_dishes',
   'timers',
 ] as const;
 /** What belongs to one database and its screens, not to what a kitchen keeps. */

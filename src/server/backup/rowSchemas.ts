@@ -5,6 +5,7 @@ import {
   bySchema,
   cookSchema,
   daySchema,
+  dishesContentSchema,
   formulaIdSchema,
   formulaSchema,
   ingredientIdSchema,
@@ -149,6 +150,7 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, z.ZodType>> = {
     content: z.preprocess(upgradePlanContent, planContentSchema),
     ...kept,
   }),
+  formula_dishes: z.object({ formula_id: formulaIdSchema, content: dishesContentSchema, ...kept }),
   timers: z.object({
     id,
     label: newTimerSchema.shape.label,

@@ -1,6 +1,7 @@
-/** How things that are changed on many screens are counted: what was sent twice is applied once. */
-import { integer, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
-import type { SharedKind } from '#contract';
+/** What is changed on many screens, and how such things are counted: what was sent twice is applied once. */
+import { integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
+import type { DishesContent, SharedKind } from '#contract';
+import type { FormulaId } from '#core/formula';
 
 /** How often a shared thing was changed: with formulas and plans their own rows say it. */
 export const sharedRevisions = pgTable(
@@ -19,4 +20,11 @@ export const appliedShared = pgTable('applied_shared', {
   kind: text('kind').$type<SharedKind>().notNull(),
   id: text('id').notNull(),
   createdAt: timestamp('created_at', { withTimezone: true, mode: 'string' }).notNull(),
+});
+
+/** The dishes that a formula is made for. */
+export const formulaDishes = pgTable('formula_dishes', {
+  formulaId: text('formula_id').$type<FormulaId>().primaryKey(),
+  content: jsonb('content').$type<DishesContent>().notNull(),
+  updatedAt: timestamp('updated_at', { withTimezone: true, mode: 'string' }).notNull(),
 });

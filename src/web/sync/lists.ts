@@ -18,6 +18,8 @@ export function listsWith(key: WorkKey) {
       return ['Styles'] as const;
     case 'ingredient':
       return ['Ingredients'] as const;
+    case 'dishes':
+      return [] as const;
     case 'cook':
       return ['Cooks'] as const;
   }

@@ -1,9 +1,10 @@
 /** What lies in the pantry and on the board, by its English name. What is missing keeps its English one. */
+import { BOWL } from './bowl';
 import { LARDER } from './larder';
 import { PLANTS } from './plants';
 import { POURABLES } from './pourables';
 
-export const INGREDIENTS: Readonly<Record<string, string>> = { ...POURABLES, ...LARDER, ...PLANTS };
+export const INGREDIENTS: Readonly<Record<string, string>> = { ...POURABLES, ...LARDER, ...PLANTS, ...BOWL };
 
 /** What a cook says for short, by English name. */
 export const SHORT: Readonly<Record<string, readonly string[]>> = {

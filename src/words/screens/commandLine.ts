@@ -23,7 +23,7 @@ export const commandLineWords = {
   idIsNoIngredientId: (id: string) => `“${id}” is no ingredient id of the table.`,
   thereIsNoIdIn: (id: string) => `There is no ${id} in it to swap.`,
   usageReckonJsonSpoonsSpoonsystems: (spoonSystems: string, complaints: string, styles: string) =>
-    `usage: reckon [--json] [--spoons ${spoonSystems}] [--style ID]\n              [--mend COMPLAINT [--severity 1|2] [--room 100ml] [--allow id,id]]\n              [--tool shake|whisk|frother|mortar|processor|blender|stick|stick-pro|fork [--mix 30s]\n               [--height 80mm] [--temperature 21C]]\n              [--swap id=id] [--round spoons|1g|mixed|bought]\n              [--scale-to "12 l"|"5 kg"|"60 portions"|"24 jars x 250 ml"\n               [--vessel 20l] [--loss 2%] [--hold-back]] [FILE]\n       reckon [--json] [--style ID] [--round spoons|1g|mixed] --formulate FILE.json\n       reckon --json --pours FILE.csv\nReads one addition a line ("90 ml olive oil") from FILE or standard input.\nComplaints: ${complaints}\nStyles: ${styles}`,
+    `usage: reckon [--json] [--spoons ${spoonSystems}] [--style ID]\n              [--mend COMPLAINT [--severity 1|2] [--room 100ml] [--allow id,id]]\n              [--tool shake|whisk|frother|mortar|processor|blender|stick|stick-pro|fork [--mix 30s]\n               [--height 80mm] [--temperature 21C]]\n              [--swap id=id] [--round spoons|1g|mixed|bought]\n              [--scale-to "12 l"|"5 kg"|"60 portions"|"24 jars x 250 ml"\n               [--vessel 20l] [--loss 2%] [--hold-back]]\n              [--dish FILE [--dressed lightly|normally|well] [--minutes 30]] [FILE]\n       reckon [--json] [--style ID] [--round spoons|1g|mixed] --formulate FILE.json\n       reckon --json --pours FILE.csv\nReads one addition a line ("90 ml olive oil") from FILE or standard input.\nComplaints: ${complaints}\nStyles: ${styles}`,
   reckonMessageUsage: (message: string, usage: string) => `reckon: ${message}\n${usage}\n`,
   oneFileAtATime: 'one file at a time.',
   spoonsIsNoSpoonSystem: (spoons: string) => `“${spoons}” is no spoon system.`,
@@ -47,5 +47,8 @@ export const commandLineWords = {
   swapIsNoSwapSuch: (swap: string) => `“${swap}” is no swap such as lemon_juice=vin_whitewine6.`,
   lineIsNoReading: (line: number, text: string) =>
     `line ${line}, “${text}”, is no reading: seconds and grams, such as 12.4,86.5, never back in time.`,
+  dressedIsOneOf: (dressed: string, words: string) => `--dressed is one of ${words}, not “${dressed}”.`,
+  minutesAre0To: (most: number, minutes: string) =>
+    `--minutes is 0 to ${most}, from dressing to eating, not “${minutes}”.`,
   thereIsNothingInThe: 'there is nothing in the jar to mend.',
 };

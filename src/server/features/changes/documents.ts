@@ -2,7 +2,8 @@
 import { eq } from 'drizzle-orm';
 import { planContentOf, SETTINGS_ID, SHARED_START, type SharedDoc, type SharedKind } from '#contract';
 import type { Database } from '../../db/client';
-import { cooks, ingredients, pantry, plans, settings, styles, vessels } from '../../db/schema';
+import type { FormulaId } from '#core/formula';
+import { cooks, formulaDishes, ingredients, pantry, plans, settings, styles, vessels } from '../../db/schema';
 
 interface Place<T> {
   /** Null: nobody has changed it yet, or it was taken out. */
@@ -98,6 +99,20 @@ const PLACES: Places = {
         .insert(ingredients)
         .values({ id, row, updatedAt })
         .onConflictDoUpdate({ target: ingredients.id, set: { row, updatedAt } }),
+  },
+  dishes: {
+    read: async (db, id) => {
+      const [row] = await db
+        .select()
+        .from(formulaDishes)
+        .where(eq(formulaDishes.formulaId, id as FormulaId));
+      return row?.content ?? null;
+    },
+    write: (db, id, content, { updatedAt }) =>
+      db
+        .insert(formulaDishes)
+        .values({ formulaId: id as FormulaId, content, updatedAt })
+        .onConflictDoUpdate({ target: formulaDishes.formulaId, set: { content, updatedAt } }),
   },
   cook: {
     read: async (db, id) => {

@@ -13,6 +13,7 @@ import {
   type Ingredient,
   type IngredientId,
 } from '#core/ingredient';
+import { notesOf } from '#core/ingredient/notes';
 import { structureOf } from '#core/emulsion';
 import { pantryWords } from '#words/screens/pantry';
 import { Alert } from '../../ui/Alert';
@@ -124,6 +125,7 @@ function IngredientView({
 }
 
 function Facts({ ingredient, settings }: { ingredient: Ingredient; settings: Kitchen['settings'] }) {
+  const notes = notesOf(ingredient);
   const { composition, unitWeightsG, allergensEu14, allergensUs9, allergensMayBeIn, hazards } = ingredient;
   const body = structureOf(ingredient);
   const parts = COMPONENTS.filter((key) => composition[key] > 0);
@@ -203,10 +205,10 @@ function Facts({ ingredient, settings }: { ingredient: Ingredient; settings: Kit
             ? hazards.map((hazard) => HAZARD_WORDS[hazard]).join(', ')
             : pantryWords.keepsInTheCupboard}
         </dd>
-        {ingredient.shelfNote && (
+        {notes.shelfNote && (
           <>
             <dt className="text-quiet">{pantryWords.keeps}</dt>
-            <dd>{ingredient.shelfNote}</dd>
+            <dd>{notes.shelfNote}</dd>
           </>
         )}
         {body && (
@@ -224,10 +226,10 @@ function Facts({ ingredient, settings }: { ingredient: Ingredient; settings: Kit
             </dd>
           </>
         )}
-        {ingredient.emulsifierNote && (
+        {notes.emulsifierNote && (
           <>
             <dt className="text-quiet">{pantryWords.binding}</dt>
-            <dd>{ingredient.emulsifierNote}</dd>
+            <dd>{notes.emulsifierNote}</dd>
           </>
         )}
         <dt className="text-quiet">{pantryWords.knownFrom}</dt>
@@ -247,7 +249,7 @@ function Facts({ ingredient, settings }: { ingredient: Ingredient; settings: Kit
             })}
           </ul>
           <span className="block text-sm text-quiet">
-            {ingredient.source}
+            {notes.source}
             {ingredient.comparedWith !== null && `. ${sayCompared(ingredient.comparedWith)}`}
           </span>
         </dd>

@@ -14,6 +14,7 @@ import {
   type IngredientId,
   type ThicknessClass,
 } from '#core/ingredient';
+import { notesOf } from '#core/ingredient/notes';
 import { pantryWords } from '#words/screens/pantry';
 import { Tick } from '../../ui/Tick';
 import { typedNumber } from '../../form/typed';
@@ -25,6 +26,7 @@ import { ThicknessChoice } from './ThicknessChoice';
 
 /** A row of our own that begins as a copy; it says so. */
 export function copiedRow(ingredient: Ingredient, id: string): OwnIngredient {
+  const notes = notesOf(ingredient);
   return {
     id: id as IngredientId,
     name: pantryWords.nameOurs(ingredient.name).slice(0, 120),
@@ -50,14 +52,14 @@ export function copiedRow(ingredient: Ingredient, id: string): OwnIngredient {
     allergensUs9: [...ingredient.allergensUs9],
     allergensMayBeIn: [...ingredient.allergensMayBeIn],
     emulsifierClass: ingredient.emulsifierClass,
-    emulsifierNote: ingredient.emulsifierNote,
+    emulsifierNote: notes.emulsifierNote,
     hazards: [...ingredient.hazards],
     traits: [...ingredient.traits],
     // What it was copied from may be another maker's: the question is asked anew.
     byHand: { allergensAnswered: false, phFromLabel: false, keepsUncooled: false },
     keepsOpened: ingredient.keepsOpened,
     strength: ingredient.strength,
-    shelfNote: ingredient.shelfNote,
+    shelfNote: notes.shelfNote,
     proteinBufferMmolPerPhPerG: ingredient.proteinBufferMmolPerPhPerG,
     pungencyIndex: ingredient.pungencyIndex,
     bodyIndex: ingredient.bodyIndex,

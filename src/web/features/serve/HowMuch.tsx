@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { VersionRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
-import { DISHES, dressingFor, mlPer100GOf, servingsFrom, type DressedEntry } from '#core/service';
+import { DISHES, mlPer100GOf, servingsFrom, type DressedEntry, type DressingNeed } from '#core/service';
 import { serveWords } from '#words/screens/serve';
 import { put } from '../../sync/outbox';
 import { formatAmount, formatMass, formatNumber, formatVolume } from '#words/numbers';
@@ -18,6 +18,10 @@ import type { Dish } from './dish';
 interface HowMuchProps {
   readonly dish: Dish;
   readonly own: readonly DressedEntry[];
+  /** What it takes; null: what was typed says no dish. */
+  readonly need: DressingNeed | null;
+  /** It was listed thing by thing. */
+  readonly listed: boolean;
   readonly kitchen: Kitchen;
   readonly version: VersionRecord | null;
   readonly formulaId: FormulaId;
@@ -27,16 +31,27 @@ interface HowMuchProps {
 }
 
 /** ml and g for the bowl and the plate, what a jar dresses, what a batch has to be. */
-export function HowMuch({ dish, own, kitchen, version, formulaId, volumeMl, massG }: HowMuchProps) {
+export function HowMuch({
+  dish,
+  own,
+  need,
+  listed,
+  kitchen,
+  version,
+  formulaId,
+  volumeMl,
+  massG,
+}: HowMuchProps) {
   const { settings } = kitchen;
   const { kind, dressed, massG: dishG, covers, servingG } = dish;
-  if (dishG === null || covers === null || servingG === null)
+  if (need === null || dishG === null || covers === null || servingG === null)
     return (
       <section aria-label={serveWords.howMuch} className="card p-4">
-        <p className="text-quiet">{serveWords.sayWhatOneServingWeighs}</p>
+        <p className="text-quiet">
+          {listed ? serveWords.sayWhatIsInTheBowl : serveWords.sayWhatOneServingWeighs}
+        </p>
       </section>
     );
-  const need = dressingFor(kind, dishG, dressed, own);
   const each = need.ml / covers;
   const density = volumeMl > 0 ? massG / volumeMl : 1;
   const mine = own.filter((entry) => entry.kind === kind && entry.dressed === dressed).length;
@@ -72,10 +87,12 @@ export function HowMuch({ dish, own, kitchen, version, formulaId, volumeMl, mass
         .
       </p>
       <p className="text-sm text-quiet">
-        {serveWords.mlper100gofMlPer100G(
-          formatNumber(mlPer100GOf(kind, dressed, own), 0, settings),
-          TAG_WORDS[DISHES[kind].tag],
-        )}
+        {listed
+          ? serveWords.sumOfItsThings
+          : serveWords.mlper100gofMlPer100G(
+              formatNumber(mlPer100GOf(kind, dressed, own), 0, settings),
+              TAG_WORDS[DISHES[kind].tag],
+            )}
         {mine > 0 && serveWords.drawnTowardsMineOfThis(mine)}.
       </p>
       {version && (

@@ -13,7 +13,7 @@ import type { Judgement, Reckoning } from '#core/reckoning';
 import { allergenNames } from '#words/safety';
 import { serveWords } from '#words/screens/serve';
 import { CautionLines } from '../../parts/CautionLines';
-import { coldClockOf, dressingFor, dressingTimes, MOMENTS, TIMING, type DressedEntry } from '#core/service';
+import { coldClockOf, dressingTimes, MOMENTS, TIMING } from '#core/service';
 import { tipsFor } from '#core/trial';
 import { startTimer } from '../../data/timers';
 import { formatClock, formatAmount } from '#words/numbers';
@@ -26,7 +26,8 @@ import { MOMENT_WORDS } from '#words/service';
 
 interface InServiceProps {
   readonly dish: Dish;
-  readonly own: readonly DressedEntry[];
+  /** Of the dressing, ml; 0: not known. */
+  readonly ml: number;
   readonly kitchen: Kitchen;
   readonly reckoning: Reckoning;
   readonly judgement: Judgement;
@@ -38,7 +39,7 @@ interface InServiceProps {
 /** When it goes on, how long it holds on the line, and the clock of what has left the cold. */
 export function InService({
   dish,
-  own,
+  ml,
   kitchen,
   reckoning,
   judgement,
@@ -47,9 +48,8 @@ export function InService({
   name,
 }: InServiceProps) {
   const { settings, vessels } = kitchen;
-  const { kind, massG, dressed, moment, set } = dish;
+  const { kind, moment, set } = dish;
   const timing = TIMING[kind];
-  const ml = massG === null ? 0 : dressingFor(kind, massG, dressed, own).ml;
   const { firstMl, lastMl } = dressingTimes(kind, ml, moment);
   const vessel = vesselOf(formula, vessels);
   const tool = formula.tool ?? usualTool(vessel);

@@ -14,7 +14,16 @@ import {
 } from '#core/service';
 import { typedNumber } from '../../form/typed';
 
+/** In the address: a kind of dish, though a list is there. */
+export const NO_BOWL = 'none';
+
 export interface Dish {
+  /** Which of the formula's own dishes; null: the first that there is. */
+  readonly bowl: string | null;
+  /** Chosen by hand; null: whatever is best. */
+  readonly momentTyped: Moment | null;
+  /** Null: never typed. */
+  readonly coversTyped: string | null;
   readonly kind: DishKind;
   readonly dressed: Dressed;
   readonly moment: Moment;
@@ -51,6 +60,9 @@ export function useDish(): Dish {
   });
   return {
     kind,
+    bowl: search.get('bowl'),
+    momentTyped: MOMENTS.find((value) => value === search.get('when')) ?? null,
+    coversTyped: search.get('covers'),
     servingText,
     coversText,
     servingG,

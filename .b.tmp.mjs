@@ -1,0 +1,15 @@
+import { chromium } from 'playwright-core';
+const b = await chromium.launch({ executablePath: '/usr/bin/chromium' });
+const c = await b.newContext({ viewport: { width: 1280, height:800 } });
+const p = await c.newPage(); p.on('pageerror', (e) => console.log('ERR', e.message));
+await p.goto('http://127.0.0.1:4601/formulas/walnut-cider/serve'); await p.waitForTimeout(1500);
+await p.getByRole('button',{name:'List what is in the bowl'}).click();
+await p.getByLabel('One thing a line').fill('240 g tender leaves, spun dry\n120 g feta\n2 tomatoes\n30 g walnuts\nmoon dust');
+await p.waitForTimeout(1500);
+await p.screenshot({path:'/tmp/s/b1.png',fullPage:true});
+await p.getByLabel('One thing a line').fill('400 g pasta\n200 g cherry tomatoes\n60 g olives\n1 handful basil');
+await p.waitForTimeout(1500);
+await p.getByLabel('Time from dressing to eating').focus(); await p.keyboard.press('End'); await p.waitForTimeout(500);
+await p.screenshot({path:'/tmp/s/b2.png',fullPage:true});
+await p.setViewportSize({width:390,height:844}); await p.waitForTimeout(500); await p.screenshot({path:'/tmp/s/b3.png',fullPage:true});
+await p.setViewportSize({width:1280,height:800}); await p.getByRole('button',{name:'Aim the dressing at this dish'}).click(); await p.waitForTimeout(2500); await p.screenshot({path:'/tmp/s/b4.png'}); await b.close();

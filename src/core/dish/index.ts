@@ -1,0 +1,13 @@
+export { windowsForDish } from './aim';
+export { bestMomentFor, dishReasons, mainKindOf, minutesOf, type DishReason } from './answers';
+export {
+  DISH_MEASURES,
+  dishAt,
+  dressingForDish,
+  pouredFrom,
+  type DishAtTime,
+  type DishMeasure,
+  type PouredDressing,
+} from './dish';
+export { surfaceKindOf } from './surfaces';
+export { readDish, type DishLine } from './readDish';
