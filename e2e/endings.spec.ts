@@ -20,7 +20,7 @@ const ENDINGS = [
   { name: 'With herbs', line: '12 g parsley, chopped', allergen: null },
 ];
 
-test('one base, three endings: composed, made once, split, weighed in one go, each with labels of its own @always', async ({
+test('one base, three endings: composed, made once, split, weighed in one go, each with labels of its own', async ({
   page,
 }) => {
   test.setTimeout(300_000);

@@ -4,7 +4,7 @@ import { expect, test } from './kitchen';
 
 test.use({ kitchenFor: 'family' });
 
-test('a base is gone on from in another formula, changes, and is taken over; the family is walked by key @always', async ({
+test('a base is gone on from in another formula, changes, and is taken over; the family is walked by key', async ({
   page,
 }) => {
   test.setTimeout(120_000);

@@ -163,7 +163,7 @@ const VIEWS = [
   },
   {
     name: 'serve',
-    path: '/formulas/walnut-cider/serve?dish=slaw&covers=40&cucumber=1200',
+    path: '/formulas/ginger-sesame/serve',
     size: WIDE,
     before: (page) => page.getByTestId('line-hold').getByText('In service').waitFor(),
   },

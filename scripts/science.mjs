@@ -31,6 +31,7 @@ const CHAPTERS = [
   ['Ways and amounts', all('balance')],
   ['Batch', all('batch')],
   ['Service', all('service')],
+  ['The dish', all('dish')],
   ['Tasting', all('sensory')],
 ];
 

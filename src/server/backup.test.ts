@@ -243,6 +243,7 @@ describe('what is refused', () => {
       batch_events: { event: { kind: 'danced' } },
       dressings: { content: { ml: -1 } },
       plans: { content: { fromMin: 'noon' } },
+      formula_dishes: { content: { dishes: [{ name: '' }] } },
       timers: { seconds: -5 },
       applied_changes: { formula_id: '../x' },
     };

@@ -1,4 +1,4 @@
-import { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, SETTINGS_ID } from '#contract';
+import { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, SETTINGS_ID, type KeptDish } from '#contract';
 import {
   diffFormulas,
   emptyFormula,
@@ -42,7 +42,15 @@ export async function loadDemo(formulas: FormulaStore, shared: SharedStore): Pro
       bottle: { ...entry.bottle, ...bottle },
     });
   }
-  for (const demo of DEMO_FORMULAS) await loadFormula(demo, formulas);
+  for (const demo of DEMO_FORMULAS) {
+    await loadFormula(demo, formulas);
+    const dishes = (demo.dishes ?? []).map((dish, i): KeptDish => ({
+      ...dish,
+      id: `${demo.id}-dish-${i + 1}`,
+      dressed: 'normally',
+    }));
+    if (dishes.length > 0) await shared.replace('dishes', demo.id, { dishes });
+  }
   return DEMO_FORMULAS.length;
 }
 
