@@ -97,8 +97,10 @@ export function dishReasons(
       share: 1 - arrives,
       by: most === poolShare ? 'pool' : most === waterShare ? 'water' : 'drunk',
     });
-    if (minutes >= 5) reasons.push({ code: 'salt-again', minutes });
   }
+  // What drinks takes the salt in with it.
+  if (minutes >= 5 && (arrives < 1 - WORTH_SAYING || drunkShare >= DRUNK_WORTH))
+    reasons.push({ code: 'salt-again', minutes });
   if (at.wetWaterG >= WATER_WORTH_G && at.wetWaterG / liquidMl >= WORTH_SAYING / 2)
     if (things.some(({ preparation: { wet } }) => wet))
       reasons.push({ code: 'spin-dry', waterG: at.wetWaterG });

@@ -176,6 +176,16 @@ describe('the bowl as time goes on', () => {
     expect(wet('spun dry').wetWaterG).toBe(0);
   });
 
+  it('holds what a cook calls normal: hardly any of it runs to the bottom by the time it is eaten', () => {
+    for (const id of IDS) {
+      const things = [thing(id, 300, 'spun dry')];
+      const { nominalMl } = dressingForDish(things, 'normally');
+      if (nominalMl === 0) continue;
+      const { poolMl } = dishAt(things, VINAIGRETTE, nominalMl, minutesOf(bestMomentFor(things)));
+      expect(poolMl / nominalMl, id).toBeLessThan(0.15);
+    }
+  });
+
   it('refuses no dressing and no time', () => {
     const things = dish('100 g rocket');
     for (const poured of [0, -1, NaN])

@@ -110,7 +110,7 @@ export function dressingForDish(things: readonly DishThing[], dressed: Dressed):
 
 /** A thicker dressing stays where it was put; tag: estimate. */
 const CLINGS: Readonly<Record<ThicknessClass, number>> = {
-  runny: 0.75,
+  runny: 0.85,
   'pours-like-cream': 1,
   'coats-a-spoon': 1.4,
   spoonable: 1.8,

@@ -11,7 +11,10 @@ export interface SurfaceValues {
   readonly kind: DishKind | null;
   /** What it is dressed with, ml per 100 g. */
   readonly mlPer100G: Readonly<Record<Dressed, number>>;
-  /** What clings of a dressing that pours like cream, ml per 100 g. */
+  /**
+   * What clings of a dressing that pours like cream, ml per 100 g: a little more than what it is normally dressed
+   * with, for that is what a cook calls normal.
+   */
   readonly clingMl: number;
   /** What it drinks in the end, ml per 100 g, and after how long half of that, min. */
   readonly drinkMl: number;
@@ -73,18 +76,18 @@ export const SURFACES: Readonly<Record<SurfaceKind, SurfaceValues>> = {
     biteShare: 1,
     tag: practice,
   }),
-  shredded: surface('slaw', [25, 40, 60], 34, [4, 60], [10, 30], { biteShare: 0.9, tag: practice }),
-  crisp: surface('raw-vegetables', [12, 20, 30], 16, [1, 60], [4, 40], { wetMl: 3 }),
-  watery: surface('raw-vegetables', [10, 16, 25], 14, [0, 30], [14, 25], { wetMl: 3 }),
-  cooked: surface('cooked', [15, 25, 40], 18, [6, 25], [2, 60], { plainSalt: 0.0025, tag: practice }),
-  pulse: surface('cooked', [15, 25, 40], 16, [8, 40], [0, 30], { plainSalt: 0.0025 }),
-  grain: surface('cooked', [15, 25, 40], 20, [12, 20], [0, 30], { plainSalt: 0.002 }),
-  pasta: surface('cooked', [20, 32, 48], 18, [14, 25], [0, 30], { plainSalt: 0.004, tag: practice }),
-  potato: surface('warm-potato', [20, 35, 50], 18, [16, 15], [0, 30], { plainSalt: 0.004, tag: practice }),
+  shredded: surface('slaw', [25, 40, 60], 44, [4, 60], [10, 30], { biteShare: 0.9, tag: practice }),
+  crisp: surface('raw-vegetables', [12, 20, 30], 22, [1, 60], [4, 40], { wetMl: 3 }),
+  watery: surface('raw-vegetables', [10, 16, 25], 18, [0, 30], [14, 25], { wetMl: 3 }),
+  cooked: surface('cooked', [15, 25, 40], 24, [6, 25], [2, 60], { plainSalt: 0.0025, tag: practice }),
+  pulse: surface('cooked', [15, 25, 40], 26, [8, 40], [0, 30], { plainSalt: 0.0025 }),
+  grain: surface('cooked', [15, 25, 40], 26, [12, 20], [0, 30], { plainSalt: 0.002 }),
+  pasta: surface('cooked', [20, 32, 48], 24, [14, 25], [0, 30], { plainSalt: 0.004, tag: practice }),
+  potato: surface('warm-potato', [20, 35, 50], 24, [16, 15], [0, 30], { plainSalt: 0.004, tag: practice }),
   soft: surface(null, [4, 7, 12], 8, [1, 60], [2, 60], { plainSalt: 0.006 }),
-  piece: surface('fish-or-meat', [10, 16, 25], 12, [1.5, 60], [1, 60], { plainSalt: 0.004 }),
-  bread: surface(null, [20, 30, 45], 22, [40, 8], [0, 30], { plainSalt: 0.012, biteShare: 0.7 }),
-  fruit: surface(null, [6, 10, 16], 10, [0, 60], [6, 30]),
+  piece: surface('fish-or-meat', [10, 16, 25], 18, [1.5, 60], [1, 60], { plainSalt: 0.004 }),
+  bread: surface(null, [20, 30, 45], 34, [40, 8], [0, 30], { plainSalt: 0.012, biteShare: 0.7 }),
+  fruit: surface(null, [6, 10, 16], 12, [0, 60], [6, 30]),
   dry: surface(null, [0, 0, 4], 3, [4, 60], [0, 30]),
   // What is chopped into the dish as a seasoning: no surface to speak of, and all of it is tasted.
   fine: surface(null, [0, 0, 0], 0, [0, 60], [0, 60], { biteShare: 1 }),

@@ -6,7 +6,14 @@ import { recordSafety } from '#core/safety';
 import { reckonShelved } from '#kitchen/shelf';
 import type { Kitchen } from '#kitchen/reading';
 import { sayStanding } from '#words/version';
-import { type BatchSnapshot, latestOf, keepUntil, type NotAfter, type PullList, type UseBy } from '#core/batch';
+import {
+  type BatchSnapshot,
+  latestOf,
+  keepUntil,
+  type NotAfter,
+  type PullList,
+  type UseBy,
+} from '#core/batch';
 import { ROUNDING_WORDS, SCHOOL_WORDS } from '#words/batch';
 import { TOOL_WORDS, sayDuration } from '#words/hold';
 import type { Catalogue } from '#core/ingredient';

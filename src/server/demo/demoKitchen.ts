@@ -21,8 +21,6 @@ export interface DemoFormula {
   readonly styleId: string;
   /** Places to stop; none: it is made in one. */
   readonly stages?: readonly string[];
-  /** What it is served on. */
-  readonly dishes?: readonly { readonly name: string; readonly servings: number; readonly text: string }[];
   readonly lines: readonly DemoLine[];
   /** Frozen versions in order; none: never frozen. */
   readonly history?: readonly DemoVersion[];
@@ -158,18 +156,6 @@ export const DEMO_FORMULAS: readonly DemoFormula[] = [
     vesselId: 'jam_jar_350',
     spoons: 'metric',
     styleId: 'brisk_1_5_1',
-    dishes: [
-      {
-        name: 'Terrace slaw',
-        servings: 8,
-        text: '600 g napa cabbage, shredded\n200 g carrot ribbons\n2 cucumbers, seeded\n80 g peanuts\n2 handfuls mint',
-      },
-      {
-        name: 'Noodle bowl',
-        servings: 4,
-        text: '500 g rice noodles\n200 g prawns\n100 g edamame\n1 handful coriander leaves',
-      },
-    ],
     lines: [
       { text: '60 ml rice vinegar' },
       { text: '2 tbsp soy sauce' },

@@ -1,5 +1,5 @@
 /** The coming days of the invented kitchen: lunches and two dinners. */
-import { EMPTY_PLAN, type PlanContent, type PlanDish, type PlanService } from '#contract';
+import { EMPTY_PLAN, type KeptDish, type PlanContent, type PlanDish, type PlanService } from '#contract';
 import type { FormulaId } from '#core/formula';
 import { DISHES, TIMING } from '#core/service';
 import type { SharedStore } from '../features/changes/store';
@@ -73,6 +73,33 @@ const DEMO_DAYS: Readonly<Record<number, Partial<PlanContent>>> = {
     ],
   },
 };
+
+/** What a formula is served on, for so many. */
+const DEMO_DISHES: Readonly<Record<string, readonly Omit<KeptDish, 'id' | 'dressed'>[]>> = {
+  'ginger-sesame': [
+    {
+      name: 'Terrace slaw',
+      servings: 8,
+      text: '600 g napa cabbage, shredded\n200 g carrot ribbons\n2 cucumbers, seeded\n80 g peanuts\n2 handfuls mint',
+    },
+    {
+      name: 'Noodle bowl',
+      servings: 4,
+      text: '500 g rice noodles\n200 g prawns\n100 g edamame\n1 handful coriander leaves',
+    },
+  ],
+};
+
+export async function loadDishes(store: SharedStore): Promise<void> {
+  for (const [formulaId, all] of Object.entries(DEMO_DISHES)) {
+    const dishes = all.map((dish, i): KeptDish => ({
+      ...dish,
+      id: `${formulaId}-dish-${i + 1}`,
+      dressed: 'normally',
+    }));
+    await store.replace('dishes', formulaId, { dishes });
+  }
+}
 
 /** @param today YYYY-MM-DD. @param onlyEmpty days that somebody planned are left alone */
 export async function loadPlans(store: SharedStore, today: string, onlyEmpty = false): Promise<void> {

@@ -1,4 +1,4 @@
-import { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, SETTINGS_ID, type KeptDish } from '#contract';
+import { DEFAULT_SETTINGS, EMPTY_PANTRY_ENTRY, SETTINGS_ID } from '#contract';
 import {
   diffFormulas,
   emptyFormula,
@@ -15,6 +15,7 @@ import {
 import { madeId, measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
 import type { FormulaStore } from '../features/formulas/store';
 import type { SharedStore } from '../features/changes/store';
+import { loadDishes } from './demoPlans';
 import {
   DEMO_COOKS,
   DEMO_FORMULAS,
@@ -42,15 +43,8 @@ export async function loadDemo(formulas: FormulaStore, shared: SharedStore): Pro
       bottle: { ...entry.bottle, ...bottle },
     });
   }
-  for (const demo of DEMO_FORMULAS) {
-    await loadFormula(demo, formulas);
-    const dishes = (demo.dishes ?? []).map((dish, i): KeptDish => ({
-      ...dish,
-      id: `${demo.id}-dish-${i + 1}`,
-      dressed: 'normally',
-    }));
-    if (dishes.length > 0) await shared.replace('dishes', demo.id, { dishes });
-  }
+  for (const demo of DEMO_FORMULAS) await loadFormula(demo, formulas);
+  await loadDishes(shared);
   return DEMO_FORMULAS.length;
 }
 
