@@ -12,7 +12,7 @@ import { extractText, getDocumentProxy } from 'unpdf';
 import { STYLE_RECIPES } from '../src/core/palate/styleRecipes';
 import { startDemo, type DemoServer } from './demoServer';
 
-const TABLE = 'src/core/ingredient/data';
+const TABLES = ['src/core/ingredient/data', 'src/core/ingredient/notes'];
 let server: DemoServer;
 let names: readonly string[];
 const LANGUAGE = 'ru-RU';
@@ -35,10 +35,14 @@ async function namesOf(address: string): Promise<readonly string[]> {
     if (typeof value === 'string') found.add(value.toLowerCase()).add(value.split(',')[0]!.toLowerCase());
     else if (value && typeof value === 'object') Object.values(value).forEach(collect);
   };
-  for (const file of readdirSync(TABLE)) collect(JSON.parse(readFileSync(join(TABLE, file), 'utf8')));
+  for (const table of TABLES)
+    for (const file of readdirSync(table).filter((name) => name.endsWith('.json')))
+      collect(JSON.parse(readFileSync(join(table, file), 'utf8')));
   collect(Object.values(STYLE_RECIPES).map(({ name }) => name));
   const days = (await json('/api/plans')) as string[];
   const plans = days.map((day) => `plans/${day}`);
+  const { records } = (await json('/api/formulas')) as { records: { id: string }[] };
+  const dishes = records.map(({ id }) => `shared/dishes/${id}`);
   for (const path of [
     'document',
     'records',
@@ -49,6 +53,7 @@ async function namesOf(address: string): Promise<readonly string[]> {
     'panels',
     'backups',
     ...plans,
+    ...dishes,
   ]) {
     const response = await fetch(`${address}/api/${path}`);
     if (response.ok) collect(await response.json());

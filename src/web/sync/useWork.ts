@@ -35,7 +35,8 @@ export function useWork(key: WorkKey): Opening {
   useEffect(() => {
     // A half-typed amount is taken as it stands when the page goes away.
     const settle = (): void => {
-      if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur();
+      const field = document.activeElement;
+      if (field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement) field.blur();
     };
     window.addEventListener('pagehide', settle);
     return () => {
