@@ -22,6 +22,10 @@ test('a dish is listed, read, judged as a forkful, kept, and the dressing aimed 
   await expect(reasons.first()).toContainText(/of the salt comes from the feta: /);
   await expect(page.getByTestId('mouth-salt')).toContainText('→');
   await expectAccessible(page);
+  // The same thing on two lines stands with its own weight on each.
+  await list.fill('240 g tender leaves, spun dry\n100 g feta\n20 g feta');
+  await expect(read.nth(1)).toContainText('100.0 g');
+  await expect(read.nth(2)).toContainText('20.0 g');
   // Twice as many are fed: twice as much, and the list stays as it was typed.
   await page.getByLabel('Servings').fill('8');
   await expect(page.getByTestId('need')).toHaveText('113 ml');

@@ -83,7 +83,7 @@ export function dishOfText(portions: readonly JudgedPortion[], { text, spoons, d
     clingsMl: at.clingsMl,
     drunkMl: at.drunkMl,
     poolMl: at.poolMl,
-    reasons: dishReasons(things, dressing, need.nominalMl, eatenMin, at).map((reason) => ({
+    reasons: dishReasons(things, dressing, eatenMin, at).map((reason) => ({
       ...reason,
       ...('index' in reason ? { ingredientId: things[reason.index]!.ingredient.id } : {}),
       message: sayDishReason(reason, (index) => things[index]!.ingredient.name),

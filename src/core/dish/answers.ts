@@ -66,11 +66,10 @@ export function bestMomentFor(things: readonly DishThing[]): Moment {
 }
 export const minutesOf = (moment: Moment): number => MOMENT_MINUTES[moment];
 
-/** @param at the bowl after `minutes` with `pouredMl` of this dressing */
+/** @param at the bowl after `minutes` with this dressing */
 export function dishReasons(
   things: readonly DishThing[],
   dressing: PouredDressing,
-  pouredMl: number,
   minutes: number,
   at: DishAtTime,
 ): readonly DishReason[] {
@@ -129,5 +128,5 @@ export function dishReasons(
     hazards.some((hazard) => PERISHES.has(hazard)) ? [index] : [],
   );
   if (perishing.length > 0) reasons.push({ code: 'time-and-cold', indexes: perishing });
-  return pouredMl > 0 ? reasons : [];
+  return reasons;
 }

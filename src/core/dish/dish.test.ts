@@ -49,7 +49,7 @@ const reasonsOf = (
   dressing = VINAIGRETTE,
 ) => {
   const ml = dressingForDish(things, 'normally').nominalMl;
-  return dishReasons(things, dressing, ml, minutes, dishAt(things, dressing, ml, minutes));
+  return dishReasons(things, dressing, minutes, dishAt(things, dressing, ml, minutes));
 };
 const codesOf = (...args: Parameters<typeof reasonsOf>) => reasonsOf(...args).map(({ code }) => code);
 

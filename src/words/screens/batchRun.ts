@@ -135,7 +135,6 @@ export const batchRunWords = spoken('batchRun', {
   theDayItIsMade: 'the day it is made',
   daysDays: (days: number) => `${days} days`,
   oneBase: (endings: number) => (endings === 1 ? 'One base, one ending' : `One base, ${endings} endings`),
-  theBase: 'the base',
   nextOfThem: 'next',
   makeTheBaseFirst: (number: string) => `Make and taste the base first: batch ${number}. It goes in here.`,
   tasteBeforePouring: 'Taste it and put in what is kept aside, then it goes on into its endings.',

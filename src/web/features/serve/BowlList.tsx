@@ -27,7 +27,7 @@ interface BowlListProps {
 /** What is in the bowl, typed like a formula: one thing a line. */
 export function BowlList({ thing, bowl, coversText, covers, onCovers, onChoose }: BowlListProps) {
   const { settings } = useKitchen();
-  const { kept, lines, things } = bowl;
+  const { kept, lines } = bowl;
   const { dishes } = thing.doc;
   const change = (patch: Partial<KeptDish>): void => {
     thing.edit(dishWith(thing.doc, { ...kept, ...patch }));
@@ -60,13 +60,7 @@ export function BowlList({ thing, bowl, coversText, covers, onCovers, onChoose }
             {one ? (
               <>
                 <span className="min-w-0 flex-1">{inSentence(one.ingredient.name)}</span>
-                <span className="whitespace-nowrap">
-                  {formatAmount(
-                    things.find(({ ingredient }) => ingredient === one.ingredient)?.massG ?? 0,
-                    'g',
-                    settings,
-                  )}
-                </span>
+                <span className="whitespace-nowrap">{formatAmount(one.massG, 'g', settings)}</span>
               </>
             ) : (
               <span className="text-acid-ink">

@@ -27,11 +27,11 @@ const WINDOW_OF = { salt: 'salt', acid: 'acid', sweet: 'sweet', fat: 'fat' } as 
 /** What arrives: the dressing alone and with this dish, on one track each, and what to do about it. */
 export function Mouth({ bowl, at, minutes, style: aimed, working }: MouthProps) {
   const styles = useStyles();
-  const { things, dressing, need } = bowl;
+  const { things, dressing } = bowl;
   if (!dressing) return null;
   // What arrives is held against the style itself, not against the one that was moved for this dish.
   const style = (aimed && styles.find(({ id }) => idFor(bowl.kept.id, id) === aimed.id)) ?? aimed;
-  const reasons = dishReasons(things, dressing, need.ml, minutes, at);
+  const reasons = dishReasons(things, dressing, minutes, at);
   return (
     <section
       aria-labelledby="in-the-mouth"

@@ -17,8 +17,8 @@ import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 
 export interface Bowl {
   readonly kept: KeptDish;
-  readonly lines: readonly DishLine[];
   /** For the servings that are asked for, g. */
+  readonly lines: readonly DishLine[];
   readonly things: readonly NonNullable<DishLine['thing']>[];
   readonly massG: number;
   readonly need: DressingNeed;
@@ -56,8 +56,11 @@ export function useBowl(
   return useMemo(() => {
     if (!kept) return null;
     const times = (covers ?? kept.servings) / kept.servings;
-    const lines = readDish(kept.text, context);
-    const things = lines.flatMap(({ thing }) => (thing ? [{ ...thing, massG: thing.massG * times }] : []));
+    const lines = readDish(kept.text, context).map(({ thing, ...line }) => ({
+      ...line,
+      thing: thing && { ...thing, massG: thing.massG * times },
+    }));
+    const things = lines.flatMap(({ thing }) => (thing ? [thing] : []));
     const { dressed } = kept;
     const found = dressingForDish(things, dressed);
     const kind = mainKindOf(things);
