@@ -10,6 +10,7 @@ const CORE_ORDER = [
   'emulsion',
   'acidity',
   'palate',
+  'ripening',
   'safety',
   'reckoning',
   'balance',

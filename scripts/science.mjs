@@ -23,6 +23,7 @@ const CHAPTERS = [
     ].map((name) => `acidity/${name}.ts`),
   ],
   ['The palate', all('palate')],
+  ['Time in the flavour', all('ripening')],
   [
     'Safety',
     ['state', 'foodCode', 'underOil', 'keeping', 'allergens', 'safety'].map((n) => `safety/${n}.ts`),

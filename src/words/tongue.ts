@@ -77,6 +77,8 @@ export interface Sentences {
     aside: { readonly share: number; readonly by: string } | null,
   ) => string;
   readonly duration: (seconds: number) => string;
+  /** When it is best: from and to, min, of so many days that it keeps. */
+  readonly best: (fromMin: number, toMin: number, keepsDays: number) => string;
   readonly hold: (hold: Hold) => string;
   readonly thick: (thickness: Thickness) => string;
   readonly holdMove: (before: Hold | null, after: Hold) => string;

@@ -3,7 +3,7 @@
  * Common practice throughout; each range is from min to max minutes after it is made.
  */
 import { describe, expect, it } from 'vitest';
-import { judgedLines } from '#core/reckoning/testing';
+import { judgedLines } from '../reckoning/testing';
 import { ripeningOf } from './ripening';
 
 const H = 60;

@@ -130,3 +130,10 @@ export function standingEvents<E extends LoggedEvent>(log: readonly E[]): readon
   }
   return log.filter(({ id, event }) => event.kind !== 'corrected' && !undone.has(id));
 }
+
+/** When something last went in or was mixed, ISO time; null: nothing yet. From then on flavours find each other. */
+export function mixedAt(log: readonly LoggedEvent[]): string | null {
+  const made = standingEvents(log).filter(({ event }) => MAKES.has(event.kind));
+  return made.at(-1)?.at ?? null;
+}
+const MAKES: ReadonlySet<Kind> = new Set<Kind>(['took', 'did', 'added']);

@@ -1,5 +1,6 @@
 export {
   isKind,
+  mixedAt,
   ADDED_WAYS,
   PLAN_REASONS,
   PLAN_WAYS,

@@ -12,6 +12,7 @@ import {
   usualTool,
 } from '#core/emulsion';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
+import { ripeningOf } from '#core/ripening';
 import {
   clashesOf,
   conflictsOf,
@@ -55,16 +56,20 @@ export interface Asked {
   readonly tool: string | null;
   readonly standOutS: number;
   readonly restS: number;
+  /** At its best until so long after it was made, min. */
+  readonly bestToMin: number;
   /** How long it keeps, the day of making being day 1. */
   readonly keepingDays: number;
 }
-const NOTHING_ASKED: Asked = { tool: null, standOutS: 0, restS: 0, keepingDays: 1 };
-const REST_S = 30 * 60;
+const NOTHING_ASKED: Asked = { tool: null, standOutS: 0, restS: 0, bestToMin: 1440, keepingDays: 1 };
+/** Longer nobody plans for; what is better still then is better still. */
+const MOST_REST_S = 4 * 3600;
 
 export function askedBy({ formula }: ShelfRecord, kitchen: Kitchen): Asked {
   const vessel = vesselOf(formula, kitchen.vessels);
   const reckoning = reckonFormula(formula, vessel, contextFor(formula, kitchen));
   const { portions, keeping } = judgeFormula(reckoning);
+  const ripening = ripeningOf(portions, keeping);
   const tool = formula.tool ?? usualTool(vessel);
   const volumeMl = reckoning.totals.mixedVolumeMl;
   const seconds = formula.mixSeconds ?? usualSeconds(tool);
@@ -83,8 +88,8 @@ export function askedBy({ formula }: ShelfRecord, kitchen: Kitchen): Asked {
   return {
     tool: machine ? TOOL_WORDS[tool] : null,
     standOutS: sets?.code === 'oil-sets' ? sets.standOutS : 0,
-    // Raw onion and garlic want their rest.
-    restS: tips.some(({ code }) => code === 'steep-in-acid') ? REST_S : 0,
+    restS: Math.min(MOST_REST_S, (ripening.tasteAgainMin ?? 0) * 60),
+    bestToMin: ripening.bestToMin,
     keepingDays: keeping.days,
   };
 }

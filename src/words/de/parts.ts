@@ -85,6 +85,10 @@ export const frame: Partial<typeof frameWords & typeof frameLaterWords> = {
 };
 
 export const parts: Partial<typeof partsWords> = {
+  tasteAgainOf: (name) => `${name}: noch einmal abschmecken`,
+  tasteAgainIsSet: 'Ein Wecker sagt, wann noch einmal abgeschmeckt wird.',
+  tasteAgainIn: (time) => `Es ändert sich noch: in ${time} noch einmal abschmecken.`,
+  remindMe: 'Erinnern',
   stopped: 'Angehalten.',
   first: 'Das Wichtigste zuerst',
   chooseAStyle: 'Art wählen',

@@ -50,6 +50,15 @@ export const sentences: Sentences = {
   listed,
   gesture,
   duration,
+  best: (from, to, keepsDays) => {
+    const time = (minutes: number): string => duration(minutes * 60);
+    const whole = to >= keepsDays * 1440;
+    if (from === 0)
+      return whole ? 'Sofort so gut wie später, solange es hält.' : `Am besten binnen ${time(to)}.`;
+    return whole
+      ? `Am besten ab ${time(from)} nach dem Mischen, solange es hält.`
+      : `Am besten ${time(from)} bis ${time(to)} nach dem Mischen.`;
+  },
   pour,
   stepNote,
   rescue,

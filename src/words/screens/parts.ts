@@ -7,6 +7,10 @@ export const partsWords = spoken('parts', {
   chooseAStyle: 'Choose a style',
   advice: (doses: string, partial: boolean) =>
     `${doses.charAt(0).toUpperCase()}${doses.slice(1)}; ${partial ? 'part of the way' : 'it fits'}.`,
+  tasteAgainOf: (name: string) => `${name}: taste it again`,
+  tasteAgainIsSet: 'A timer says when to taste it again.',
+  tasteAgainIn: (time: string) => `It still changes: taste it again in ${time}.`,
+  remindMe: 'Remind me',
   bringIntoBalance: 'Bring it into balance',
   allCautions: 'All cautions',
   howToSaveIt: 'How to save it',

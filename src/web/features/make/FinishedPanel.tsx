@@ -1,5 +1,5 @@
 import type { JudgedPortion } from '#core/reckoning';
-import type { TrialEvent } from '#core/trial';
+import { mixedAt, type TrialEvent } from '#core/trial';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { formatAmount, formatMass, formatVolume } from '#words/numbers';
@@ -8,6 +8,7 @@ import { makeWords } from '#words/screens/make';
 import { isBeingMade, type Jar } from '../../data/jars';
 import { Button } from '../../ui/Button';
 import type { NextStage } from './useNextStage';
+import { BestWhen } from '../../parts/BestWhen';
 import { Measured } from '../../parts/Measured';
 
 interface FinishedPanelProps {
@@ -16,6 +17,8 @@ interface FinishedPanelProps {
   readonly portions: readonly JudgedPortion[];
   readonly volumeMl: number;
   readonly settings: Settings;
+  /** Of the formula. */
+  readonly name: string;
   readonly onSay: (...events: readonly TrialEvent[]) => void;
   readonly onTaste: () => void;
   readonly onAnother: () => void;
@@ -30,6 +33,7 @@ export function FinishedPanel({
   portions,
   volumeMl,
   settings,
+  name,
   onSay,
   onTaste,
   onAnother,
@@ -60,6 +64,13 @@ export function FinishedPanel({
           formatAmount(volumeMl, 'ml', settings),
         )}
       </p>
+      <BestWhen
+        portions={portions}
+        since={mixedAt(jar.events)}
+        name={name}
+        formulaId={jar.formulaId}
+        trialId={jar.id}
+      />
       <Measured jar={jar} settings={settings} onSay={onSay} />
       <div className="flex flex-wrap gap-4">
         <Button kind="main" data-next className="min-h-16 flex-1 basis-60 text-xl" onClick={onTaste}>

@@ -88,6 +88,7 @@ export function StepNow(props: StepNowProps): ReactNode {
         portions={portions}
         volumeMl={volumeMl}
         settings={settings}
+        name={formula.name}
         onSay={say}
         onAnother={props.onAnother}
         next={next}

@@ -15,7 +15,7 @@ import { Field } from '../../ui/Field';
 import { BehindNote } from './BehindNote';
 import { CalendarTools } from './CalendarTools';
 import { NumberOf, TimeOf } from './planFields';
-import { useNow } from './useNow';
+import { useNow } from '../../ui/useNow';
 import { Loading, Trouble } from '../../parts/PageState';
 import { Button } from '../../ui/Button';
 import { DayNeeds } from './DayNeeds';

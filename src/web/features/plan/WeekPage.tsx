@@ -21,7 +21,7 @@ import { sayTime } from '#kitchen/day';
 import { planDay, type Asked } from '#kitchen/day';
 import { SharedBases } from './SharedBases';
 import { needsOf, useTakeOn } from './takeOn';
-import { useNow } from './useNow';
+import { useNow } from '../../ui/useNow';
 import { useFormulasById } from '../../data/shelf';
 import { dishesOf, nameIn, useAsked } from './usePlan';
 

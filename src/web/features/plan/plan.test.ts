@@ -37,8 +37,8 @@ const service = (at: number, dishes: readonly PlanDish[], about: Partial<PlanSer
 });
 const content = (about: Partial<PlanContent>): PlanContent => ({ ...EMPTY_PLAN, ...about });
 const ASKED = new Map<string, Asked>([
-  ['house', { tool: null, standOutS: 0, restS: 0, keepingDays: 4 }],
-  ['onion', { tool: 'Blender', standOutS: 0, restS: 1800, keepingDays: 2 }],
+  ['house', { tool: null, standOutS: 0, restS: 0, bestToMin: 5760, keepingDays: 4 }],
+  ['onion', { tool: 'Blender', standOutS: 0, restS: 1800, bestToMin: 2880, keepingDays: 2 }],
 ]);
 const at = (time: string, day = DAY): Date => new Date(`${day}T${time}:00`);
 const planned = (about: Partial<PlanContent>, now: Date) =>

@@ -10,8 +10,10 @@ import {
 import { sayDuration, sayHold, sayRemix } from '#words/hold';
 import type { Formula, FormulaId } from '#core/formula';
 import type { Judgement, Reckoning } from '#core/reckoning';
+import { ripeningOf } from '#core/ripening';
 import { allergenNames } from '#words/safety';
 import { serveWords } from '#words/screens/serve';
+import { TimeInFlavour } from '../../parts/TimeInFlavour';
 import { CautionLines } from '../../parts/CautionLines';
 import { coldClockOf, dressingTimes, MOMENTS, TIMING } from '#core/service';
 import { tipsFor } from '#core/trial';
@@ -70,6 +72,7 @@ export function InService({
     [judgement, tool, seconds, volumeMl],
   );
   const [hold = null] = useHolds(requests);
+  const ripening = useMemo(() => ripeningOf(judgement.portions, judgement.keeping), [judgement]);
   const standOut = useMemo(
     () =>
       tipsFor(judgement.portions, volumeMl, { tool, seconds, roomC: settings.batch.roomC, vessel }).find(
@@ -116,6 +119,13 @@ export function InService({
           </p>
         )}
       </section>
+      {judgement.portions.length > 0 && (
+        <TimeInFlavour
+          ripening={ripening}
+          keepsDays={judgement.keeping.days}
+          nameOf={(index) => judgement.portions[index]!.ingredient.name}
+        />
+      )}
       <section
         aria-label={serveWords.onTheLine}
         className="card grid grid-cols-[minmax(0,1fr)] content-start gap-2 p-4"

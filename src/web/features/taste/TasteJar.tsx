@@ -8,7 +8,7 @@ import { composition } from '#core/composition';
 import { findingOf, type Finding, type Remedy } from '#core/balance';
 import type { Style } from '#core/palate';
 import { judgePortions, type JudgedPortion } from '#core/reckoning';
-import { currentStep, standingEvents, standingOf, type Step } from '#core/trial';
+import { currentStep, mixedAt, standingEvents, standingOf, type Step } from '#core/trial';
 import { usableVolumeMl } from '#core/vessel';
 import { formatAmount } from '#words/numbers';
 import { tasteWords } from '#words/screens/taste';
@@ -24,6 +24,7 @@ import { portionsNow } from '../../data/trials';
 import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
+import { BestWhen } from '../../parts/BestWhen';
 import { GesturePad } from '../../parts/GesturePad';
 import { JarCautions } from '../../parts/JarCautions';
 import { JarLog } from '../../parts/JarLog';
@@ -109,6 +110,15 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
         remedy={first.search.status === 'done' ? (first.search.answer.remedies[0] ?? null) : null}
         onPutIn={draft.figures.fits ? putIn : null}
       />
+      {!open && (
+        <BestWhen
+          portions={portions}
+          since={mixedAt(jar.events)}
+          name={formula.name}
+          formulaId={id}
+          trialId={jar.id}
+        />
+      )}
       <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,1fr)_440px]">
         <div className="lg:hidden">
           <Chips

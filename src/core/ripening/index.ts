@@ -1,0 +1,1 @@
+export { KITCHEN_STEPS, ripeningOf, type ChangeCode, type FlavourChange, type Ripening } from './ripening';
