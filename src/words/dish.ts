@@ -1,5 +1,5 @@
 /** What is found of a bowl and its dressing, as sentences: made here and nowhere else. */
-import type { DishMeasure, DishReason } from '#core/dish';
+import type { DishLesson, DishMeasure, DishReason } from '#core/dish';
 import { sayDuration } from './hold';
 import { inSentence, listed } from './numbers';
 
@@ -68,4 +68,20 @@ export function sayDishReason(reason: DishReason, nameOf: (index: number) => str
     case 'time-and-cold':
       return `Dressed, ${listed(reason.indexes.map(short))} may stand out 4 hours in a service, 2 at home: then throw it away. An estimate; your local code decides.`;
   }
+}
+
+/** What this dish has taught, in a sentence; empty where it has taught nothing that a cook would act on. */
+export function sayDishLesson({ mlTimes, saltTimes, bowls, tooSalty }: DishLesson): string {
+  if (bowls === 0) return '';
+  const count = bowls === 1 ? 'One bowl of this dish' : `${bowls} bowls of this dish`;
+  const by = Math.round((mlTimes - 1) * 100);
+  const amount =
+    Math.abs(by) < 3
+      ? 'as much as its things take'
+      : `${Math.abs(by)} % ${by > 0 ? 'more' : 'less'} than its things take`;
+  const salt =
+    tooSalty > 0
+      ? ` Too salty ${tooSalty === bowls ? (bowls === 1 ? 'then' : 'each time') : `${tooSalty} of ${bowls} times`}: aimed ${percent(1 - saltTimes)} lower.`
+      : '';
+  return `${count}: ${amount}.${salt}`;
 }

@@ -1,5 +1,5 @@
 /** Dishes, when they are dressed, and what thins a dressing in the bowl. Common practice. */
-import type { DayTask, Dressed, DishKind, Moment, TaskStep, WaterSource } from '#core/service';
+import type { BowlVerdict, DayTask, Dressed, DishKind, Moment, TaskStep, WaterSource } from '#core/service';
 
 /** A kind of dish. */
 export const DISH_NAMES: Readonly<Record<DishKind, string>> = {
@@ -92,4 +92,12 @@ export const DRESSED_WORDS: Readonly<Record<Dressed, string>> = {
   lightly: 'lightly',
   normally: 'normally',
   well: 'well',
+};
+
+/** What is said of a bowl that was eaten. */
+export const BOWL_WORDS: Readonly<Record<BowlVerdict, string>> = {
+  right: 'right',
+  soggy: 'soggy',
+  dry: 'dry',
+  'too-salty': 'too salty',
 };

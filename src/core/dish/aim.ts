@@ -9,15 +9,20 @@ const LEAST_SHARE = 0.25;
 /**
  * What the things bring is left out of the dressing, what they take is put on top of it. Holds for a dressing
  * near the one it was reckoned with.
+ *
+ * @param saltTimes of the salt that is to arrive, 0..1: what this dish was too salty before
  */
 export function windowsForDish(
   windows: Style['windows'],
   { holds }: Pick<PouredDressing, 'holds'>,
   { asDressing }: Pick<DishAtTime, 'asDressing'>,
+  saltTimes = 1,
 ): Style['windows'] {
   const moved = DISH_MEASURES.flatMap((measure: DishMeasure) => {
-    const window = windows[measure];
-    if (!window) return [];
+    const styled = windows[measure];
+    if (!styled) return [];
+    const times = measure === 'salt' ? saltTimes : 1;
+    const window = { low: styled.low * times, high: styled.high * times };
     const arrives = asDressing[measure] - holds[measure];
     // What is drunk is salted and soured again; richer it only gets by more of it.
     const by = measure === 'fat' ? Math.max(0, arrives) : arrives;

@@ -9,5 +9,6 @@ export {
   type DishMeasure,
   type PouredDressing,
 } from './dish';
+export { lessonOfDish, type DishLesson } from './learned';
 export { surfaceKindOf } from './surfaces';
 export { readDish, type DishLine } from './readDish';

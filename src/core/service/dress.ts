@@ -45,6 +45,45 @@ export interface DressedEntry {
   readonly kind: DishKind;
   readonly dressed: Dressed;
   readonly mlPer100G: number;
+  /** Of the formula's own dishes; null: a kind of dish and no more. */
+  readonly dishId: string | null;
+  /** What was said of the bowl; null: nothing. */
+  readonly verdict: BowlVerdict | null;
+  /** What its things would have taken by the table, ml; null: not known. */
+  readonly tableMl: number | null;
+  readonly ml: number;
+  /** ISO time. */
+  readonly at: string;
+}
+
+export const BOWL_VERDICTS = ['right', 'soggy', 'dry', 'too-salty'] as const;
+export type BowlVerdict = (typeof BOWL_VERDICTS)[number];
+/** How much of what went on would have been right; tag: estimate. */
+const WOULD_HAVE_BEEN: Readonly<Record<BowlVerdict, number>> = {
+  right: 1,
+  soggy: 0.8,
+  dry: 1.25,
+  'too-salty': 1,
+};
+export const rightShareOf = (verdict: BowlVerdict | null): number =>
+  verdict === null ? 1 : WOULD_HAVE_BEEN[verdict];
+
+/** What is said of the same dish within the hour is said of the same bowl: the last word counts. */
+const SAME_BOWL_MS = 3_600_000;
+export function lastWords<E extends Pick<DressedEntry, 'dishId' | 'verdict' | 'at'>>(
+  entries: readonly E[],
+): readonly E[] {
+  const ordered = [...entries].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  return ordered.filter(
+    (entry, place) =>
+      entry.dishId === null ||
+      !ordered
+        .slice(place + 1)
+        .some(
+          (later) =>
+            later.dishId === entry.dishId && Date.parse(later.at) - Date.parse(entry.at) < SAME_BOWL_MS,
+        ),
+  );
 }
 
 /** So many of the kitchen's own count as much as the table; estimate. */
@@ -53,8 +92,8 @@ const PRIOR_WEIGHT = 3;
 /** ml per 100 g: the table's value, drawn towards the mean of the kitchen's own as those grow in number. */
 export function mlPer100GOf(kind: DishKind, dressed: Dressed, own: readonly DressedEntry[] = []): number {
   const prior = DISHES[kind].mlPer100G[dressed];
-  const mine = own.filter((entry) => entry.kind === kind && entry.dressed === dressed);
-  const sum = mine.reduce((total, entry) => total + entry.mlPer100G, 0);
+  const mine = lastWords(own).filter((entry) => entry.kind === kind && entry.dressed === dressed);
+  const sum = mine.reduce((total, entry) => total + entry.mlPer100G * rightShareOf(entry.verdict), 0);
   return (prior * PRIOR_WEIGHT + sum) / (PRIOR_WEIGHT + mine.length);
 }
 

@@ -1,8 +1,12 @@
 export {
+  BOWL_VERDICTS,
   DISH_KINDS,
   DISHES,
   DRESSED,
   dressingFor,
+  lastWords,
+  rightShareOf,
+  type BowlVerdict,
   mlPer100GOf,
   servingsFrom,
   type DishKind,

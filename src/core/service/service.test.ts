@@ -1,9 +1,27 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DISH_KINDS, DISHES, DRESSED, dressingFor, mlPer100GOf, servingsFrom } from './dress';
+import {
+  DISH_KINDS,
+  DISHES,
+  DRESSED,
+  dressingFor,
+  lastWords,
+  mlPer100GOf,
+  servingsFrom,
+  type BowlVerdict,
+} from './dress';
 import { coldClockOf } from './outOfCold';
 import { thinningOf, WATER_SOURCES } from './thinning';
 import { dressingTimes, MOMENTS } from './whenToDress';
+
+const BOWL = {
+  mlPer100G: 60,
+  ml: 60,
+  dishId: null,
+  verdict: null,
+  tableMl: null,
+  at: '2026-11-20T12:00:00Z',
+} as const;
 
 describe('how much dressing a dish takes', () => {
   it('goes by the figures of the trade', () => {
@@ -36,10 +54,34 @@ describe('how much dressing a dish takes', () => {
 
   it('learns from the kitchen’s own, the more the more of them', () => {
     const own = (count: number) =>
-      Array.from({ length: count }, () => ({ kind: 'slaw', dressed: 'normally', mlPer100G: 60 }) as const);
+      Array.from({ length: count }, () => ({ ...BOWL, kind: 'slaw', dressed: 'normally' }) as const);
     expect(mlPer100GOf('slaw', 'normally', own(3))).toBe(50);
     expect(mlPer100GOf('slaw', 'normally', own(300))).toBeGreaterThan(59);
     expect(mlPer100GOf('slaw', 'well', own(300))).toBe(DISHES.slaw.mlPer100G.well);
+  });
+});
+
+// By hand: 60 ml that were too much count as 48, that were too little as 75.
+describe('what was said of the bowl', () => {
+  const said = (verdict: BowlVerdict) =>
+    Array.from({ length: 3 }, () => ({ ...BOWL, kind: 'slaw', dressed: 'normally', verdict }) as const);
+  it('moves the figure of its kind: soggy down, dry up', () => {
+    expect(mlPer100GOf('slaw', 'normally', said('soggy'))).toBeCloseTo(44, 9);
+    expect(mlPer100GOf('slaw', 'normally', said('dry'))).toBeCloseTo(57.5, 9);
+    expect(mlPer100GOf('slaw', 'normally', said('too-salty'))).toBe(50);
+  });
+  it('is said once of a bowl: the last word within the hour counts', () => {
+    const at = (time: string, verdict: BowlVerdict, dishId: string | null = 'd') => ({
+      ...BOWL,
+      verdict,
+      dishId,
+      at: `2026-11-20T${time}:00Z`,
+    });
+    const last = (...entries: ReturnType<typeof at>[]) => lastWords(entries).map(({ verdict }) => verdict);
+    expect(last(at('12:30', 'right'), at('12:00', 'soggy'))).toEqual(['right']);
+    expect(last(at('12:00', 'soggy'), at('13:10', 'right'))).toEqual(['soggy', 'right']);
+    expect(last(at('12:00', 'soggy'), at('12:10', 'right', 'other'))).toEqual(['soggy', 'right']);
+    expect(last(at('12:00', 'soggy', null), at('12:10', 'right', null))).toEqual(['soggy', 'right']);
   });
 });
 

@@ -7,6 +7,9 @@ const MOST_AT_ONCE = 500;
 const iso = (value: string): string => new Date(value).toISOString();
 
 /** What was dressed with how much: appended, never changed. */
+/** Of what was written before a bowl was spoken of. */
+const NOTHING_SAID = { dishId: null, verdict: null, tableMl: null } as const;
+
 export class ServiceStore {
   constructor(
     private readonly db: Database,
@@ -20,7 +23,12 @@ export class ServiceStore {
       .from(dressings)
       .orderBy(desc(dressings.createdAt))
       .limit(MOST_AT_ONCE);
-    return rows.map(({ id, content, createdAt }) => ({ id, ...content, at: iso(createdAt) }));
+    return rows.map(({ id, content, createdAt }) => ({
+      ...NOTHING_SAID,
+      id,
+      ...content,
+      at: iso(createdAt),
+    }));
   }
 
   async plan(day: string): Promise<PlanRecord> {
@@ -53,6 +61,6 @@ export class ServiceStore {
       .values({ id, content, createdAt: this.now().toISOString() })
       .onConflictDoNothing();
     const [row] = await this.db.select().from(dressings).where(eq(dressings.id, id));
-    return { id, ...row!.content, at: iso(row!.createdAt) };
+    return { ...NOTHING_SAID, id, ...row!.content, at: iso(row!.createdAt) };
   }
 }

@@ -1,10 +1,20 @@
 import { TAG_WORDS } from '#words/tags';
-import { DRESSED_WORDS } from '#words/service';
+import { BOWL_WORDS, DRESSED_WORDS } from '#words/service';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { VersionRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
-import { DISHES, mlPer100GOf, servingsFrom, type DressedEntry, type DressingNeed } from '#core/service';
+import {
+  BOWL_VERDICTS,
+  DISHES,
+  lastWords,
+  mlPer100GOf,
+  servingsFrom,
+  type BowlVerdict,
+  type DressedEntry,
+  type DressingNeed,
+} from '#core/service';
+import { sayDishLesson } from '#words/dish';
 import { serveWords } from '#words/screens/serve';
 import { put } from '../../sync/outbox';
 import { formatAmount, formatMass, formatNumber, formatVolume } from '#words/numbers';
@@ -14,14 +24,15 @@ import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import type { Dish } from './dish';
+import type { Bowl } from './useBowl';
 
 interface HowMuchProps {
   readonly dish: Dish;
   readonly own: readonly DressedEntry[];
   /** What it takes; null: what was typed says no dish. */
   readonly need: DressingNeed | null;
-  /** It was listed thing by thing. */
-  readonly listed: boolean;
+  /** Listed thing by thing; null: a kind of dish. */
+  readonly bowl: Bowl | null;
   readonly kitchen: Kitchen;
   readonly version: VersionRecord | null;
   readonly formulaId: FormulaId;
@@ -35,7 +46,7 @@ export function HowMuch({
   dish,
   own,
   need,
-  listed,
+  bowl,
   kitchen,
   version,
   formulaId,
@@ -48,13 +59,16 @@ export function HowMuch({
     return (
       <section aria-label={serveWords.howMuch} className="card p-4">
         <p className="text-quiet">
-          {listed ? serveWords.sayWhatIsInTheBowl : serveWords.sayWhatOneServingWeighs}
+          {bowl ? serveWords.sayWhatIsInTheBowl : serveWords.sayWhatOneServingWeighs}
         </p>
       </section>
     );
   const each = need.ml / covers;
   const density = volumeMl > 0 ? massG / volumeMl : 1;
-  const mine = own.filter((entry) => entry.kind === kind && entry.dressed === dressed).length;
+  const mine = own.filter(
+    (entry) => entry.kind === kind && entry.dressed === dressed && entry.dishId !== (bowl?.kept.id ?? ''),
+  ).length;
+  const lesson = bowl ? sayDishLesson(bowl.lesson) : '';
   // Up, so that nobody runs out.
   const batch = Math.ceil(need.highMl / 100) / 10;
   return (
@@ -87,13 +101,13 @@ export function HowMuch({
         .
       </p>
       <p className="text-sm text-quiet">
-        {listed
+        {bowl
           ? serveWords.sumOfItsThings
           : serveWords.mlper100gofMlPer100G(
               formatNumber(mlPer100GOf(kind, dressed, own), 0, settings),
               TAG_WORDS[DISHES[kind].tag],
             )}
-        {mine > 0 && serveWords.drawnTowardsMineOfThis(mine)}.
+        {mine > 0 && serveWords.drawnTowardsMineOfThis(mine)}. {lesson}
       </p>
       {version && (
         <Link
@@ -104,9 +118,12 @@ export function HowMuch({
         </Link>
       )}
       {version && (
-        <TookInstead
-          key={`${kind} ${dressed}`}
+        <HowItWas
+          key={`${bowl?.kept.id ?? kind} ${dressed}`}
           dish={dish}
+          bowl={bowl}
+          own={own}
+          reckonedMl={need.ml}
           formulaId={formulaId}
           version={version}
           dishG={dishG}
@@ -116,43 +133,86 @@ export function HowMuch({
   );
 }
 
-/** What it really took: the next figure leans towards it. */
-function TookInstead({
-  dish: { kind, dressed },
-  formulaId,
-  version,
-  dishG,
-}: {
-  dish: Dish;
-  formulaId: FormulaId;
-  version: VersionRecord;
-  dishG: number;
-}) {
+interface HowItWasProps {
+  readonly dish: Dish;
+  readonly bowl: Bowl | null;
+  readonly own: readonly DressedEntry[];
+  readonly reckonedMl: number;
+  readonly formulaId: FormulaId;
+  readonly version: VersionRecord;
+  readonly dishG: number;
+}
+
+/** What it really took, and what was said of the bowl: the next figure leans towards it. */
+function HowItWas({ dish, bowl, own, reckonedMl, formulaId, version, dishG }: HowItWasProps) {
+  const { kind, dressed } = dish;
   const [text, setText] = useState('');
+  const [said, setSaid] = useState<BowlVerdict | null>(null);
   const { value: ml, fits, wrong } = typedNumber(text, { above: 0, to: 500_000 });
+  const before = bowl ? saidOf(bowl.kept.id, own) : null;
+  const keep = (verdict: BowlVerdict | null): void => {
+    const took = fits ? ml : reckonedMl;
+    const about = { kind, dressed, massG: dishG, ml: took, verdict };
+    const listed = { dishId: bowl?.kept.id ?? null, tableMl: bowl && bowl.tableMl > 0 ? bowl.tableMl : null };
+    const dressing = { id: newId(), formulaId, version: version.number, ...about, ...listed };
+    void put({ kind: 'dressing', dressing }).then(() => {
+      setText('');
+      setSaid(verdict);
+    });
+  };
+  const shown = said ?? before;
   return (
     <form
-      className="flex flex-wrap items-end gap-3 border-t border-rule pt-3"
+      className="grid gap-3 border-t border-rule pt-3"
       onSubmit={(event) => {
         event.preventDefault();
-        if (!fits) return;
-        const dressing = { id: newId(), formulaId, version: version.number, kind, dressed, massG: dishG, ml };
-        void put({ kind: 'dressing', dressing }).then(() => {
-          setText('');
-        });
+        if (fits) keep(shown);
       }}
     >
-      <Field
-        label={serveWords.itReallyTookMl}
-        inputMode="decimal"
-        value={text}
-        onText={setText}
-        problem={wrong ? serveWords.aVolumeAboveNothing : null}
-        className="w-44"
-      />
-      <Button type="submit" disabled={!fits}>
-        {serveWords.rememberIt}
-      </Button>
+      <div className="flex flex-wrap items-end gap-3">
+        <Field
+          label={serveWords.itReallyTookMl}
+          inputMode="decimal"
+          value={text}
+          placeholder={bowl ? serveWords.asReckoned : undefined}
+          onText={setText}
+          problem={wrong ? serveWords.aVolumeAboveNothing : null}
+          className="w-44"
+        />
+        <Button type="submit" disabled={!fits}>
+          {serveWords.rememberIt}
+        </Button>
+      </div>
+      {bowl && (
+        <div role="group" aria-label={serveWords.theBowlWas} className="flex flex-wrap items-center gap-2">
+          <span className="font-semibold">{serveWords.theBowlWas}</span>
+          {BOWL_VERDICTS.map((verdict) => (
+            <Button
+              key={verdict}
+              aria-pressed={shown === verdict}
+              disabled={wrong}
+              className="min-h-11 aria-pressed:border-leaf aria-pressed:bg-mint"
+              onClick={() => {
+                keep(verdict);
+              }}
+            >
+              {BOWL_WORDS[verdict]}
+            </Button>
+          ))}
+        </div>
+      )}
+      {bowl && shown && (
+        <p role="status" className="text-sm text-quiet">
+          {serveWords.saidNow(BOWL_WORDS[shown])}
+        </p>
+      )}
     </form>
   );
+}
+
+const AN_HOUR_MS = 3_600_000;
+/** What was said of this bowl within the hour. */
+function saidOf(dishId: string, own: readonly DressedEntry[]): BowlVerdict | null {
+  const last = lastWords(own.filter((entry) => entry.dishId === dishId)).at(-1);
+  return last && Date.now() - Date.parse(last.at) < AN_HOUR_MS ? last.verdict : null;
 }

@@ -136,7 +136,7 @@ function Aim({
       id,
       name: serveWords.styleForDish(style.name, kept.name).slice(0, 120),
       says: serveWords.styleForDishSays(kept.name).slice(0, 300),
-      windows: windowsForDish(style.windows, dressing, at),
+      windows: windowsForDish(style.windows, dressing, at, bowl.lesson.saltTimes),
     };
     await save(
       id,

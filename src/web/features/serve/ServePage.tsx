@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import type { VersionRecord } from '#contract';
-import { bestMomentFor, dishAt, mainKindOf, minutesOf } from '#core/dish';
+import { dishAt, minutesOf } from '#core/dish';
 import type { FormulaId } from '#core/formula';
 import type { Style } from '#core/palate';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
@@ -9,6 +9,7 @@ import { dressingFor, type Moment } from '#core/service';
 import { serveWords } from '#words/screens/serve';
 import { useDressingsQuery, useStandingsQuery, useVersionsQuery } from '../../data/kitchenApi';
 import { usualVersion } from '#kitchen/batch';
+import { entriesOf } from '#kitchen/bowl';
 import { contextFor, vesselOf } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { useWorking } from '../../sync/useWorking';
@@ -44,15 +45,7 @@ function Serve({ working, versions }: { working: WorkingFormula; versions: reado
   const kitchen = useKitchen();
   const standings = useStandingsQuery(working.id).data;
   const dressings = useDressingsQuery().data;
-  const own = useMemo(
-    () =>
-      (dressings ?? []).map(({ kind, dressed, massG, ml }) => ({
-        kind,
-        dressed,
-        mlPer100G: (ml / massG) * 100,
-      })),
-    [dressings],
-  );
+  const own = useMemo(() => entriesOf(dressings ?? []), [dressings]);
   const { thing } = useShared('dishes', working.id);
   const newest = [...versions].sort((a, b) => b.number - a.number);
   const usual = usualVersion(standings, newest[0]?.number ?? 0);
@@ -127,7 +120,7 @@ function Serve({ working, versions }: { working: WorkingFormula; versions: reado
             dish={dish}
             own={own}
             need={bowl && bowl.things.length === 0 ? null : need}
-            listed={bowl !== null}
+            bowl={bowl}
             kitchen={kitchen}
             version={version}
             formulaId={working.id}
@@ -156,12 +149,12 @@ function Serve({ working, versions }: { working: WorkingFormula; versions: reado
 
 /** A bowl as the other cards know a dish: by what most of it is. */
 function asDish(bowl: Bowl, plain: Dish, coversText: string, covers: number | null): Dish {
-  const kind = mainKindOf(bowl.things) ?? plain.kind;
+  const kind = bowl.kind ?? plain.kind;
   return {
     ...plain,
     kind,
     dressed: bowl.kept.dressed,
-    moment: plain.momentTyped ?? bestMomentFor(bowl.things),
+    moment: plain.momentTyped ?? bowl.moment,
     coversText,
     covers,
     massG: bowl.massG > 0 ? bowl.massG : null,

@@ -1,29 +1,15 @@
 /** The dish of a formula that is looked at: its list read, what it takes, and what arrives in the mouth. */
 import { useMemo } from 'react';
 import type { DishesContent, KeptDish } from '#contract';
-import {
-  dressingForDish,
-  mainKindOf,
-  pouredFrom,
-  readDish,
-  type DishLine,
-  type PouredDressing,
-} from '#core/dish';
+import { pouredFrom, type PouredDressing } from '#core/dish';
 import { emulsionState, holdRequest, ROOM_C, USUAL_HEIGHT_M, usualSeconds, usualTool } from '#core/emulsion';
 import type { Formula } from '#core/formula';
 import type { Judgement, Reckoning } from '#core/reckoning';
-import { DISHES, mlPer100GOf, type DressedEntry, type DressingNeed } from '#core/service';
+import type { DressedEntry } from '#core/service';
+import { readBowl, type ReadBowl } from '#kitchen/bowl';
 import { contextFor, vesselOf, type Kitchen } from '#kitchen/reading';
 
-export interface Bowl {
-  readonly kept: KeptDish;
-  /** For the servings that are asked for, g. */
-  readonly lines: readonly DishLine[];
-  readonly things: readonly NonNullable<DishLine['thing']>[];
-  readonly massG: number;
-  readonly need: DressingNeed;
-  /** How far this kitchen's own bowls have drawn the figure; 1: not at all. */
-  readonly learned: number;
+export interface Bowl extends ReadBowl {
   readonly dressing: PouredDressing | null;
 }
 
@@ -53,32 +39,10 @@ export function useBowl(
     );
     return pouredFrom(judgement.portions, state?.thickness.classes[1] ?? null);
   }, [formula, kitchen.vessels, reckoning, judgement]);
-  return useMemo(() => {
-    if (!kept) return null;
-    const times = (covers ?? kept.servings) / kept.servings;
-    const lines = readDish(kept.text, context).map(({ thing, ...line }) => ({
-      ...line,
-      thing: thing && { ...thing, massG: thing.massG * times },
-    }));
-    const things = lines.flatMap(({ thing }) => (thing ? [thing] : []));
-    const { dressed } = kept;
-    const found = dressingForDish(things, dressed);
-    const kind = mainKindOf(things);
-    const learned = kind ? mlPer100GOf(kind, dressed, own) / DISHES[kind].mlPer100G[dressed] : 1;
-    return {
-      kept,
-      lines,
-      things,
-      dressing,
-      learned,
-      massG: things.reduce((sum, { massG }) => sum + massG, 0),
-      need: {
-        ml: found.nominalMl * learned,
-        lowMl: found.lowMl * learned,
-        highMl: found.highMl * learned,
-      },
-    };
-  }, [kept, covers, context, own, dressing]);
+  return useMemo(
+    () => kept && { ...readBowl(kept, covers, own, context), dressing },
+    [kept, covers, context, own, dressing],
+  );
 }
 
 export const dishWith = ({ dishes }: DishesContent, next: KeptDish): DishesContent => ({

@@ -1,0 +1,1 @@
+export { entriesOf, readBowl, type ReadBowl } from './bowl';
