@@ -8,7 +8,7 @@ import { judge, portionsOf as portionsOfRead, type JudgedPortion, type Judgement
 import type { PhReading } from '#core/acidity';
 import type { AllergenEntry, CautionTier, LimitName } from '#core/safety';
 import { sayCaution, sayKeeping } from '#words/safety';
-import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
+import { measuringWith, REFERENCE_CATALOGUE, type Ingredient } from '#core/ingredient';
 import type { Range, SpoonSystem } from '#core/quantity';
 import { sayDoubt, sayProblem } from '#words/reading';
 
@@ -121,15 +121,17 @@ export function readText(
       return;
     }
     const read = readLines(entry.text, context);
-    const why = asideOf(
-      entry.text,
-      section,
-      read.every(({ reading }) => reading.status === 'read'),
-    );
+    const why = asideOf(entry.text, section, ingredientsOf(read.map(({ reading }) => reading)));
     if (why) setAside.push({ ...entry, why });
     else lines.push(...read.map(({ reading, form }) => ({ ...entry, reading, form })));
   });
   return { lines, setAside };
+}
+
+/** Null where one of them was not read. */
+function ingredientsOf(readings: readonly AdditionReading[]): readonly Ingredient[] | null {
+  const found = readings.flatMap((reading) => (reading.status === 'read' ? [reading.ingredient] : []));
+  return found.length === readings.length ? found : null;
 }
 
 /** What lies in the jar, of the lines that were read. */

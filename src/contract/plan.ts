@@ -21,6 +21,8 @@ export const dishSchema = z.strictObject({
   dressed: z.enum(DRESSED),
   servingG: z.number().gt(0, 'more than nothing').max(5000),
   moment: z.enum(MOMENTS),
+  /** Which of the formula's own dishes it is; kind and weight stand in where that is gone. */
+  bowlId: idSchema.optional(),
   /** Made that day; else it stands in the fridge. */
   fresh: z.boolean(),
 });

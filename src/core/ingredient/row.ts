@@ -203,4 +203,13 @@ export const fromDishRow = (row: DishRow): IngredientRow => ({
   bodyIndex: 0,
   tag: 'from memory',
   ...row,
+  aliases: withItsDoing(row),
 });
+
+/** "Couscous, cooked" is also called "cooked couscous", and so is each of its other names. */
+function withItsDoing({ name, aliases }: Pick<DishRow, 'name' | 'aliases'>): readonly string[] {
+  const doing = /, (cooked|roasted|grilled|fried|braised|poached)\b/.exec(name)?.[1];
+  if (doing === undefined) return aliases;
+  const done = aliases.filter((alias) => !alias.includes(doing)).map((alias) => `${doing} ${alias}`);
+  return [...new Set([...aliases, ...done])];
+}

@@ -3,7 +3,7 @@
  * is not blank comes out in exactly one place; what is doubtful says so and is asked for.
  */
 import { readLines, type AdditionLine, type ReadingContext, type Tool } from '#core/formula';
-import { readTelling, toldTool, type Told } from './telling';
+import { readTelling, toldServings, toldTool, type Told } from './telling';
 import { asideOf, headingOf, VERB, type Section } from './sections';
 import { stageOpenedBy } from './stages';
 import { searchIngredients, type Ingredient } from '#core/ingredient';
@@ -33,6 +33,8 @@ export interface PastedRecipe {
   readonly dish: readonly { readonly at: number; readonly text: string }[];
   /** What it is said to be mixed with; null: nobody said. */
   readonly tool: Tool | null;
+  /** For how many the dish is said to be; null: nobody said. */
+  readonly servings: number | null;
   /** Headings that only part the text. */
   readonly headings: readonly { readonly at: number; readonly text: string }[];
 }
@@ -92,8 +94,12 @@ export function readPasted(text: string, context: ReadingContext): PastedRecipe 
     }
     if (where !== 'method' && where !== 'notes' && !isStep && !FACT.test(item)) {
       const found = ingredientLines(item, source, at, where === 'ingredients', lines.length > 0, context);
-      const isRead = found.some(({ confidence }) => confidence !== 'ask');
-      if (asideOf(item, 'jar', isRead) === 'dish') {
+      const read = found.flatMap(({ line: { reading } }) =>
+        reading.status === 'read' ? [reading.ingredient] : [],
+      );
+      // Prose that names leaves is no leaf.
+      const isProse = found.length === 0 && item.length > LONG;
+      if (!isProse && asideOf(item, 'jar', read.length > 0 ? read : null) === 'dish') {
         dish.push({ at, text: item });
         return;
       }
@@ -117,14 +123,15 @@ export function readPasted(text: string, context: ReadingContext): PastedRecipe 
     if (telling) {
       lines.push(...toldLines(telling, at));
       const only = telling
-        .filter((piece) => piece.lines.length === 0 && !piece.rests)
+        .filter((piece) => piece.lines.length === 0 && !piece.rests && piece.ofDish === null)
         .map((piece) => piece.source);
+      dish.push(...telling.flatMap(({ ofDish }) => (ofDish === null ? [] : [{ at, text: ofDish }])));
       if (only.length > 0) notes.push({ at, text: only.join('; ') });
       return;
     }
     notes.push({ at, text: source });
   });
-  return { title, lines, notes, dish, tool: toldTool(text), headings };
+  return { title, lines, notes, dish, tool: toldTool(text), servings: toldServings(text), headings };
 }
 
 function whereOf(bare: string): Where | null {

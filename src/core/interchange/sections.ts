@@ -1,7 +1,9 @@
 /**
  * What of a list is no addition: headings, what is told to be done, how much it makes, and the things of the dish.
- * A line that could be the dressing's is set aside only under a heading that says so; salad leaves never go in.
+ * A line that could be the dressing's is set aside only under a heading that says so; salad leaves, pasta and grains
+ * never go in.
  */
+import type { Ingredient, SurfaceKind } from '#core/ingredient';
 import { stageOpenedBy } from './stages';
 
 export type AsideReason = 'heading' | 'dish' | 'method' | 'yield';
@@ -23,7 +25,7 @@ export const VERB =
   /^(?:add|adjust|allow|beat|blend|blitz|bring|chill|chop|combine|cool|cover|crush|cut|dissolve|drain|dress|drizzle|emulsify|finish|fold|grate|grind|heat|keep|leave|let|mash|measure|mince|mix|peel|place|pour|press|process|pulse|put|reduce|refrigerate|remove|rest|rub|salt|season|serve|shake|simmer|slowly|stir|store|strain|taste|then|thin|toast|toss|trickle|use|wash|whisk|whizz|while|with)\b/i;
 /** Of these no dressing is made; what may also be blended into one (rocket, spinach, watercress) is not among them. */
 const SALAD_LEAVES =
-  /\b(?:lettuces?|romaine|little gems?|gem hearts?|cos|iceberg|radicchio|endives?|chicory|frisée|frisee|escarole|mesclun|lamb.?s lettuce|mâche|(?:salad|mixed|baby|crisp) (?:leaves|greens)|mixed salad|butterhead|lollo)\b/i;
+  /\b(?:lettuces?|romaine|little gems?|gem hearts?|cos|iceberg|radicchio|endives?|chicory|frisée|frisee|escarole|mesclun|lamb.?s lettuce|mâche|(?:salad|mixed|baby|crisp) (?:leaves|greens)|mixed salad|butterhead|lollo|croutons?)\b/i;
 const MOST_HEADING = 60;
 const FEWEST_WORDS = 4;
 
@@ -53,16 +55,25 @@ export function headingOf(source: string): Section | null {
   return 'jar';
 }
 
+/** Nobody blends these into a dressing, though the pantry knows them. */
+const DISH_SURFACES: ReadonlySet<SurfaceKind> = new Set<SurfaceKind>(['pasta', 'grain']);
+
 /**
  * Why a line is no addition where it stands; null: it may be one.
  * @param section after the last heading; 'jar' before the first
- * @param isRead whether it is read as an addition: what is read is set aside only under a heading
+ * @param read what was read of it: beside salad leaves, pasta and grains it is set aside only under a heading;
+ *   null where anything of it was not read
  */
-export function asideOf(text: string, section: Section, isRead: boolean): AsideReason | null {
+export function asideOf(
+  text: string,
+  section: Section,
+  read: readonly Pick<Ingredient, 'surface'>[] | null,
+): AsideReason | null {
   if (section !== 'jar') return section;
-  if (isRead) return null;
-  if (YIELD.test(text)) return 'yield';
   if (SALAD_LEAVES.test(text)) return 'dish';
+  if (read?.some(({ surface }) => surface !== undefined && DISH_SURFACES.has(surface))) return 'dish';
+  if (read) return null;
+  if (YIELD.test(text)) return 'yield';
   const isSentence = text.split(/\s+/).length >= FEWEST_WORDS;
   return VERB.test(text) && isSentence ? 'method' : null;
 }

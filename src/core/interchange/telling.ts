@@ -2,6 +2,7 @@
  * A dressing as it is told, in whole sentences: "first goes in a spoon of mustard, then two tablespoons of vinegar, and
  * last, slowly, six of oil". Taken apart into what goes in, in its order, and what is only told.
  */
+import { NUMBER_WORDS } from '#core/quantity';
 import { readLines, restOf, type AdditionLine, type ReadingContext, type Tool } from '#core/formula';
 
 export interface Told {
@@ -11,6 +12,8 @@ export interface Told {
   readonly lines: readonly AdditionLine[];
   /** It is left to stand here: said with the line before. */
   readonly rests: boolean;
+  /** A thing of the dish that it is poured over, as it would be typed; null: none. */
+  readonly ofDish: string | null;
 }
 
 const NUMBER = String.raw`(?:\d|[¼½¾⅓⅔⅛]|an?\b|one\b|two\b|three\b|four\b|five\b|six\b|seven\b|eight\b|nine\b|ten\b|half\b|quarter\b|some\b|the (?:juice|zest|yolks?)\b|juice of\b|zest of\b|another\b|about\b|maybe\b|roughly\b|around\b|nearly\b|just (?:under|over)\b)`;
@@ -27,7 +30,7 @@ const BETWEEN = new RegExp(
   'giu',
 );
 const FILLER =
-  /^(?:so|ok(?:ay)?|well|right|now|and|but|also|first(?:ly| of all)?|second(?:ly)?|third(?:ly)?|last(?:ly)?|then|next|here|there|i(?:'ll|'d)?|you|we|usually|always|normally|just|like to|want to|would|will|take|need|have|got|start(?:ing)?(?: off)? with|begin(?:ning)?(?: off)? with|in goes?|goes? in|in go|comes?|put(?: in)?|add(?: in)?|pour(?: in)?|stir(?: in)?|whisk(?: in)?|beat(?: in)?|mix(?: in)?|blend(?: in)?|throw(?: in)?|toss(?: in)?|drizzle in|drop(?: in)?|squeeze in|use|with|slowly|gradually|carefully|quickly|drop by drop|in a (?:thin|slow|steady) (?:stream|trickle)|little by little|a little at a time|bit by bit|season(?: it| everything)?(?: with)?|finish(?: it)?(?: with)?|sharpen(?: it)?(?: with)?|sweeten(?: it)?(?: with)?|thin(?: it)?(?: with)?|it|that|everything|to it)\b[,:]?\s*/i;
+  /^(?:so|ok(?:ay)?|well|right|now|and|but|also|first(?:ly| of all)?|second(?:ly)?|third(?:ly)?|last(?:ly)?|then|next|here|there|i(?:'ll|'d)?|you|we|usually|always|normally|just|like to|want to|would|will|take|need|have|got|start(?:ing)?(?: off)? with|begin(?:ning)?(?: off)? with|in goes?|goes? in|in go|comes?|put(?: in)?|add(?: in)?|pour(?: in)?|stir(?: in)?|whisk(?: in)?|shake(?: up| together)?|beat(?: in)?|mix(?: in)?|blend(?: in)?|throw(?: in)?|toss(?: in)?|drizzle in|drop(?: in)?|squeeze in|use|with|slowly|gradually|carefully|quickly|drop by drop|in a (?:thin|slow|steady) (?:stream|trickle)|little by little|a little at a time|bit by bit|season(?: it| everything)?(?: with)?|finish(?: it)?(?: with)?|sharpen(?: it)?(?: with)?|sweeten(?: it)?(?: with)?|thin(?: it)?(?: with)?|it|that|everything|to it)\b[,:]?\s*/i;
 const TRAILING =
   /[,\s]+(?:(?:go(?:es)?|went) in(?:to (?:it|the (?:jar|bowl)))?(?: (?:first|last|next))?|(?:in)?to the (?:jar|bowl|mix(?:ture)?|blender|rest)|in there|as well|too|please|at the (?:end|start)|first|last|next|to (?:start|begin|finish)(?: with)?|slowly|gradually|drop by drop|in a (?:thin|slow|steady) (?:stream|trickle)|little by little|while (?:whisking|stirring|blending))$/i;
 const HAS_NUMBER = new RegExp(String.raw`^${NUMBER}`, 'iu');
@@ -38,11 +41,20 @@ const SPOKEN_UNIT =
   /\b(tablespoons?|teaspoons?|tbsp|tsp|cups?|spoons?|spoonfuls?|parts?|millilitres?|ml|grams?|g)\b/i;
 const FEWEST = 2;
 
+/** From here to the end of the sentence it is told what is dressed, and not with what. */
+const DISH_TURN =
+  /\b(?:toss(?:ed)?(?: (?:it|that|them|everything|all))?(?: all)? (?:with|through|over)|(?:pour(?:ed)?|spoon(?:ed)?|drizzled?) (?:it|that|this|everything|the dressing) (?:over|onto)|(?:it )?(?:dresses|goes (?:over|onto|on)|is for)|served? (?:it |this )?(?:with|over|on)|for (?:an?|the|my|our) (?:[a-z-]+ ){0,2}(?:salad|slaw|bowl) (?:of|with|from)|(?:salad|slaw|bowl) (?:itself )?(?:is|has|of|gets|takes|are))\b:?/i;
+
 /** @returns null where it tells of fewer than two additions: then it is method, or a list */
 export function readTelling(text: string, context: ReadingContext): readonly Told[] | null {
-  const told: { source: string; lines: readonly AdditionLine[]; rests: boolean }[] = [];
+  const told: { source: string; lines: readonly AdditionLine[]; rests: boolean; ofDish: string | null }[] =
+    [];
   let unit: string | null = null;
-  for (const source of pieces(text)) {
+  for (const { source, ofDish } of pieces(text)) {
+    if (ofDish !== null) {
+      told.push({ source, lines: [], rests: false, ofDish });
+      continue;
+    }
     let words = prepared(stripped(source));
     const same: RegExpExecArray | null = OF_THE_SAME.exec(words);
     if (same && unit && !SPOKEN_UNIT.test(same[2]!.split(' ')[0]!))
@@ -53,7 +65,12 @@ export function readTelling(text: string, context: ReadingContext): readonly Tol
     const rest = isIn && lines.length > 0 ? null : restOf(source);
     const before = told.findLast((piece) => piece.lines.length > 0);
     if (rest && before) before.lines = withRest(before.lines, rest.said);
-    told.push({ source, lines: isIn ? lines : [], rests: rest !== null && before !== undefined });
+    told.push({
+      source,
+      lines: isIn ? lines : [],
+      rests: rest !== null && before !== undefined,
+      ofDish: null,
+    });
   }
   return told.filter(({ lines }) => lines.length > 0).length >= FEWEST ? told : null;
 }
@@ -88,12 +105,27 @@ function named(words: string, context: ReadingContext): readonly AdditionLine[] 
   return readLines(words, context).filter(({ reading }) => reading.status === 'read');
 }
 
-function pieces(text: string): readonly string[] {
-  return text
+function pieces(text: string): readonly { readonly source: string; readonly ofDish: string | null }[] {
+  return text.split(SENTENCE_ENDS).flatMap((sentence) => {
+    const turn = DISH_TURN.exec(sentence);
+    const jar = split(turn ? sentence.slice(0, turn.index) : sentence);
+    // "and serve it with bread" is no list of a dish where nothing of it is counted.
+    const dish = turn ? split(sentence.slice(turn.index + turn[0].length)) : [];
+    return [
+      ...jar.map((source) => ({ source, ofDish: null })),
+      ...dish.flatMap((source) => {
+        const words = stripped(source.replace(/^(?:and|with|plus)\s+/i, ''));
+        return words === '' ? [] : [{ source, ofDish: words }];
+      }),
+    ];
+  });
+}
+const SENTENCE_ENDS = /[.;!?]+(?=\s|$)|\n+/u;
+const split = (text: string): readonly string[] =>
+  text
     .split(BETWEEN)
     .map((piece) => piece.trim())
     .filter(Boolean);
-}
 
 function stripped(piece: string): string {
   let words = piece.replace(/\s+/g, ' ').replace(/^[,:\s]+|[,:\s]+$/g, '');
@@ -117,3 +149,15 @@ const TOLD_TOOLS: readonly (readonly [RegExp, Tool])[] = [
 /** What it is mixed with, as far as it is told; null: nobody said. */
 export const toldTool = (text: string): Tool | null =>
   TOLD_TOOLS.find(([words]) => words.test(text))?.[1] ?? null;
+
+const SERVES = new RegExp(
+  String.raw`\b(?:serves|feeds|servings?:?|enough for|for (?=\S+(?: (?:to|or) \S+)? (?:people|persons|guests|eaters|covers)\b))\s*(?:about |around )?(\d{1,4}|${Object.keys(NUMBER_WORDS).join('|')})\b`,
+  'i',
+);
+/** For how many it is said to be; null: nobody said. */
+export function toldServings(text: string): number | null {
+  const said = SERVES.exec(text)?.[1]?.toLowerCase();
+  if (said === undefined) return null;
+  const count = NUMBER_WORDS[said] ?? Number(said);
+  return count >= 1 ? Math.round(count) : null;
+}

@@ -1,1 +1,1 @@
-export { KITCHEN_STEPS, ripeningOf, type ChangeCode, type FlavourChange, type Ripening } from './ripening';
+export { KITCHEN_STEPS, ripeningOf, type FlavourChange, type Ripening } from './ripening';

@@ -1,6 +1,7 @@
 /** German, as far as the station speaks it: making, tasting, weighing out, timers, cautions, labels. */
 import type { OtherTongue } from '../tongue';
-import { batchRun, drawing, frame, label, paper, parts, sync } from './parts';
+import { drawing } from './drawn';
+import { batchRun, frame, label, paper, parts, sync } from './parts';
 import {
   asides,
   binders,

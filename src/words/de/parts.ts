@@ -5,7 +5,6 @@ import type { frameLaterWords } from '../screens/frameLater';
 import type { labelWords } from '../screens/label';
 import type { paperWords } from '../screens/paper';
 import type { partsWords } from '../screens/parts';
-import type { drawingWords } from '../screens/drawing';
 import type { syncWords } from '../sync';
 
 export const frame: Partial<typeof frameWords & typeof frameLaterWords> = {
@@ -266,23 +265,6 @@ export const paper: Partial<typeof paperWords> = {
   coolDarkClosed: 'kühl, dunkel, geschlossen',
   dressing: 'Dressing',
   plannedOnly: (day) => `${day} (geplant)`,
-};
-
-export const drawing: Partial<typeof drawingWords> = {
-  profileState: (off, judged) => off || (judged ? 'passt' : 'kein Zielbereich in diesem Stil'),
-  whoBringsIt: 'Wer es mitbringt.',
-  fromASpoonThickness: (said) => `Vom Löffel: ${said}`,
-  shakeLine: 'Schüttellinie',
-  notRead: 'nicht gelesen',
-  wateryLayer: 'wässrige Schicht',
-  oilOnTop: 'Öl oben',
-  oil: 'Öl',
-  acid: 'Säure',
-  salt: 'Salz',
-  sweet: 'Süße',
-  aroma: 'Aroma',
-  body: 'Körper',
-  water: 'Wasser',
 };
 
 export const sync: Partial<typeof syncWords> = {

@@ -11,6 +11,10 @@ const COUNTS: Readonly<Record<number, string>> = {
 };
 
 export const batchPlanWords = {
+  forADish: 'For a dish',
+  covers: 'Covers',
+  howManyAtTheTable: 'How many eat?',
+  itTakes: (ml: string, high: string) => `It takes ${ml}, up to ${high}.`,
   typeHowMuch: 'type how much',
   choices: 'Everything else as usual',
   changeThem: 'Change',

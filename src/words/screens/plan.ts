@@ -73,6 +73,9 @@ export const planWords = {
   at: 'At',
   covers: 'Covers',
   addTheService: 'Add the service',
+  onBowl: (bowl: string, dressed: string) => `on ${bowl}, ${dressed}`,
+  bestWithin: (time: string) =>
+    `At its best within ${time} of being made: better made that day than from the fridge.`,
   onDishnamesDressedServinggG: (dishNames: string, dressed: string, servingG: number) =>
     `on ${dishNames}, ${dressed}, ${servingG} g each`,
   whenNameGoesOn: (name: string) => `When ${name} goes on`,

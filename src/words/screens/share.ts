@@ -50,6 +50,8 @@ export const shareWords = {
   sameWereHereAlready: (same: number) => `${same} were here already.`,
   leftOutRefused: (refused: string) => `Left out: ${refused}`,
   newDressing: 'New dressing',
+  itsDish: 'Its dish',
+  theyBecomeItsDish: 'They become the dish of this dressing: Serve says how much of it they take.',
   nameIsLargerThanA: (name: string) => `${name} is larger than a recipe can be.`,
   bringInARecipe: 'Bring in a recipe',
   whatYouHave: 'What you have',

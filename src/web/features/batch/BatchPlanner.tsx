@@ -17,6 +17,7 @@ import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Working } from '../../ui/Working';
 import { sayTarget, type BatchDraft, type SetDraft } from './draft';
+import { ForADish } from './ForADish';
 import { LoadsAside } from './LoadsAside';
 import { PlanFields } from './PlanFields';
 import { PlanTable } from './PlanTable';
@@ -83,6 +84,7 @@ export function BatchPlanner({ working, version, stopsAt, versions, draft, setDr
         request={request}
         plan={shown?.plan ?? null}
       />
+      <ForADish formulaId={working.id} formula={version.formula} kitchen={kitchen} setDraft={setDraft} />
       {splits && (
         <SplitInto
           id={working.id}

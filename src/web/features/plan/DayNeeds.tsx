@@ -3,6 +3,7 @@ import type { PlanContent, ShelfRecord } from '#contract';
 import { formatVolume } from '#words/numbers';
 import type { Kitchen } from '#kitchen/reading';
 import { planWords } from '#words/screens/plan';
+import type { PlannedBowls } from '../../data/bowls';
 import { SharedBases } from './SharedBases';
 import { litresFor, needsOf, useTakeOn } from './takeOn';
 import { TakeOnButton, TakenOn } from './TakenOn';
@@ -13,13 +14,15 @@ interface DayNeedsProps {
   readonly content: PlanContent;
   readonly shelf: readonly ShelfRecord[];
   readonly kitchen: Kitchen;
+  readonly bowls: PlannedBowls;
 }
 
 /** How much of each dressing the day takes; what is made that day becomes batches. */
-export function DayNeeds({ day, content, shelf, kitchen }: DayNeedsProps) {
+export function DayNeeds({ day, content, shelf, kitchen, bowls }: DayNeedsProps) {
   const { settings } = kitchen;
-  const all = needsOf(content);
-  const fresh = needsOf(content, true);
+  const { needOf } = bowls;
+  const all = needsOf(content, needOf);
+  const fresh = needsOf(content, needOf, true);
   const nameOf = nameIn(shelf);
   const taking = useTakeOn(
     fresh.map(({ formulaId, highMl }) => ({ formulaId, day, volumeMl: highMl })),

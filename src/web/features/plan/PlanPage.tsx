@@ -5,7 +5,6 @@ import { sayDuration } from '#words/hold';
 import { sayIssue } from '#words/problems';
 import { planWords } from '#words/screens/plan';
 import { Alert } from '../../ui/Alert';
-import { useFormulasById } from '../../data/shelf';
 import { ClashNotice } from '../../parts/ClashList';
 import { keyOf } from '../../sync/shared';
 import { useShared, type SharedThing } from '../../sync/useWork';
@@ -15,7 +14,6 @@ import { Field } from '../../ui/Field';
 import { BehindNote } from './BehindNote';
 import { CalendarTools } from './CalendarTools';
 import { NumberOf, TimeOf } from './planFields';
-import { useNow } from '../../ui/useNow';
 import { Loading, Trouble } from '../../parts/PageState';
 import { Button } from '../../ui/Button';
 import { DayNeeds } from './DayNeeds';
@@ -26,7 +24,7 @@ import { ServiceForm } from './ServiceForm';
 import { TickList } from './TickList';
 import { Timeline } from './Timeline';
 import { sayTime } from '#kitchen/day';
-import { dishesOf, usePlan } from './usePlan';
+import { useDay } from './usePlan';
 
 /** A day from its services backwards to the first thing to fetch. */
 export function PlanPage() {
@@ -56,9 +54,7 @@ interface DayProps {
 function Day({ day, thing, onDay }: DayProps) {
   const content = thing.doc;
   const kitchen = useKitchen();
-  const shelf = useFormulasById(dishesOf(content.services));
-  const now = useNow();
-  const plan = usePlan(day, content, shelf, kitchen, now);
+  const { shelf, now, asked, plan, bowls } = useDay(day, content, kitchen);
   const [problem, setProblem] = useState<string | null>(null);
   const [dayText, setDayText] = useState(day);
   const change = (patch: Partial<PlanContent>): void => {
@@ -184,6 +180,8 @@ function Day({ day, thing, onDay }: DayProps) {
           <ServiceForm
             content={content}
             shelf={shelf}
+            asked={asked}
+            bowls={bowls}
             onChange={(services) => {
               change({ services });
             }}
@@ -195,7 +193,7 @@ function Day({ day, thing, onDay }: DayProps) {
             }}
           />
         </div>
-        <DayNeeds day={day} content={content} shelf={shelf} kitchen={kitchen} />
+        <DayNeeds day={day} content={content} shelf={shelf} kitchen={kitchen} bowls={bowls} />
       </div>
     </div>
   );

@@ -2,6 +2,7 @@ import { X } from 'lucide-react';
 import { useState } from 'react';
 import {
   serviceSchema,
+  type KeptDish,
   type PlanContent,
   type PlanDish,
   type PlanService,
@@ -17,18 +18,27 @@ import { FormulaChoice, useChoicesQuery } from '../../parts/FormulaChoice';
 import { Choice } from '../../ui/Choice';
 import { ReadField, TextField } from '../../form/fields';
 import { useDraft } from '../../form/useDraft';
-import { sayTime } from '#kitchen/day';
+import { readBowl } from '#kitchen/bowl';
+import { sayTime, type Asked } from '#kitchen/day';
+import { contextFor, type Kitchen } from '#kitchen/reading';
+import { sayDuration } from '#words/hold';
+import type { PlannedBowls } from '../../data/bowls';
+import { useKitchen } from '../../data/kitchen';
+import { useShared } from '../../sync/useWork';
 import { TimeField } from './planFields';
 import { DISH_NAMES, DRESSED_WORDS, MOMENT_WORDS } from '#words/service';
 
 interface ServiceFormProps {
   readonly content: PlanContent;
   readonly shelf: readonly ShelfRecord[];
+  readonly asked: ReadonlyMap<string, Asked>;
+  readonly bowls: PlannedBowls;
   readonly onChange: (services: PlanContent['services']) => void;
 }
 
 /** Services of the day, each with what is dressed at it. */
-export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
+export function ServiceForm({ content, shelf, asked, bowls, onChange }: ServiceFormProps) {
+  const kitchen = useKitchen();
   const draft = useDraft<PlanService>({
     schema: serviceSchema,
     start: { id: newId(), name: planWords.lunch, atMin: 12 * 60, covers: 40, dishes: [] },
@@ -64,6 +74,8 @@ export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
             <DishRow
               key={dish.id}
               dish={dish}
+              bowl={bowls.bowlOf(dish)}
+              bestToMin={asked.get(dish.formulaId)?.bestToMin ?? null}
               name={
                 shelf.find(({ id }) => id === dish.formulaId)?.formula.name ?? planWords.aDressingThatIsGone
               }
@@ -77,6 +89,7 @@ export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
             />
           ))}
           <AddDish
+            kitchen={kitchen}
             onAdd={(dish) => {
               change(service.id, { dishes: [...service.dishes, dish] });
             }}
@@ -107,10 +120,16 @@ export function ServiceForm({ content, shelf, onChange }: ServiceFormProps) {
 
 function DishRow({
   dish,
+  bowl,
+  bestToMin,
   name,
   onChange,
 }: {
   dish: PlanDish;
+  /** Its list; null: it has none. */
+  bowl: KeptDish | null;
+  /** Null: not known yet. */
+  bestToMin: number | null;
   name: string;
   onChange: (next: PlanDish | null) => void;
 }) {
@@ -119,11 +138,13 @@ function DishRow({
       <div className="flex items-center gap-2">
         <span className="flex-1">
           <strong>{name}</strong>{' '}
-          {planWords.onDishnamesDressedServinggG(
-            DISH_NAMES[dish.kind].toLowerCase(),
-            DRESSED_WORDS[dish.dressed],
-            dish.servingG,
-          )}
+          {bowl
+            ? planWords.onBowl(bowl.name, DRESSED_WORDS[bowl.dressed])
+            : planWords.onDishnamesDressedServinggG(
+                DISH_NAMES[dish.kind].toLowerCase(),
+                DRESSED_WORDS[dish.dressed],
+                dish.servingG,
+              )}
         </span>
         <IconButton
           label={planWords.withoutName(name)}
@@ -155,50 +176,82 @@ function DishRow({
           }}
         />
       </div>
+      {!dish.fresh && bestToMin !== null && bestToMin < A_DAY_MIN && (
+        <p className="text-quiet">{planWords.bestWithin(sayDuration(bestToMin * 60))}</p>
+      )}
     </div>
   );
 }
 
-function AddDish({ onAdd }: { onAdd: (dish: PlanDish) => void }) {
+const A_DAY_MIN = 1440;
+const BOWL = 'bowl:';
+
+function AddDish({ kitchen, onAdd }: { kitchen: Kitchen; onAdd: (dish: PlanDish) => void }) {
   const { data: choices, error } = useChoicesQuery('', false);
   const [picked, setPicked] = useState<ShelfRecord | null>(null);
-  const [kind, setKind] = useState<PlanDish['kind']>('tender-leaves');
-  const [dressed, setDressed] = useState<PlanDish['dressed']>('normally');
   const chosen = picked ?? choices?.records[0];
   if (!choices) return error ? <Alert>{sayError(error)}</Alert> : null;
   if (!chosen) return <p className="text-quiet">{planWords.thereIsNoDressingOn}</p>;
   return (
     <div className="flex flex-wrap gap-2">
       <FormulaChoice label={planWords.dressing} chosen={picked} onChoose={setPicked} className="max-w-52" />
+      <OnWhat key={chosen.id} chosen={chosen} kitchen={kitchen} onAdd={onAdd} />
+    </div>
+  );
+}
+
+/** A dish that the dressing has a list of, or a kind of dish. */
+function OnWhat({
+  chosen: { id, formula },
+  kitchen,
+  onAdd,
+}: {
+  chosen: ShelfRecord;
+  kitchen: Kitchen;
+  onAdd: (dish: PlanDish) => void;
+}) {
+  const listed = useShared('dishes', id).thing?.doc.dishes ?? [];
+  const [what, setWhat] = useState<string | null>(null);
+  const [dressed, setDressed] = useState<PlanDish['dressed']>('normally');
+  const bowl = listed.find((one) => `${BOWL}${one.id}` === what) ?? null;
+  const kind = DISH_KINDS.find((value) => value === what) ?? 'tender-leaves';
+  const add = (): void => {
+    const read = bowl && readBowl(bowl, null, [], contextFor(formula, kitchen));
+    const about = { id: newId(), formulaId: id, version: null, fresh: true };
+    if (!bowl || !read || read.massG <= 0) {
+      onAdd({ ...about, kind, dressed, servingG: DISHES[kind].servingG, moment: TIMING[kind].best });
+      return;
+    }
+    onAdd({
+      ...about,
+      kind: read.kind ?? 'raw-vegetables',
+      dressed: bowl.dressed,
+      servingG: Math.min(5000, read.massG / bowl.servings),
+      moment: read.moment,
+      bowlId: bowl.id,
+    });
+  };
+  return (
+    <>
       <Choice
         label={planWords.onWhat}
-        value={kind}
-        options={DISH_KINDS.map((value) => ({ value, label: DISH_NAMES[value] }))}
-        onChange={setKind}
+        value={bowl ? what! : kind}
+        options={[
+          ...listed.map(({ id: bowlId, name }) => ({ value: `${BOWL}${bowlId}`, label: name })),
+          ...DISH_KINDS.map((value) => ({ value: value as string, label: DISH_NAMES[value] })),
+        ]}
+        onChange={setWhat}
         className="max-w-48"
       />
-      <Choice
-        label={planWords.howWellDressed}
-        value={dressed}
-        options={DRESSED.map((value) => ({ value, label: DRESSED_WORDS[value] }))}
-        onChange={setDressed}
-      />
-      <Button
-        onClick={() => {
-          onAdd({
-            id: newId(),
-            formulaId: chosen.id,
-            version: null,
-            kind,
-            dressed,
-            servingG: DISHES[kind].servingG,
-            moment: TIMING[kind].best,
-            fresh: true,
-          });
-        }}
-      >
-        {planWords.addTheDish}
-      </Button>
-    </div>
+      {!bowl && (
+        <Choice
+          label={planWords.howWellDressed}
+          value={dressed}
+          options={DRESSED.map((value) => ({ value, label: DRESSED_WORDS[value] }))}
+          onChange={setDressed}
+        />
+      )}
+      <Button onClick={add}>{planWords.addTheDish}</Button>
+    </>
   );
 }

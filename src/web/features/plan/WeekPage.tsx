@@ -1,26 +1,25 @@
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { daySchema, type PlanContent, type PlanRecord } from '#contract';
+import { daySchema, type PlanRecord } from '#contract';
 import { sayDuration } from '#words/hold';
 import { weekBatches } from '#core/service';
 import { planWords } from '#words/screens/plan';
-import { sayError, usePlanWeekQuery } from '../../data/kitchenApi';
-import { useSaveShared } from '../../sync/useSaveShared';
+import { usePlanWeekQuery } from '../../data/kitchenApi';
 import { useOpenDocs } from '../../data/openDocs';
 import { daysAfter, mondayOf, today } from '#kitchen/day';
 import { formatWeekday, formatDay, formatVolume } from '#words/numbers';
-import { newId } from '../../sync/device';
 import type { Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
-import { Button } from '../../ui/Button';
 import { Loading, Trouble } from '../../parts/PageState';
 import { NextStep } from '../../parts/NextStep';
+import { AsLastWeek } from './AsLastWeek';
 import { SaveCalendar } from './CalendarTools';
 import { TakeOnButton, TakenOn } from './TakenOn';
 import { sayTime } from '#kitchen/day';
 import { planDay, type Asked } from '#kitchen/day';
 import { SharedBases } from './SharedBases';
 import { needsOf, useTakeOn } from './takeOn';
+import { usePlannedBowls, type NeedOf } from '../../data/bowls';
 import { useNow } from '../../ui/useNow';
 import { useFormulasById } from '../../data/shelf';
 import { dishesOf, nameIn, useAsked } from './usePlan';
@@ -46,6 +45,11 @@ function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
   const services = plans.flatMap(({ content }) => content.services);
   const shelf = useFormulasById(dishesOf(services));
   const asked = useAsked(services, shelf, kitchen);
+  const { needOf } = usePlannedBowls(
+    services.flatMap(({ dishes }) => dishes),
+    shelf,
+    kitchen,
+  );
   const nameOf = useMemo(() => nameIn(shelf), [shelf]);
   const now = useNow();
   const isEmpty = plans.every(({ content }) => content.services.length === 0);
@@ -87,10 +91,25 @@ function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
         data-testid="week"
       >
         {plans.map((plan) => (
-          <DayCard key={plan.day} plan={plan} kitchen={kitchen} asked={asked} nameOf={nameOf} now={now} />
+          <DayCard
+            key={plan.day}
+            plan={plan}
+            kitchen={kitchen}
+            asked={asked}
+            nameOf={nameOf}
+            needOf={needOf}
+            now={now}
+          />
         ))}
       </ol>
-      <WeekBatches from={from} plans={plans} kitchen={kitchen} asked={asked} nameOf={nameOf} />
+      <WeekBatches
+        from={from}
+        plans={plans}
+        kitchen={kitchen}
+        asked={asked}
+        nameOf={nameOf}
+        needOf={needOf}
+      />
     </div>
   );
 }
@@ -100,11 +119,12 @@ interface DayCardProps {
   readonly kitchen: Kitchen;
   readonly asked: ReadonlyMap<string, Asked>;
   readonly nameOf: (formulaId: string) => string;
+  readonly needOf: NeedOf;
   readonly now: Date;
 }
 
 /** A day as a column: what is served when, what is dressed for it, and when hands are first wanted. */
-function DayCard({ plan: { day, content }, kitchen, asked, nameOf, now }: DayCardProps) {
+function DayCard({ plan: { day, content }, kitchen, asked, nameOf, needOf, now }: DayCardProps) {
   // By the minute, as the day's own page does.
   const minute = Math.floor(now.getTime() / 60_000);
   const { placed, conflicts, clashes, late } = useMemo(
@@ -146,7 +166,7 @@ function DayCard({ plan: { day, content }, kitchen, asked, nameOf, now }: DayCar
           </p>
         ))}
       <ul className="grid gap-1 text-sm">
-        {needsOf(content).map(({ formulaId, highMl }) => (
+        {needsOf(content, needOf).map(({ formulaId, highMl }) => (
           <li key={formulaId} className="[overflow-wrap:anywhere]">
             {nameOf(formulaId)}, {formatVolume(highMl, kitchen.settings)}
           </li>
@@ -167,17 +187,19 @@ function WeekBatches({
   kitchen,
   asked,
   nameOf,
+  needOf,
 }: {
   from: string;
   plans: readonly PlanRecord[];
   kitchen: Kitchen;
   asked: ReadonlyMap<string, Asked>;
   nameOf: (formulaId: string) => string;
+  needOf: NeedOf;
 }) {
   const batches = weekBatches(
     plans.flatMap(({ content }, day) =>
       [true, false].flatMap((fresh) =>
-        needsOf(content, fresh).map(({ formulaId, highMl }) => ({
+        needsOf(content, needOf, fresh).map(({ formulaId, highMl }) => ({
           formulaId: formulaId as string,
           day,
           volumeMl: highMl,
@@ -236,56 +258,4 @@ function WeekBatches({
       <TakeOnButton taking={taking} />
     </section>
   );
-}
-
-/** Days without a service get those of a week ago. */
-function AsLastWeek({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
-  const before = usePlanWeekQuery(daysAfter(from, -7)).data ?? [];
-  const [save, saving] = useSaveShared('plan');
-  const takeOver = plans.flatMap(({ day, content }, i) => {
-    const old = before[i]?.content;
-    return content.services.length === 0 && old && old.services.length > 0
-      ? [{ day, content, next: copied(content, old) }]
-      : [];
-  });
-  if (takeOver.length === 0) return null;
-  return (
-    <>
-      <Button
-        disabled={saving.isLoading}
-        onClick={() => {
-          for (const { day, content, next } of takeOver) save(day, content, next).catch(() => undefined);
-        }}
-      >
-        {planWords.asLastWeekForm(
-          takeOver.length === 1 ? planWords.onOneEmptyDay : planWords.onLengthEmptyDays(takeOver.length),
-        )}
-      </Button>
-      {saving.error !== undefined && (
-        <span role="alert" className="font-semibold text-acid-ink">
-          {planWords.notKeptError(sayError(saving.error))}
-        </span>
-      )}
-    </>
-  );
-}
-
-/** Services and side jobs under new ids; nothing of what was ticked or moved. */
-function copied(content: PlanContent, old: PlanContent): PlanContent {
-  const ids = new Map(old.services.map(({ id }) => [id, newId()]));
-  return {
-    ...content,
-    cooks: old.cooks,
-    fromMin: old.fromMin,
-    services: old.services.map((service) => ({
-      ...service,
-      id: ids.get(service.id)!,
-      dishes: service.dishes.map((dish) => ({ ...dish, id: newId() })),
-    })),
-    jobs: old.jobs.map((job) => ({
-      ...job,
-      id: newId(),
-      serviceId: ids.get(job.serviceId) ?? job.serviceId,
-    })),
-  };
 }

@@ -5,11 +5,11 @@ import type { BatchRecord, PlanContent } from '#contract';
 import { sayBatchProblem } from '#words/batch';
 import { isEnough, madeMl } from '#core/batch';
 import type { FormulaId } from '#core/formula';
-import { dressingFor } from '#core/service';
 import { planWords } from '#words/screens/plan';
 import { kitchenApi, sayError, useBatchesQuery } from '../../data/kitchenApi';
 import { formatMass, formatVolume } from '#words/numbers';
 import { batchRequestOf, newBatchOf, readVersion, stockOf, usualChoices, usualVersion } from '#kitchen/batch';
+import type { NeedOf } from '../../data/bowls';
 import { byNow, newId } from '../../sync/device';
 import type { Kitchen } from '#kitchen/reading';
 import { useAppDispatch } from '../../sync/store';
@@ -23,12 +23,16 @@ export interface Need {
 }
 
 /** What the dishes of a day take, by dressing; `fresh` undefined: all of them. */
-export function needsOf({ services }: Pick<PlanContent, 'services'>, fresh?: boolean): readonly Need[] {
+export function needsOf(
+  { services }: Pick<PlanContent, 'services'>,
+  needOf: NeedOf,
+  fresh?: boolean,
+): readonly Need[] {
   const needs = new Map<FormulaId, Need>();
   for (const { covers, dishes } of services) {
     for (const dish of dishes) {
       if (fresh !== undefined && dish.fresh !== fresh) continue;
-      const need = dressingFor(dish.kind, dish.servingG * covers, dish.dressed);
+      const need = needOf(dish, covers);
       const before = needs.get(dish.formulaId);
       needs.set(dish.formulaId, {
         formulaId: dish.formulaId,

@@ -3,17 +3,23 @@ import { shareWords } from '#words/screens/share';
 import { Button } from '../../ui/Button';
 
 /** Things of the dish: they stay out of the jar unless the cook says otherwise. */
-export function SetAside({ dish, onTake }: { dish: readonly Beside[]; onTake: (at: number) => void }) {
+export function SetAside({
+  dish,
+  onTake,
+}: {
+  dish: readonly (Beside & { readonly place: number })[];
+  onTake: (place: number) => void;
+}) {
   return (
     <section aria-label={shareWords.ofTheDish} className="border-t border-rule pt-2">
       <h3 className="font-semibold">{shareWords.ofTheDish}</h3>
       <ul data-testid="import-dish">
-        {dish.map(({ at, text }) => (
-          <li key={at} className="flex flex-wrap items-center gap-3 py-0.5">
+        {dish.map(({ place, text }) => (
+          <li key={place} className="flex flex-wrap items-center gap-3 py-0.5">
             <span className="min-w-0 flex-1">{text}</span>
             <Button
               onClick={() => {
-                onTake(at);
+                onTake(place);
               }}
             >
               {shareWords.putItIntoTheJar}
@@ -21,6 +27,7 @@ export function SetAside({ dish, onTake }: { dish: readonly Beside[]; onTake: (a
           </li>
         ))}
       </ul>
+      <p className="text-sm text-quiet">{shareWords.theyBecomeItsDish}</p>
     </section>
   );
 }

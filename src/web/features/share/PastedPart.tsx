@@ -11,7 +11,8 @@ import {
   type FormulaId,
   MOST_STAGES,
 } from '#core/formula';
-import { readPasted, stagesIn, type PastedLine } from '#core/interchange';
+import { readPasted, stagesIn, type PastedLine, type PastedRecipe } from '#core/interchange';
+import { MOST_DISH_TEXT, type DishesContent } from '#contract';
 import { stageNamesFrom } from '#kitchen/edits';
 import { DEFAULT_VESSEL_ID } from '#core/vessel';
 import { contextFor, type Kitchen } from '#kitchen/reading';
@@ -22,11 +23,15 @@ import { sayError, useCreateFormulaMutation } from '../../data/kitchenApi';
 import { TextField } from '../../form/fields';
 import { useDraft } from '../../form/useDraft';
 import { newId } from '../../sync/device';
+import { saveShared } from '../../sync/useWork';
 import { Alert } from '../../ui/Alert';
 import { KeptBeside, SetAside } from './PastedBeside';
 import { Button } from '../../ui/Button';
 
 const MOST_NOTE = 1900;
+const NO_DISHES: DishesContent = { dishes: [] };
+const USUAL_SERVINGS = 4;
+
 const nameSchema = z.strictObject({ name: z.string().max(120) });
 
 interface PastedPartProps {
@@ -58,7 +63,7 @@ export function PastedPart({ text, kitchen, onMade }: PastedPartProps) {
       [
         ...pasted.lines,
         ...pasted.dish
-          .filter(({ at }) => taken.has(at))
+          .filter((_, place) => taken.has(place))
           .flatMap(({ at, text: source }) =>
             readLines(source, context).map((line, part) => asPasted({ source, at, part, near: [] }, line)),
           ),
@@ -70,7 +75,7 @@ export function PastedPart({ text, kitchen, onMade }: PastedPartProps) {
         }),
     [pasted, mended, taken, context],
   );
-  const dish = pasted.dish.filter(({ at }) => !taken.has(at));
+  const dish = pasted.dish.flatMap((thing, place) => (taken.has(place) ? [] : [{ ...thing, place }]));
   const notes = noteParts(pasted.notes.map((note) => note.text));
   const draft = useDraft({
     schema: nameSchema,
@@ -102,6 +107,16 @@ export function PastedPart({ text, kitchen, onMade }: PastedPartProps) {
           additions,
         },
       }).unwrap();
+      if (dish.length > 0)
+        await saveShared(
+          'dishes',
+          id,
+          NO_DISHES,
+          dishesOf(
+            dish.map((thing) => thing.text),
+            pasted,
+          ),
+        );
       onMade();
       void navigate(`/formulas/${id}/compose`);
     },
@@ -147,8 +162,8 @@ export function PastedPart({ text, kitchen, onMade }: PastedPartProps) {
       {dish.length > 0 && (
         <SetAside
           dish={dish}
-          onTake={(at) => {
-            setTaken(new Set([...taken, at]));
+          onTake={(place) => {
+            setTaken(new Set([...taken, place]));
           }}
         />
       )}
@@ -170,6 +185,21 @@ export function PastedPart({ text, kitchen, onMade }: PastedPartProps) {
       </Button>
     </section>
   );
+}
+
+/** What was set aside as the dish's becomes the dish of the dressing, to be dressed in Serve. */
+function dishesOf(
+  things: readonly string[],
+  { title, servings }: Pick<PastedRecipe, 'title' | 'servings'>,
+): DishesContent {
+  let text = '';
+  for (const thing of things) if (text.length + thing.length < MOST_DISH_TEXT) text += `${thing}\n`;
+  const name = (title ?? '').slice(0, 120).trim() || shareWords.itsDish;
+  return {
+    dishes: [
+      { id: newId(), name, text: text.trimEnd(), servings: servings ?? USUAL_SERVINGS, dressed: 'normally' },
+    ],
+  };
 }
 
 const keyOf = ({ at, part }: Pick<PastedLine, 'at' | 'part'>): string => `${at}.${part}`;

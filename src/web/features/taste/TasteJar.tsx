@@ -28,7 +28,7 @@ import { BestWhen } from '../../parts/BestWhen';
 import { GesturePad } from '../../parts/GesturePad';
 import { JarCautions } from '../../parts/JarCautions';
 import { JarLog } from '../../parts/JarLog';
-import { useTasting } from './useTasting';
+import { useTasting, type TastingDraft } from './useTasting';
 import { WhatItSays } from './WhatItSays';
 import { Mends, useMendQuestion } from './Mends';
 import { TasteFirst } from './TasteFirst';
@@ -42,24 +42,9 @@ const PARTS = [
 ] as const;
 type Part = (typeof PARTS)[number]['value'];
 
-/** One jar: what the mouth says of it, what would mend it, and what has happened to it. */
-export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }) {
-  const { id, formula } = working;
-  const kitchen = useSpokenKitchen();
-  const { settings } = kitchen;
-  const styles = useStyles();
+/** What answers a tasting: weighed on the scale as steps, or put in by hand and written down. */
+function useMending(jar: Jar, draft: TastingDraft, seconds: number) {
   const navigate = useNavigate();
-  const draft = useTasting(jar);
-  const [shown, setShown] = useState<Part>('says');
-  const context = useMemo(() => contextFor(formula, kitchen), [formula, kitchen]);
-  const portions = useMemo(() => portionsNow(jar, kitchen.catalogue), [jar, kitchen.catalogue]);
-  const { style, fitted } = useMemo(() => judgedBy(formula, styles, portions), [formula, styles, portions]);
-  const unread = useJarJudged(jar, id, portions, kitchen)?.allergens.missing ?? NOTHING;
-  const vessel = vesselOf({ ...formula, vesselId: jar.vesselId }, kitchen.vessels);
-  const roomMl = Math.max(0, usableVolumeMl(vessel) - composition(portions).mixedVolumeMl);
-  const open = currentStep(statesOf(jar));
-  const { tool, seconds } = makingOf(jar);
-  const mixed = useMemo(() => ({ tool, seconds, vessel }), [tool, seconds, vessel]);
   const shakeAgain = (): Step => ({ kind: 'do', id: `do-mix-${newId()}`, deed: 'mix', seconds, said: '' });
   /** What the mouth said is kept first; what answers it becomes steps on the scale. */
   const weigh = async (remedy: Remedy): Promise<void> => {
@@ -78,7 +63,7 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
       before: null,
       note: '',
     });
-    void navigate(`/formulas/${id}/make?jar=${jar.id}`);
+    void navigate(`/formulas/${jar.formulaId}/make?jar=${jar.id}`);
   };
   /** By hand it is in already: written down with what was said of the jar before. */
   const putIn = (remedy: Remedy): void => {
@@ -89,6 +74,27 @@ export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }
     }));
     void draft.mended({ kind: 'added', lines, note: sayDoses(remedy.doses) });
   };
+  return { weigh, putIn };
+}
+
+/** One jar: what the mouth says of it, what would mend it, and what has happened to it. */
+export function TasteJar({ working, jar }: { working: WorkingFormula; jar: Jar }) {
+  const { id, formula } = working;
+  const kitchen = useSpokenKitchen();
+  const { settings } = kitchen;
+  const styles = useStyles();
+  const draft = useTasting(jar);
+  const [shown, setShown] = useState<Part>('says');
+  const context = useMemo(() => contextFor(formula, kitchen), [formula, kitchen]);
+  const portions = useMemo(() => portionsNow(jar, kitchen.catalogue), [jar, kitchen.catalogue]);
+  const { style, fitted } = useMemo(() => judgedBy(formula, styles, portions), [formula, styles, portions]);
+  const unread = useJarJudged(jar, id, portions, kitchen)?.allergens.missing ?? NOTHING;
+  const vessel = vesselOf({ ...formula, vesselId: jar.vesselId }, kitchen.vessels);
+  const roomMl = Math.max(0, usableVolumeMl(vessel) - composition(portions).mixedVolumeMl);
+  const open = currentStep(statesOf(jar));
+  const { tool, seconds } = makingOf(jar);
+  const mixed = useMemo(() => ({ tool, seconds, vessel }), [tool, seconds, vessel]);
+  const { weigh, putIn } = useMending(jar, draft, seconds);
   const mayAdd = useMemo(() => mendsFrom(portions, kitchen, context).mayAdd, [portions, kitchen, context]);
   const standing = standingOf(jar.events);
   const right = standing === 'right' || standing === 'right-after-mending';
