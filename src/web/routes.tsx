@@ -38,6 +38,10 @@ export const makeRouter = () =>
           lazy: async () => ({ Component: (await import('./features/serve/ServePage')).ServePage }),
         },
         {
+          path: 'formulas/:id/pass',
+          lazy: async () => ({ Component: (await import('./features/serve/PassPage')).PassPage }),
+        },
+        {
           path: 'formulas/:id/share',
           lazy: async () => ({ Component: (await import('./features/share/SharePage')).SharePage }),
         },

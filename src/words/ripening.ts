@@ -32,30 +32,33 @@ export function sayBest(
 /** @param name of what changes; empty where it is the whole */
 export function sayChange({ code, notedMin, untilMin }: FlavourChange, name: string): string {
   const [it, at] = [inSentence(name.split(',')[0]!), time(notedMin)];
+  // "The chilli flakes swell", "the oregano swells".
+  const many = /[^su]s$/.test(it);
+  const [s, es, its, is, comes] = many ? ['', '', 'their', 'are', 'come'] : ['s', 'es', 'its', 'is', 'comes'];
   switch (code) {
     case 'melds':
       return `Salt, acid and scent come together in about ${at}.`;
     case 'swells':
-      return `The ${it} swells for about ${at}: scent comes, salt and sharpness fall away a little.`;
+      return `The ${it} swell${s} for about ${at}: scent comes, salt and sharpness fall away a little.`;
     case 'bite-falls':
-      return `The ${it} loses its bite in about ${at}.`;
+      return `The ${it} lose${s} ${its} bite in about ${at}.`;
     case 'turns-harsh':
-      return `The ${it} turns harsh after about ${at}.`;
+      return `The ${it} turn${s} harsh after about ${at}.`;
     case 'steeps':
       return untilMin === null
-        ? `The ${it} gives slowly: most of it is there after ${at}.`
-        : `The ${it} comes out after ${at} and gives no more.`;
+        ? `The ${it} give${s} slowly: most of it is there after ${at}.`
+        : `The ${it} ${comes} out after ${at} and give${s} no more.`;
     case 'oversteeps':
-      return `Take the ${it} out within ${at}, or it speaks over the rest.`;
+      return `Take the ${it} out within ${at}: left longer, the rest is no longer tasted.`;
     case 'fades':
-      return `The ${it} goes dull after about ${at}: chop it in late.`;
+      return `The ${it} go${es} dull after about ${at}: chop in late.`;
     case 'stales':
-      return `The ${it} tastes stale after about ${at}.`;
+      return `The ${it} taste${s} stale after about ${at}.`;
     case 'loses-freshness':
-      return `The ${it} is less fresh after about ${at}.`;
+      return `The ${it} ${is} less fresh after about ${at}.`;
     case 'heat-fades':
       return `The heat of the ${it} fades after about ${at}.`;
     case 'loses-crunch':
-      return `The ${it} loses its crunch after about ${at}: strew it over at the end.`;
+      return `The ${it} lose${s} ${its} crunch after about ${at}: strew over at the end.`;
   }
 }

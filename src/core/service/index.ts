@@ -14,6 +14,17 @@ export {
   type DressedEntry,
   type DressingNeed,
 } from './dress';
+export {
+  bestTool,
+  passNow,
+  PORTION_ML,
+  PORTION_TOOLS,
+  portionWith,
+  type PassEvent,
+  type PassNow,
+  type PassSetting,
+  type PortionTool,
+} from './pass';
 export { coldClockOf } from './outOfCold';
 export { thinningOf, WATER_SOURCES, type WaterSource } from './thinning';
 export { dressingTimes, MOMENT_MINUTES, MOMENTS, TIMING, type Moment } from './whenToDress';

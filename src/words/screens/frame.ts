@@ -38,6 +38,7 @@ export const frameWords = spoken('frame', {
     taste: 'Taste',
     batch: 'Batch',
     serve: 'Serve',
+    pass: 'Pass',
     share: 'Share',
     versions: 'Versions',
     log: 'Log',

@@ -20,7 +20,7 @@ import { makingKeys } from './makingKeys';
 import type { StepActions } from './stepActions';
 import { StepList } from './StepList';
 import { StepNow } from './StepNow';
-import { useAwake } from './useAwake';
+import { useAwake } from '../../ui/useAwake';
 import { focusStep, useStepFocus } from './stepFocus';
 import { useJarState, useSay, useViewed } from './useMaking';
 

@@ -1,7 +1,7 @@
 import { TAG_WORDS } from '#words/tags';
 import { BOWL_WORDS, DRESSED_WORDS } from '#words/service';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import type { VersionRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 import {
@@ -15,6 +15,7 @@ import {
   type DressingNeed,
 } from '#core/service';
 import { sayDishLesson } from '#words/dish';
+import { passWords } from '#words/screens/pass';
 import { serveWords } from '#words/screens/serve';
 import { put } from '../../sync/outbox';
 import { formatAmount, formatMass, formatNumber, formatVolume } from '#words/numbers';
@@ -54,6 +55,7 @@ export function HowMuch({
   massG,
 }: HowMuchProps) {
   const { settings } = kitchen;
+  const { search } = useLocation();
   const { kind, dressed, massG: dishG, covers, servingG } = dish;
   if (need === null || dishG === null || covers === null || servingG === null)
     return (
@@ -117,6 +119,12 @@ export function HowMuch({
           {serveWords.planABatchOfFormatvolume(formatVolume(batch * 1000, settings))}
         </Link>
       )}
+      <Link
+        to={`/formulas/${formulaId}/pass${search}`}
+        className="inline-flex min-h-11 items-center justify-self-start rounded-md border border-leaf px-4 font-semibold text-leaf"
+      >
+        {passWords.toThePass}
+      </Link>
       {version && (
         <HowItWas
           key={`${bowl?.kept.id ?? kind} ${dressed}`}

@@ -1,12 +1,5 @@
 import { useMemo, useState } from 'react';
-import {
-  holdRequest,
-  remixOf,
-  usualSeconds,
-  usualTemperatureC,
-  usualTool,
-  USUAL_HEIGHT_M,
-} from '#core/emulsion';
+import { remixOf } from '#core/emulsion';
 import { sayDuration, sayHold, sayRemix } from '#words/hold';
 import type { Formula, FormulaId } from '#core/formula';
 import type { Judgement, Reckoning } from '#core/reckoning';
@@ -16,14 +9,13 @@ import { serveWords } from '#words/screens/serve';
 import { TimeInFlavour } from '../../parts/TimeInFlavour';
 import { CautionLines } from '../../parts/CautionLines';
 import { coldClockOf, dressingTimes, MOMENTS, TIMING } from '#core/service';
-import { tipsFor } from '#core/trial';
 import { startTimer } from '../../data/timers';
 import { formatClock, formatAmount } from '#words/numbers';
-import { vesselOf, type Kitchen } from '#kitchen/reading';
+import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { useHolds } from '../../workers/useHolds';
 import type { Dish } from './dish';
+import { useOnTheLine } from './useOnTheLine';
 import { MOMENT_WORDS } from '#words/service';
 
 interface InServiceProps {
@@ -49,37 +41,12 @@ export function InService({
   formulaId,
   name,
 }: InServiceProps) {
-  const { settings, vessels } = kitchen;
+  const { settings } = kitchen;
   const { kind, moment, set } = dish;
   const timing = TIMING[kind];
   const { firstMl, lastMl } = dressingTimes(kind, ml, moment);
-  const vessel = vesselOf(formula, vessels);
-  const tool = formula.tool ?? usualTool(vessel);
-  const seconds = formula.mixSeconds ?? usualSeconds(tool);
-  const volumeMl = reckoning.totals.mixedVolumeMl;
-  const requests = useMemo(
-    () => [
-      volumeMl > 0
-        ? holdRequest(judgement.portions, {
-            tool,
-            seconds,
-            volumeMl,
-            heightM: USUAL_HEIGHT_M,
-            temperatureC: usualTemperatureC(judgement.keeping.cold),
-          })
-        : null,
-    ],
-    [judgement, tool, seconds, volumeMl],
-  );
-  const [hold = null] = useHolds(requests);
+  const { hold, standOut } = useOnTheLine({ kitchen, reckoning, judgement, formula });
   const ripening = useMemo(() => ripeningOf(judgement.portions, judgement.keeping), [judgement]);
-  const standOut = useMemo(
-    () =>
-      tipsFor(judgement.portions, volumeMl, { tool, seconds, roomC: settings.batch.roomC, vessel }).find(
-        (tip) => tip.code === 'oil-sets',
-      ),
-    [judgement, volumeMl, tool, seconds, settings, vessel],
-  );
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
       <section
