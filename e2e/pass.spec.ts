@@ -84,7 +84,7 @@ test('a pasta salad comes out of a pasted telling as dressing and dish, is taste
     .getByRole('textbox')
     .first()
     .fill(
-      'Pasta salad\nServes 6\nWhisk 2 tbsp of red wine vinegar with a teaspoon of Dijon mustard and half a teaspoon of salt, then 120 ml of olive oil. Toss it with 600 g cooked pasta, 150 g feta and 200 g cherry tomatoes.',
+      'Pasta salad\nServes 6\nWhisk 2 tbsp of red wine vinegar with a teaspoon of Dijon mustard and a third of a teaspoon of salt, then 120 ml of olive oil. Toss it with 600 g cooked pasta, 150 g feta and 200 g cherry tomatoes.',
     );
   await expect(page.getByTestId('import-lines').getByRole('listitem')).toHaveCount(4);
   await expect(page.getByTestId('import-dish').getByRole('listitem')).toHaveCount(3);
@@ -114,4 +114,10 @@ test('a pasta salad comes out of a pasted telling as dressing and dish, is taste
   await expect(page.getByTestId('need')).not.toHaveText(before!);
   await page.getByRole('button', { name: 'Aim the dressing at this dish' }).click();
   await expect(page.getByTestId('first')).toContainText('for Pasta salad');
+  // And is brought there: by more of the rest, for salt is not taken out.
+  await expect(page.getByTestId('first')).toContainText(/salty/);
+  await page.getByRole('button', { name: 'Bring it into balance' }).click();
+  const ways = page.getByTestId('ways').getByRole('listitem');
+  await ways.getByRole('button', { name: 'Take this way' }).first().click();
+  await expect(page.getByTestId('first')).not.toContainText(/salty/);
 });

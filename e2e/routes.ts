@@ -2,7 +2,7 @@
 export const ROUTES: readonly string[] = [
   ...['/', '/pantry', '/pantry/walnuts', '/batches', '/log', '/measures', '/plan', '/plan/week', '/settings'],
   ...['/pour', '/from-pantry', '/import', '/tables', '/toolmakers', '/side-by-side'],
-  ...['compose', 'make', 'taste', 'batch', 'serve', 'share', 'versions', 'log'].map(
+  ...['compose', 'make', 'taste', 'batch', 'serve', 'pass', 'share', 'versions', 'log'].map(
     (stage) => `/formulas/walnut-cider/${stage}`,
   ),
   '/formulas/walnut-cider/batch/demo-batch-1',

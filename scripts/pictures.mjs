@@ -142,12 +142,6 @@ const VIEWS = [
     },
   },
   {
-    name: 'label',
-    path: '/formulas/walnut-cider/batch/demo-batch-1',
-    size: WIDE,
-    paper: (page) => page.getByRole('button', { name: /^Print \d+ labels/ }).click(),
-  },
-  {
     name: 'question',
     path: '/formulas/plum-thyme/compose',
     size: WIDE,
@@ -166,6 +160,19 @@ const VIEWS = [
     path: '/formulas/ginger-sesame/serve',
     size: WIDE,
     before: (page) => page.getByTestId('line-hold').getByText('In service').waitFor(),
+  },
+  {
+    name: 'pass',
+    path: '/formulas/walnut-cider/pass?dish=tender-leaves&covers=40',
+    size: WIDE,
+    before: async (page) => {
+      await page.getByRole('button', { name: 'The first container is out' }).click();
+      for (let plate = 0; plate < 12; plate++) {
+        await page.waitForTimeout(400);
+        await page.getByRole('button', { name: 'A plate is out' }).click();
+      }
+      await page.mouse.move(0, 0);
+    },
   },
   {
     name: 'plan',
@@ -216,35 +223,6 @@ const VIEWS = [
   },
 ];
 
-/** The first page of a PDF that a press brings, drawn as a picture. */
-async function drawPaper(page, press) {
-  const downloading = page.waitForEvent('download');
-  await press(page);
-  const file = await (await downloading).path();
-  const drawn = await browser.newPage({ viewport: { width: 840, height: 1188 } });
-  await drawn.route('http://paper.invalid/**', (route) => {
-    const url = route.request().url();
-    if (url.endsWith('.mjs'))
-      return route.fulfill({
-        path: join(root, 'node_modules/unpdf/dist/pdfjs.mjs'),
-        contentType: 'text/javascript',
-      });
-    if (url.endsWith('.pdf')) return route.fulfill({ path: file });
-    return route.fulfill({ contentType: 'text/html', body: '<body style="margin:0"><canvas></canvas>' });
-  });
-  await drawn.goto('http://paper.invalid/');
-  await drawn.evaluate(async () => {
-    const { getDocument } = await import('http://paper.invalid/pdfjs.mjs');
-    const data = await (await fetch('/paper.pdf')).arrayBuffer();
-    const first = await (await getDocument({ data }).promise).getPage(1);
-    const viewport = first.getViewport({ scale: 840 / first.view[2] });
-    const canvas = document.querySelector('canvas');
-    [canvas.width, canvas.height] = [viewport.width, viewport.height];
-    await first.render({ canvasContext: canvas.getContext('2d'), viewport }).promise;
-  });
-  return drawn;
-}
-
 /** Puts grams onto the simulated scale once it shows nothing. */
 async function weigh(page, grams) {
   await page
@@ -281,7 +259,7 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 try {
-  for (const { name, path, size, before, paper } of VIEWS) {
+  for (const { name, path, size, before } of VIEWS) {
     if (only.length > 0 && !only.includes(name)) continue;
     const page = await browser.newPage({ viewport: size, reducedMotion: 'reduce' });
     await page.goto(address + path);
@@ -289,9 +267,7 @@ try {
     await page.waitForTimeout(1500);
     await page.evaluate(() => document.fonts.ready.then(() => undefined));
     if (before) await before(page);
-    const shown = paper ? await drawPaper(page, paper) : page;
-    await shown.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
-    if (shown !== page) await shown.close();
+    await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
     await page.close();
     console.log(`docs/screenshots/${name}.png`);
   }

@@ -7,6 +7,7 @@ import {
   dressingForDish,
   minutesOf,
   readDish,
+  safetyWithDish,
   pouredFrom as pouredOf,
   type DishMeasure,
   type PouredDressing,
@@ -14,7 +15,7 @@ import {
 import { emulsionState, holdRequest, ROOM_C, USUAL_HEIGHT_M, usualSeconds } from '#core/emulsion';
 import { measuringWith, REFERENCE_CATALOGUE } from '#core/ingredient';
 import type { SpoonSystem } from '#core/quantity';
-import type { JudgedPortion } from '#core/reckoning';
+import { judgePortions, type JudgedPortion } from '#core/reckoning';
 import { DRESSED, type Dressed } from '#core/service';
 import { sayDishReason } from '#words/dish';
 import { sayProblem } from '#words/reading';
@@ -64,7 +65,16 @@ export function dishOfText(portions: readonly JudgedPortion[], { text, spoons, d
   const dressingMl = { nominal: need.nominalMl, low: need.lowMl, high: need.highMl };
   const eatenMin = minutes ?? minutesOf(bestMomentFor(things));
   const dressing = pouredFrom(portions);
+  const safety = safetyWithDish(
+    portions,
+    judgePortions(portions),
+    things,
+    unread.map(({ text: typed }) => typed),
+  );
   const said = {
+    /** Of dressing and dish together. */
+    allergens: safety.allergens.eu14.map(({ allergen }) => allergen),
+    cautions: safety.cautions.map(({ code }) => code),
     dressed,
     minutes: eatenMin,
     things: read.map(({ line, thing }) => thingSaid(line, thing)),

@@ -65,6 +65,8 @@ export function sayDishReason(reason: DishReason, nameOf: (index: number) => str
       return `${percent(reason.share)} runs to the bottom: toss once more as it is served, or take less.`;
     case 'warm-runs':
       return `Let the ${short(reason.index)} cool to lukewarm first: cream and yolk run when they are hot.`;
+    case 'warm-mellows':
+      return `On the warm ${short(reason.index)} raw garlic and onion smell more and bite less: taste it there before more goes in.`;
     case 'time-and-cold':
       return `Dressed, ${listed(reason.indexes.map(short))} may stand out 4 hours in a service, 2 at home: then throw it away. An estimate; your local code decides.`;
   }

@@ -25,6 +25,8 @@ export type DishReason =
   | { readonly code: 'pool'; readonly share: number }
   /** Warm things and a sauce held by yolk or cream: it may run. */
   | { readonly code: 'warm-runs'; readonly index: number }
+  /** Warm things and raw garlic or onion. */
+  | { readonly code: 'warm-mellows'; readonly index: number }
   /** Things that must not stand warm once they are cut, cooked and dressed. */
   | { readonly code: 'time-and-cold'; readonly indexes: readonly number[] };
 
@@ -124,6 +126,7 @@ export function dishReasons(
   if (poolShare >= WORTH_SAYING) reasons.push({ code: 'pool', share: poolShare });
   const warm = things.findIndex(({ preparation }) => preparation.warm);
   if (warm >= 0 && RUNS_WHEN_WARM.has(dressing.thickness)) reasons.push({ code: 'warm-runs', index: warm });
+  if (warm >= 0 && dressing.rawAllium) reasons.push({ code: 'warm-mellows', index: warm });
   const perishing = things.flatMap(({ ingredient: { hazards } }, index) =>
     hazards.some((hazard) => PERISHES.has(hazard)) ? [index] : [],
   );

@@ -42,6 +42,7 @@ const VINAIGRETTE: PouredDressing = {
   gPerMl: 0.94,
   holds: { salt: 0.016, acid: 0.013, sweet: 0.01, fat: 0.7 },
   thickness: 'pours-like-cream',
+  rawAllium: false,
 };
 const reasonsOf = (
   things: readonly DishThing[],
@@ -67,6 +68,7 @@ const dressingArb = fc.record({
   gPerMl: fc.double({ min: 0.9, max: 1.15, noNaN: true }),
   holds: fc.record({ salt: fraction(0.04), acid: fraction(0.03), sweet: fraction(0.2), fat: fraction(0.8) }),
   thickness: fc.constantFrom('runny', 'coats-a-spoon', 'stiff', null),
+  rawAllium: fc.boolean(),
 });
 const minutesArb = fc.double({ min: 0, max: 1440, noNaN: true });
 const pouredArb = fc.double({ min: 1, max: 500, noNaN: true });

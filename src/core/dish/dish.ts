@@ -30,6 +30,8 @@ export interface PouredDressing {
   /** g per g. */
   readonly holds: Solutes;
   readonly thickness: ThicknessClass | null;
+  /** Raw garlic or onion is in it. */
+  readonly rawAllium: boolean;
 }
 
 export interface DressingForDish {
@@ -66,7 +68,10 @@ export function pouredFrom(
   }
   if (!(g > 0 && ml > 0)) return null;
   const holds = Object.fromEntries(DISH_MEASURES.map((measure) => [measure, sums[measure] / g]));
-  return { gPerMl: g / ml, holds: holds as Record<DishMeasure, number>, thickness };
+  const rawAllium = portions.some(
+    ({ ingredient: { hazards }, massG }) => massG.nominal > 0 && hazards.includes('raw_allium'),
+  );
+  return { gPerMl: g / ml, holds: holds as Record<DishMeasure, number>, thickness, rawAllium };
 }
 
 const ownOf = ({ ingredient, preparation }: DishThing): Solutes => {

@@ -9,6 +9,7 @@ export {
   type DishMeasure,
   type PouredDressing,
 } from './dish';
+export { safetyWithDish } from './dishSafety';
 export { lessonOfDish, type DishLesson } from './learned';
 export { surfaceKindOf } from './surfaces';
 export { readDish, type DishLine } from './readDish';

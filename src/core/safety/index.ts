@@ -1,5 +1,5 @@
 export { allergenGroup, type AllergenEntry, type Allergens, type ProbableAllergen } from './allergens';
-export { CAUTION_CODES, type Caution, type CautionCode, type CautionTier } from './cautions';
+export { CAUTION_CODES, inOrder, type Caution, type CautionCode, type CautionTier } from './cautions';
 export { LOW_ACID_DAYS, LIMIT_NAMES, type Keeping, type LimitName } from './keeping';
 export { isHomeMade } from './lineWords';
 export {

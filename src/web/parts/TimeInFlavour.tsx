@@ -28,10 +28,12 @@ export function TimeInFlavour({ ripening, keepsDays, nameOf }: TimeInFlavourProp
     return `${x.toFixed(1)},${up(at(minutesAt(x))).toFixed(1)}`;
   });
   const best = sayBest(ripening, keepsDays);
-  const shown = TICKS.filter((tick) => tick <= end).reduce<readonly number[]>(
-    (kept, tick) => (kept.length === 0 || place(tick) - place(kept.at(-1)!) > 44 ? [...kept, tick] : kept),
-    [],
-  );
+  // The last of them ends at the edge, so that it wants more room than one that stands in the middle.
+  const isLast = (tick: number): boolean => place(tick) > WIDE - 20;
+  const shown = TICKS.filter((tick) => tick <= end).reduce<readonly number[]>((kept, tick) => {
+    const clear = kept.length === 0 || place(tick) - place(kept.at(-1)!) > (isLast(tick) ? 62 : 42);
+    return clear ? [...kept, tick] : kept;
+  }, []);
   const ordered = [...changes].sort((a, b) => a.notedMin - b.notedMin);
   return (
     <section
@@ -73,7 +75,7 @@ export function TimeInFlavour({ ripening, keepsDays, nameOf }: TimeInFlavourProp
             <text
               x={place(tick)}
               y={HIGH + 2}
-              textAnchor={i === 0 ? 'start' : place(tick) > WIDE - 20 ? 'end' : 'middle'}
+              textAnchor={i === 0 ? 'start' : isLast(tick) ? 'end' : 'middle'}
               className="fill-ink text-[11px]"
             >
               {tick === 0 ? ripeningWords.made : sayDuration(tick * 60)}

@@ -46,7 +46,9 @@ export const serveWords = {
   nothingInItSeparates: 'Nothing in it separates.',
   workingOutTheHold: 'Working out the hold…',
   noneListedIsKnown: 'none listed is known',
-  allergensPart: (part: string) => `Allergens: ${part}.`,
+  allergensPart: (withDish: boolean, part: string) =>
+    `Allergens${withDish ? ', the dish with them' : ''}: ${part}.`,
+  notKnownWhich: 'not all is known',
   anEstimateYourLocalCode: 'An estimate: your local code and a licensed professional decide.',
   nameThrowAwayWhatStands: (name: string) => `${name}: throw away what stands out`,
   outSinceNowThrowIt: (toLocaleTimeString: string) =>

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { safetyWithDish } from '#core/dish';
 import { remixOf } from '#core/emulsion';
 import { sayDuration, sayHold, sayRemix } from '#words/hold';
 import type { Formula, FormulaId } from '#core/formula';
@@ -15,11 +16,14 @@ import type { Kitchen } from '#kitchen/reading';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import type { Dish } from './dish';
+import type { Bowl } from './useBowl';
 import { useOnTheLine } from './useOnTheLine';
 import { MOMENT_WORDS } from '#words/service';
 
 interface InServiceProps {
   readonly dish: Dish;
+  /** Listed thing by thing; null: a kind of dish. */
+  readonly bowl: Bowl | null;
   /** Of the dressing, ml; 0: not known. */
   readonly ml: number;
   readonly kitchen: Kitchen;
@@ -33,6 +37,7 @@ interface InServiceProps {
 /** When it goes on, how long it holds on the line, and the clock of what has left the cold. */
 export function InService({
   dish,
+  bowl,
   ml,
   kitchen,
   reckoning,
@@ -46,6 +51,18 @@ export function InService({
   const timing = TIMING[kind];
   const { firstMl, lastMl } = dressingTimes(kind, ml, moment);
   const { hold, standOut } = useOnTheLine({ kitchen, reckoning, judgement, formula });
+  const safety = useMemo(
+    () =>
+      bowl
+        ? safetyWithDish(
+            judgement.portions,
+            judgement,
+            bowl.things,
+            bowl.lines.flatMap(({ thing, text }) => (thing ? [] : [text])),
+          )
+        : judgement,
+    [judgement, bowl],
+  );
   const ripening = useMemo(() => ripeningOf(judgement.portions, judgement.keeping), [judgement]);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3.5">
@@ -102,10 +119,14 @@ export function InService({
           {`${hold ? sayHold(hold) : serveWords.nothingInItSeparates} ${sayRemix(remixOf(hold))}`}
         </p>
         <div className="grid gap-1 text-sm">
-          <CautionLines of={judgement} serving />
+          <CautionLines of={{ cautions: safety.cautions, keeping: judgement.keeping }} serving />
           <p>
             {serveWords.allergensPart(
-              allergenNames(judgement.allergens).join(', ') || serveWords.noneListedIsKnown,
+              bowl !== null,
+              allergenNames(safety.allergens).join(', ') ||
+                (safety.allergens.missing.length > 0
+                  ? serveWords.notKnownWhich
+                  : serveWords.noneListedIsKnown),
             )}
           </p>
         </div>

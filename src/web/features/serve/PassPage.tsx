@@ -144,7 +144,7 @@ function Plates(props: Parameters<typeof usePass>[0]) {
           <div className="flex flex-wrap items-center justify-between gap-4 text-lg">
             <span>
               {passWords.ofPlates(state.sent, state.sent + state.left)}
-              {state.paceS !== null && `. ${passWords.pace(sayPace(state.paceS))}`}
+              {state.paceS !== null && state.paceS >= LEAST_PACE_S && `. ${passWords.pace(sayPace(state.paceS))}`}
             </span>
             <Button className="min-h-16 px-6 text-lg" disabled={events.length === 0} onClick={takeBack}>
               {passWords.takeBack}
@@ -158,6 +158,8 @@ function Plates(props: Parameters<typeof usePass>[0]) {
   );
 }
 
+/** Nobody dresses faster: that was a finger on the screen. */
+const LEAST_PACE_S = 3;
 const sayPace = (seconds: number): string =>
   seconds < 60 ? `${Math.max(1, Math.round(seconds))} s` : sayDuration(seconds);
 

@@ -114,6 +114,7 @@ function Serve({ working, versions }: { working: WorkingFormula; versions: reado
         </div>
         <InService
           dish={dish}
+          bowl={bowl}
           ml={need?.ml ?? 0}
           kitchen={kitchen}
           reckoning={reckoning}
