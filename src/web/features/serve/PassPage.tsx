@@ -144,7 +144,9 @@ function Plates(props: Parameters<typeof usePass>[0]) {
           <div className="flex flex-wrap items-center justify-between gap-4 text-lg">
             <span>
               {passWords.ofPlates(state.sent, state.sent + state.left)}
-              {state.paceS !== null && state.paceS >= LEAST_PACE_S && `. ${passWords.pace(sayPace(state.paceS))}`}
+              {state.paceS !== null &&
+                state.paceS >= LEAST_PACE_S &&
+                `. ${passWords.pace(sayPace(state.paceS))}`}
             </span>
             <Button className="min-h-16 px-6 text-lg" disabled={events.length === 0} onClick={takeBack}>
               {passWords.takeBack}
