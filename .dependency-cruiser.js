@@ -21,6 +21,7 @@ const CORE_ORDER = [
   'paper',
   'service',
   'dish',
+  'practise',
   'interchange',
 ];
 

@@ -9,7 +9,13 @@ import { checkNode, ensureBuilt, ensureInstalled, root } from './setup.mjs';
 checkNode();
 ensureInstalled();
 ensureBuilt();
-const env = { KILL_ROUNDS: '200', SAFETY_PAIRS: '60000', ...process.env, YGRANA_TORTURE: '1' };
+const env = {
+  KILL_ROUNDS: '200',
+  SAFETY_PAIRS: '60000',
+  PRACTISE_ROUNDS: '1000',
+  ...process.env,
+  YGRANA_TORTURE: '1',
+};
 const asked = process.argv.slice(2);
 const run = (...args) =>
   spawnSync(process.execPath, args.map(String), { cwd: root, stdio: 'inherit', env }).status ?? 1;

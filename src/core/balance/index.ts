@@ -1,4 +1,4 @@
-export { candidatesFor, rolesOf } from './candidates';
+export { candidatesFor, rolesOf, type CandidateContext, type Role } from './candidates';
 export { COMPLAINTS, type Complaint, type Severity } from './complaints';
 export { effectOf, stateOf, type Effect } from './effect';
 export type { Impossible } from './impossible';

@@ -1,0 +1,5 @@
+export * from './skill';
+export { FAULTS, type Fault } from './jar';
+export type { FaultyJar, WayStep } from './faults';
+export * from './wrongRound';
+export * from './questions';
