@@ -13,6 +13,7 @@ import {
   vesselSchema,
 } from './kitchen';
 import { planContentSchema } from './plan';
+import { practiceContentSchema } from './practice';
 import { SETTINGS_ID, SHARED_KINDS, type SharedDoc, type SharedKind } from './shared';
 
 const anyId = z.string().regex(/^[\w-]{1,80}$/);
@@ -30,6 +31,7 @@ export const SHARED_SCHEMAS: { readonly [K in SharedKind]: Checked<SharedDoc[K]>
   ingredient: { id: ingredientIdSchema, doc: ingredientRowSchema.nullable() },
   cook: { id: anyId, doc: cookSchema.nullable() },
   dishes: { id: formulaIdSchema, doc: dishesContentSchema },
+  practice: { id: anyId, doc: practiceContentSchema },
 };
 export const sharedKindSchema = z.enum(SHARED_KINDS as [SharedKind, ...SharedKind[]]);
 

@@ -6,6 +6,7 @@ import type { By } from './formula';
 import type { PantryEntry, Settings } from './kitchen';
 import type { DishesContent } from './dishes';
 import type { PlanContent } from './plan';
+import type { PracticeContent } from './practice';
 
 export const DEFAULT_SETTINGS: Settings = {
   kitchenName: 'My kitchen',
@@ -34,6 +35,8 @@ export const EMPTY_PANTRY_ENTRY: PantryEntry = {
 };
 
 export const EMPTY_DISHES: DishesContent = { dishes: [] };
+
+export const EMPTY_PRACTICE: PracticeContent = { answers: [] };
 
 export const NOBODY: By = { cookId: null, deviceId: '' };
 

@@ -1,5 +1,6 @@
 export type { News } from './news';
 export { storable } from './storable';
+export { ANYONE, MOST_ANSWERS, practiceContentSchema, type PracticeContent } from './practice';
 export {
   dishesContentSchema,
   MOST_DISH_TEXT,

@@ -6,10 +6,11 @@
 import { PLAIN, type Path, type Rules } from '#core/document';
 import type { Style } from '#core/palate';
 import type { Vessel } from '#core/vessel';
-import { DEFAULT_SETTINGS, EMPTY_DISHES, EMPTY_PANTRY_ENTRY, EMPTY_PLAN } from './defaults';
+import { DEFAULT_SETTINGS, EMPTY_DISHES, EMPTY_PANTRY_ENTRY, EMPTY_PLAN, EMPTY_PRACTICE } from './defaults';
 import type { DishesContent } from './dishes';
 import type { Cook, OwnIngredient, PantryEntry, Settings } from './kitchen';
 import type { PlanContent } from './plan';
+import type { PracticeContent } from './practice';
 
 /** By kind; null: there is none, or it was taken out. */
 export interface SharedDoc {
@@ -22,6 +23,8 @@ export interface SharedDoc {
   readonly cook: Cook | null;
   /** By the formula that they are dressed with. */
   readonly dishes: DishesContent;
+  /** By the cook. */
+  readonly practice: PracticeContent;
 }
 export type SharedKind = keyof SharedDoc;
 
@@ -38,6 +41,7 @@ export const SHARED_START: SharedDoc = {
   ingredient: null,
   cook: null,
   dishes: EMPTY_DISHES,
+  practice: EMPTY_PRACTICE,
 };
 export const SHARED_KINDS = Object.keys(SHARED_START) as readonly SharedKind[];
 
@@ -61,6 +65,7 @@ export const SHARED_RULES: Readonly<Record<SharedKind, Rules>> = {
   ingredient: PART_BY_PART,
   cook: PLAIN,
   dishes: PLAIN,
+  practice: PLAIN,
 };
 
 export interface SharedRecord<K extends SharedKind = SharedKind> {

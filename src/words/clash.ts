@@ -15,6 +15,7 @@ const KINDS: Readonly<Record<Kind, string>> = {
   ingredient: 'ingredient',
   cook: 'cook',
   dishes: 'dishes',
+  practice: 'practice',
 };
 const FIELDS: Readonly<Record<string, string>> = {
   amountText: 'amount',

@@ -44,7 +44,16 @@ export type Room =
   | 'phReasons'
   | 'drawing'
   | 'sync'
-  | 'instruments';
+  | 'instruments'
+  | 'practise'
+  | 'practiseAmounts'
+  | 'practiseKinds'
+  | 'practiseFaults'
+  | 'practiseSenses'
+  | 'practiseWhen'
+  | 'practiseRescues'
+  | 'practiseSure'
+  | 'practiseSafe';
 
 interface StepNames {
   readonly nameOf: (id: IngredientId) => string;

@@ -5,53 +5,36 @@
 import { pourOn, pourPlan, startPouring, FREE_LIMIT, type Pouring, type PourSetting } from '#core/emulsion';
 import type { Tool } from '#core/formula';
 import { readLine, type ReadingContext } from '#core/formula';
-import type { Ingredient } from '#core/ingredient';
+import { OWN_UNITS, type Ingredient, type OwnUnit } from '#core/ingredient';
 import { SeededRandom } from '#core/numeric';
 import type { Range } from '#core/quantity';
 import type { Judgement } from '#core/reckoning';
 import { allergenGroup } from '#core/safety';
 import type { Choosable } from './skill';
 
-/** Measures that cooks speak in; each is read as a line of a formula is, by this kitchen's own measures. */
-const SPOKEN: readonly string[] = [
-  ...[
-    'a pinch of fine sea salt',
-    'a teaspoon of fine sea salt',
-    'a clove of garlic',
-    'juice of half a lemon',
-  ],
-  ...[
-    'a tablespoon of olive oil',
-    'a glug of olive oil',
-    'a teaspoon of Dijon mustard',
-    'a tablespoon of honey',
-  ],
-  ...[
-    'a splash of cider vinegar',
-    'a tablespoon of cider vinegar',
-    'a squeeze of lemon juice',
-    'an egg yolk',
-  ],
-  ...['a handful of parsley', 'a cup of yoghurt', 'half a cup of olive oil', 'a teaspoon of dried oregano'],
-  ...[
-    'a tablespoon of tahini',
-    'a shallot',
-    'a pinch of chilli flakes',
-    'zest of a lemon',
-    'a bunch of dill',
-  ],
-];
-
 export interface AmountRound extends Choosable {
   /** As it is said. */
   readonly line: string;
   readonly ingredient: Ingredient;
   readonly massG: Range;
+  /** Which of the cook's own measures it is; null: none. */
+  readonly unit: OwnUnit | null;
 }
 
-/** A measure that varies is harder: its range is as wide as hands are. */
-export function amountRounds(context: ReadingContext): readonly AmountRound[] {
-  return SPOKEN.flatMap((line): readonly AmountRound[] => {
+const OWN_WORDS: Readonly<Record<string, OwnUnit>> = { teaspoon: 'tsp', tablespoon: 'tbsp' };
+/** "a teaspoon of honey" is one of a measure that a cook may weigh for good. */
+function ownUnitOf(line: string): OwnUnit | null {
+  const word = /^an? (\p{L}+) of /u.exec(line)?.[1];
+  return OWN_UNITS.find((unit) => unit === word) ?? (word === undefined ? null : (OWN_WORDS[word] ?? null));
+}
+
+/**
+ * A measure that varies is harder: its range is as wide as hands are.
+ *
+ * @param spoken measures that cooks speak in, each read as a line of a formula is, by this kitchen's own measures
+ */
+export function amountRounds(spoken: readonly string[], context: ReadingContext): readonly AmountRound[] {
+  return spoken.flatMap((line): readonly AmountRound[] => {
     const { reading } = readLine(line, context);
     if (reading.status !== 'read' || !(reading.massG.nominal > 0)) return [];
     const { massG, ingredient } = reading;
@@ -59,7 +42,16 @@ export function amountRounds(context: ReadingContext): readonly AmountRound[] {
     // Grams of a few are guessed; what is light for its size is not.
     const light = 120 * Math.max(0, Math.log10(1 / ingredient.spoonDensityGPerMl));
     const small = massG.nominal < 1 ? 120 : 0;
-    return [{ line, ingredient, massG, item: line, difficulty: 900 + 90 * wide + light + small }];
+    return [
+      {
+        line,
+        ingredient,
+        massG,
+        unit: ownUnitOf(line),
+        item: line,
+        difficulty: 900 + 90 * wide + light + small,
+      },
+    ];
   });
 }
 

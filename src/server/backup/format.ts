@@ -38,6 +38,7 @@ export const TABLES = [
   'dressings',
   'plans',
   'formula_dishes',
+  'practice',
   'timers',
 ] as const;
 /** What belongs to one database and its screens, not to what a kitchen keeps. */

@@ -6,6 +6,7 @@ import {
   cookSchema,
   daySchema,
   dishesContentSchema,
+  practiceContentSchema,
   formulaIdSchema,
   formulaSchema,
   ingredientIdSchema,
@@ -150,6 +151,7 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, z.ZodType>> = {
     content: z.preprocess(upgradePlanContent, planContentSchema),
     ...kept,
   }),
+  practice: z.object({ cook_id: z.string().max(80), content: practiceContentSchema, ...kept }),
   formula_dishes: z.object({ formula_id: formulaIdSchema, content: dishesContentSchema, ...kept }),
   timers: z.object({
     id,

@@ -290,4 +290,4 @@ export const timers = pgTable('timers', {
   endedAt: moment('ended_at'),
 });
 
-export { appliedShared, formulaDishes, sharedRevisions } from './schemaShared';
+export { appliedShared, formulaDishes, practice, sharedRevisions } from './schemaShared';

@@ -1,6 +1,6 @@
 /** What is changed on many screens, and how such things are counted: what was sent twice is applied once. */
 import { integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
-import type { DishesContent, SharedKind } from '#contract';
+import type { DishesContent, PracticeContent, SharedKind } from '#contract';
 import type { FormulaId } from '#core/formula';
 
 /** How often a shared thing was changed: with formulas and plans their own rows say it. */
@@ -26,5 +26,12 @@ export const appliedShared = pgTable('applied_shared', {
 export const formulaDishes = pgTable('formula_dishes', {
   formulaId: text('formula_id').$type<FormulaId>().primaryKey(),
   content: jsonb('content').$type<DishesContent>().notNull(),
+  updatedAt: timestamp('updated_at', { withTimezone: true, mode: 'string' }).notNull(),
+});
+
+/** What each cook has practised. */
+export const practice = pgTable('practice', {
+  cookId: text('cook_id').primaryKey(),
+  content: jsonb('content').$type<PracticeContent>().notNull(),
   updatedAt: timestamp('updated_at', { withTimezone: true, mode: 'string' }).notNull(),
 });

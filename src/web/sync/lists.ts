@@ -19,6 +19,7 @@ export function listsWith(key: WorkKey) {
     case 'ingredient':
       return ['Ingredients'] as const;
     case 'dishes':
+    case 'practice':
       return [] as const;
     case 'cook':
       return ['Cooks'] as const;

@@ -21,6 +21,7 @@ import {
   ways,
 } from './rooms';
 import { cautions } from './cautions';
+import * as practising from './practise';
 import { sentences } from './sentences';
 import { make, makeWeigh, taste } from './station';
 
@@ -54,6 +55,7 @@ export const GERMAN: OtherTongue = {
     drawing,
     sync,
     instruments,
+    ...practising,
   },
   sentences,
 };

@@ -3,7 +3,17 @@ import { eq } from 'drizzle-orm';
 import { planContentOf, SETTINGS_ID, SHARED_START, type SharedDoc, type SharedKind } from '#contract';
 import type { Database } from '../../db/client';
 import type { FormulaId } from '#core/formula';
-import { cooks, formulaDishes, ingredients, pantry, plans, settings, styles, vessels } from '../../db/schema';
+import {
+  cooks,
+  formulaDishes,
+  practice,
+  ingredients,
+  pantry,
+  plans,
+  settings,
+  styles,
+  vessels,
+} from '../../db/schema';
 
 interface Place<T> {
   /** Null: nobody has changed it yet, or it was taken out. */
@@ -113,6 +123,17 @@ const PLACES: Places = {
         .insert(formulaDishes)
         .values({ formulaId: id as FormulaId, content, updatedAt })
         .onConflictDoUpdate({ target: formulaDishes.formulaId, set: { content, updatedAt } }),
+  },
+  practice: {
+    read: async (db, id) => {
+      const [row] = await db.select().from(practice).where(eq(practice.cookId, id));
+      return row?.content ?? null;
+    },
+    write: (db, id, content, { updatedAt }) =>
+      db
+        .insert(practice)
+        .values({ cookId: id, content, updatedAt })
+        .onConflictDoUpdate({ target: practice.cookId, set: { content, updatedAt } }),
   },
   cook: {
     read: async (db, id) => {
