@@ -84,6 +84,14 @@ export const makeRouter = () =>
           lazy: async () => ({ Component: (await import('./features/log/KitchenLogPage')).KitchenLogPage }),
         },
         {
+          path: 'practise',
+          lazy: async () => ({ Component: (await import('./features/practise/PractisePage')).PractisePage }),
+        },
+        {
+          path: 'practise/sure',
+          lazy: async () => ({ Component: (await import('./features/practise/SurePage')).SurePage }),
+        },
+        {
           path: 'pour',
           lazy: async () => ({ Component: (await import('./features/pour/PourPage')).PourPage }),
         },

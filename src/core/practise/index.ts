@@ -1,5 +1,5 @@
 export * from './skill';
 export { FAULTS, type Fault } from './jar';
-export type { FaultyJar, WayStep } from './faults';
+export type { FaultyJar } from './faults';
 export * from './wrongRound';
 export * from './questions';

@@ -8,6 +8,7 @@ import { asItWas, FAULTS, isRightAgain, type Fault } from './jar';
 import { CONTEXT, LINES } from './testing';
 import {
   FAULT_SETS,
+  feltIn,
   gestureEffect,
   scoreOfWrong,
   stepsForDifficulty,
@@ -79,6 +80,15 @@ describe('a gesture in a round', () => {
       jar.portions.reduce((sum, { massG }) => sum + massG.nominal, 0);
     expect(gestureEffect(jar.portions, plus(missing), jar).right).toBe(true);
     expect(gestureEffect(jar.portions, plus(20), jar).right).toBe(false);
+  });
+  it('is felt as what it is, and as nothing once it is right', () => {
+    expect(feltIn(jar.portions, jar)).toEqual(['flat']);
+    expect(feltIn(plus(20), jar)[0]).toBe('salty');
+    expect(feltIn(withDoses(jar.portions, jar.way), jar)).toEqual([]);
+    for (const fault of FAULTS) {
+      const spoiled = DRESSINGS.map((portions) => faultyJar(portions, [fault], 3, CONTEXT)).find(Boolean)!;
+      expect(feltIn(spoiled.portions, spoiled), fault).toContain(fault);
+    }
   });
   it('judges by what the dressing was, a step and a half to either side', () => {
     const { windows } = asItWas(DRESSINGS[0]!, '');

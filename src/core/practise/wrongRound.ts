@@ -1,10 +1,11 @@
 /** "What is wrong?": a round of a wanted difficulty, what a gesture did, and how it came out. Weights: estimate. */
 import type { CandidateContext } from '#core/balance';
 import { SeededRandom } from '#core/numeric';
-import { palateOf, verdictOf } from '#core/palate';
+import { THICKNESS_CLASSES } from '#core/ingredient';
+import { palateOf, verdictOf, type PalateKey } from '#core/palate';
 import type { JudgedPortion } from '#core/reckoning';
 import { faultyJar, type FaultyJar } from './faults';
-import { FAULTS, isRightAgain, type AboutJar, type Fault } from './jar';
+import { FAULTS, isRightAgain, thicknessOf, type AboutJar, type Fault } from './jar';
 
 /** On the scale of the rating: a jar far out is easy, one of two faults is harder. */
 export function faultDifficulty(faults: readonly Fault[], steps: number): number {
@@ -100,4 +101,40 @@ export function scoreOfWrong(
   if (!right) return naming * 0.4;
   const spare = Math.max(0, gestures - way.length);
   return naming * 0.6 + Math.max(0.1, 0.4 - spare * 0.05);
+}
+
+const FELT: Readonly<Partial<Record<PalateKey, Readonly<Partial<Record<'low' | 'high', Fault>>>>>> = {
+  acid: { high: 'sharp', low: 'dull' },
+  salt: { high: 'salty', low: 'flat' },
+  sweet: { high: 'sweet' },
+  fat: { high: 'oily' },
+  garlic: { high: 'harsh' },
+  heat: { high: 'harsh' },
+  mustard: { high: 'harsh' },
+  bitter: { high: 'bitter' },
+};
+const MOST_FELT = 2;
+
+/** What a mouth feels of it as it stands, the strongest first; none where it is right again. */
+export function feltIn(portions: readonly JudgedPortion[], about: AboutJar): readonly Fault[] {
+  if (isRightAgain(portions, about)) return [];
+  // Of a thickness or a break the mouth says nothing else.
+  const seen = about.faults.filter((fault) => fault === 'thin' || fault === 'thick' || fault === 'splitting');
+  if (seen.length > 0) return bodyNow(portions, about, seen);
+  const { reasons } = verdictOf(palateOf(portions), about.style);
+  const felt = reasons.flatMap(({ measure, direction }) => FELT[measure]?.[direction] ?? []);
+  // Oil that was poured too far thins salt and acid, too: what was done to it is felt before what came of that.
+  const done = felt.filter((fault) => about.faults.includes(fault));
+  return [...new Set([...done, ...felt])].slice(0, MOST_FELT);
+}
+
+/** Mended too far it is the other way round. */
+function bodyNow(
+  portions: readonly JudgedPortion[],
+  { thickness }: AboutJar,
+  seen: readonly Fault[],
+): readonly Fault[] {
+  const now = thicknessOf(portions);
+  if (seen.includes('splitting') || now === null || thickness === null) return seen;
+  return [THICKNESS_CLASSES.indexOf(now) < THICKNESS_CLASSES.indexOf(thickness) ? 'thin' : 'thick'];
 }

@@ -8,5 +8,6 @@ export const places = (): readonly { readonly to: string; readonly label: string
   { to: '/log', label: frameWords.log },
   { to: '/measures', label: frameWords.myMeasures },
   { to: '/plan', label: frameWords.servicePlan },
+  { to: '/practise', label: frameWords.practise },
   { to: '/settings', label: frameWords.settings },
 ];

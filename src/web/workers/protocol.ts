@@ -1,7 +1,11 @@
 /** What page and worker say to each other. Everything is plain data. */
 import type { BatchAnswer, BatchRequest } from '#core/batch';
 import type { Hold, HoldRequest } from '#core/emulsion';
+import type { Ingredient } from '#core/ingredient';
+import type { Fault, WrongRound } from '#core/practise';
+import type { JudgedPortion } from '#core/reckoning';
 import type {
+  Hand,
   FormulateOutcome,
   FormulateRequest,
   Progress,
@@ -12,6 +16,15 @@ import type {
   RoundTo,
 } from '#core/balance';
 
+export interface PractiseQuestion {
+  readonly dressings: readonly (readonly JudgedPortion[])[];
+  readonly wanted: readonly Fault[];
+  readonly difficulty: number;
+  readonly seed: number;
+  readonly ingredients: readonly Ingredient[];
+  readonly hand: Hand;
+}
+
 export interface Questions {
   readonly remedies: RemedyRequest;
   readonly formulate: { readonly request: FormulateRequest; readonly to: RoundTo };
@@ -19,6 +32,8 @@ export interface Questions {
   readonly batch: BatchRequest;
   /** Several, in their order. */
   readonly batches: readonly BatchRequest[];
+  /** A jar with a hidden fault, of one of these dressings. */
+  readonly practise: PractiseQuestion;
   readonly round: { readonly plan: readonly PlanLine[]; readonly to: RoundTo };
 }
 export interface Answers {
@@ -27,6 +42,7 @@ export interface Answers {
   readonly formulate: { readonly outcome: FormulateOutcome; readonly roundings: readonly Rounding[] };
   /** Null where there is nothing to separate. */
   readonly hold: { readonly hold: Hold | null };
+  readonly practise: { readonly round: WrongRound | null };
   readonly round: Rounding;
   readonly batch: BatchAnswer;
   readonly batches: readonly BatchAnswer[];

@@ -11,6 +11,7 @@ import {
 import type { Ingredient } from '#core/ingredient';
 import { planBatch, type BatchAnswer } from '#core/batch';
 import { stepHold, type HoldRequest } from '#core/emulsion';
+import { wrongRound } from '#core/practise';
 import { drive } from './drive';
 import type { Answers, FromWorker, Kind, Questions, ToWorker } from './protocol';
 
@@ -31,6 +32,12 @@ function workFor(kind: Kind, question: Questions[Kind]): Work<Answers[Kind]> {
       return planAll(question as Questions['batches']);
     case 'hold':
       return holdWork(question as Questions['hold']);
+    case 'practise': {
+      const { dressings, wanted, difficulty, seed, ingredients, hand } = question as Questions['practise'];
+      const catalogue = new Map(ingredients.map((one) => [one.id, one]));
+      const context = { catalogue, hand, stockG: () => null, locked: new Set<never>() };
+      return once(() => ({ round: wrongRound(dressings, wanted, difficulty, context, seed) }));
+    }
     case 'round': {
       const { plan, to } = question as Questions['round'];
       return once(() => roundPlan(plan, to));

@@ -21,7 +21,17 @@ import {
   ways,
 } from './rooms';
 import { cautions } from './cautions';
-import * as practising from './practise';
+import {
+  practise,
+  practiseAmounts,
+  practiseFaults,
+  practiseKinds,
+  practiseRescues,
+  practiseSafe,
+  practiseSenses,
+  practiseSure,
+  practiseWhen,
+} from './practise';
 import { sentences } from './sentences';
 import { make, makeWeigh, taste } from './station';
 
@@ -55,7 +65,15 @@ export const GERMAN: OtherTongue = {
     drawing,
     sync,
     instruments,
-    ...practising,
+    practise,
+    practiseAmounts,
+    practiseFaults,
+    practiseKinds,
+    practiseRescues,
+    practiseSafe,
+    practiseSenses,
+    practiseSure,
+    practiseWhen,
   },
   sentences,
 };

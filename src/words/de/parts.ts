@@ -34,6 +34,7 @@ export const frame: Partial<typeof frameWords & typeof frameLaterWords> = {
   log: 'Buch',
   myMeasures: 'Meine Maße',
   servicePlan: 'Tagesplan',
+  practise: 'Üben',
   settings: 'Einstellungen',
   toThePage: 'Zur Seite',
   soundOn: 'Ton ausschalten',

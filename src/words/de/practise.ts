@@ -8,6 +8,7 @@ export const practise: typeof practiseWords = {
   nothingIsKept: 'Nichts davon kommt ins Buch, in den Vorrat, in den Plan oder in das, was die Küche lernt.',
   loading: 'Runden',
   noDressings: 'Noch ist nichts da, woran man üben könnte: erst ein Dressing zusammenstellen.',
+  toShelf: 'Zum Regal',
   noRound: 'Aus diesen Dressings wird keine Runde. Eine andere Art versuchen.',
   making: 'Eine Runde entsteht…',
   next: 'Nächste Runde',

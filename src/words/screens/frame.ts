@@ -20,6 +20,7 @@ export const frameWords = spoken('frame', {
   log: 'Log',
   myMeasures: 'My measures',
   servicePlan: 'Service plan',
+  practise: 'Practise',
   settings: 'Settings',
   toThePage: 'To the page',
   ygrana: 'Ygrana',

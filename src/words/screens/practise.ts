@@ -8,6 +8,7 @@ export const practiseWords = spoken('practise', {
   nothingIsKept: 'Nothing of it goes into the log, the stock, the plan or what the kitchen learns.',
   loading: 'rounds',
   noDressings: 'There is nothing to practise on yet: compose a dressing first.',
+  toShelf: 'To the shelf',
   noRound: 'No round can be made of these dressings. Try another kind.',
   making: 'Making a round…',
   next: 'Next round',
