@@ -93,8 +93,12 @@ export function candidatesFor(
   const perRole = new Map<Role, number>();
   const fits = suits(portions);
   const jarMassG = portions.reduce((sum, { massG }) => sum + massG.nominal, 0);
-  const onHand = new Set(inPantry);
-  for (const ingredient of new Set([...own.values(), ...inPantry, ...staples])) {
+  const onHand = new Set(inPantry.map(({ id }) => id));
+  // By id: what came out of a worker is the same ingredient and another object.
+  const offered = new Map<IngredientId, Ingredient>();
+  for (const one of [...own.values(), ...inPantry, ...staples])
+    if (!offered.has(one.id)) offered.set(one.id, one);
+  for (const ingredient of offered.values()) {
     const roles = rolesOf(ingredient);
     if (roles.length === 0 || locked.has(ingredient.id)) continue;
     if (!own.has(ingredient.id) && !fits(ingredient)) continue;
@@ -113,7 +117,7 @@ export function candidatesFor(
       ingredient,
       form,
       stockG: left,
-      from: own.has(ingredient.id) ? 'jar' : onHand.has(ingredient) ? 'pantry' : 'staple',
+      from: own.has(ingredient.id) ? 'jar' : onHand.has(ingredient.id) ? 'pantry' : 'staple',
       ...(hand ? { hand: handUnitsFor(ingredient, hand, jarMassG) } : {}),
       ...(price === null ? {} : { pricePerG: price }),
     });

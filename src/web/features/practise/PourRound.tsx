@@ -20,8 +20,8 @@ import { Picks } from './Picks';
 import { RoundEnd } from './RoundEnd';
 import type { RoundProps } from './rounds';
 
-/** A second of the bowl goes by in so much of the clock: nobody holds a key for five minutes to learn it. */
-const FASTER = 4;
+/** Poured as well as can be, a round takes so long, s: nobody holds a key for five minutes to learn it. */
+const BEST_TAKES_S = 25;
 const HELD: ReadonlySet<string> = new Set([' ', 'PageDown']);
 
 /** Oil poured while a key, a button or a pedal is held; the sauce takes it at its own pace, or splits. */
@@ -42,7 +42,8 @@ export function PourRound({ kitchen, answers: now, seed, onDone, onNext }: Round
     onDone({ kind: 'pour', item: round.item, difficulty: round.difficulty, score: found });
   };
   useBowl(ended === null, pours, (seconds, hand) => {
-    setState((before) => pouredOn(before, round, seconds, hand));
+    const inBowlS = (seconds * round.bestS) / BEST_TAKES_S;
+    setState((before) => pouredOn(before, round, inBowlS, hand));
   });
   const scored = useRef(false);
   useEffect(() => {
@@ -151,7 +152,7 @@ function useBowl(
     let [frame, last] = [0, performance.now()];
     const step = (at: number): void => {
       // A page that lay in the background goes on where it was.
-      const seconds = Math.min(0.25, (at - last) / 1000) * FASTER;
+      const seconds = Math.min(0.25, (at - last) / 1000);
       last = at;
       tick.current(Math.max(0, seconds), pours.current);
       frame = requestAnimationFrame(step);

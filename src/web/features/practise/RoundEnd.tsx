@@ -1,6 +1,6 @@
 import { RIGHT_FROM } from '#core/practise';
 import { practiseWords } from '#words/screens/practise';
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { Button } from '../../ui/Button';
 
 interface RoundEndProps {
@@ -18,16 +18,23 @@ export function RoundEnd({ score, onNext, children }: RoundEndProps) {
       : score >= NEARLY_FROM
         ? practiseWords.nearly
         : practiseWords.notThisTime;
+  // Not the key to the next: who still holds a key down would press it by letting go.
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    heading.current?.focus();
+  }, []);
   return (
     <div className="grid gap-3 border-t border-rule pt-4">
       <div role="status" className="grid gap-1 text-lg" data-testid="round-end">
-        <strong className="font-name text-2xl">{said}</strong>
+        <h2 ref={heading} tabIndex={-1} className="font-name text-2xl font-bold">
+          {said}
+        </h2>
         {children}
       </div>
       <Button
         kind="main"
         data-next
-        autoFocus
+
         className="min-h-16 justify-self-start px-8 text-lg"
         onClick={onNext}
       >

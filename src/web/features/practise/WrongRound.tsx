@@ -56,7 +56,8 @@ export function WrongRound(props: WrongRoundProps) {
       difficulty: faultDifficulty(faults, 3.5),
     }));
     const { faults } = nextOf(choices, answers, 'wrong', random.next())!;
-    const first = dressings[0]!;
+    // What cooks weighed themselves cannot be sent along: the reckoned way is in the kitchen's own spoons.
+    const { spoons, partVolumeMl, smallMeasures } = contextFor(dressings[0]!.formula, kitchen).measuring;
     return {
       dressings: dressings.map(({ judgement }) => judgement.portions),
       wanted: faults,
@@ -64,7 +65,7 @@ export function WrongRound(props: WrongRoundProps) {
       seed,
       ingredients: [...kitchen.catalogue.values()],
       hand: {
-        measuring: contextFor(first.formula, kitchen).measuring,
+        measuring: { spoons, partVolumeMl, smallMeasures },
         readabilityG: kitchen.settings.batch.scale.readabilityG,
       },
     };
