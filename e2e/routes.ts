@@ -1,7 +1,16 @@
 /** Every route of the demo kitchen. */
 export const ROUTES: readonly string[] = [
   ...['/', '/pantry', '/pantry/walnuts', '/batches', '/log', '/measures', '/plan', '/plan/week', '/settings'],
-  ...['/pour', '/from-pantry', '/import', '/tables', '/toolmakers', '/side-by-side'],
+  ...[
+    '/pour',
+    '/from-pantry',
+    '/import',
+    '/tables',
+    '/toolmakers',
+    '/side-by-side',
+    '/practise?seed=12',
+    '/practise/sure',
+  ],
   ...['compose', 'make', 'taste', 'batch', 'serve', 'pass', 'share', 'versions', 'log'].map(
     (stage) => `/formulas/walnut-cider/${stage}`,
   ),

@@ -142,17 +142,18 @@ const VIEWS = [
     },
   },
   {
-    name: 'question',
-    path: '/formulas/plum-thyme/compose',
+    name: 'practise',
+    path: '/practise?kind=wrong&seed=12',
     size: WIDE,
     before: async (page) => {
-      const add = page.getByRole('combobox', { name: /^Add/ });
-      for (const line of ['60 ml vegetable or sunflower oil', '2 oz walnut oil', '1 tbsp vinegar']) {
-        await add.fill(line);
-        await add.press('Enter');
-      }
-      await add.fill('zest and juice of half a lemon');
-      await page.getByTestId('foretold').getByText('Lemon zest').waitFor();
+      await page.getByRole('button', { name: 'needs salt' }).click();
+      await page.getByRole('button', { name: 'That is it' }).click();
+      await page
+        .getByTestId('gestures')
+        .getByRole('button', { name: /^a pinch/ })
+        .first()
+        .click();
+      await page.evaluate(() => window.scrollTo(0, 0));
     },
   },
   {

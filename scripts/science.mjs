@@ -34,6 +34,7 @@ const CHAPTERS = [
   ['Service', all('service')],
   ['The dish', all('dish')],
   ['Tasting', all('sensory')],
+  ['Practise', all('practise')],
 ];
 
 function opening(file) {
