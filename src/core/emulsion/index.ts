@@ -15,7 +15,15 @@ export {
 } from './learning';
 export { makingTips, type MakingTip } from './making';
 export { oilState, solidFraction, timeToReachS, type OilState } from './oils';
-export { FREE_LIMIT, paceNow, pourOn, startPouring, type PaceNow, type Pouring, type PourSetting } from './pace';
+export {
+  FREE_LIMIT,
+  paceNow,
+  pourOn,
+  startPouring,
+  type PaceNow,
+  type Pouring,
+  type PourSetting,
+} from './pace';
 export { PACES, pourPlan, type Pace, type PourPlan } from './pour';
 export { remixOf, type Remix } from './remix';
 export { rescue, TROUBLES, type Rescue, type RescueStep, type Trouble } from './rescue';
