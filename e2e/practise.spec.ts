@@ -19,7 +19,7 @@ test('a round of each kind is played by keys alone, and nothing of it reaches th
   test.setTimeout(180_000);
   const book = async (): Promise<readonly unknown[]> =>
     Promise.all(
-      ['log', 'dressings', 'plans', 'measures', 'formulas?limit=50'].map(async (path) =>
+      ['log', 'dressings', 'plans', 'measures', 'pantry', 'formulas?limit=50'].map(async (path) =>
         (await request.get(`/api/${path}`)).json(),
       ),
     );
@@ -121,4 +121,38 @@ test('oil that waits for the sauce comes together; a phone and German show it', 
   await expect(page.getByRole('heading', { level: 1, name: 'Üben' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'braucht Salz' })).toBeVisible();
   await expect(page.getByTestId('not-in-german')).toBeHidden();
+});
+
+test('a measure that was guessed is weighed, and kept among one’s own only where the cook says so', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(120_000);
+  const measures = async (): Promise<number> =>
+    ((await (await request.get('/api/measures')).json()) as unknown[]).length;
+  const before = await measures();
+  await page.goto('/practise?kind=amount');
+  const weigh = page.getByRole('button', { name: 'Weigh it now' });
+  const end = page.getByTestId('round-end');
+  // Until it is one of the measures that a cook may weigh for good.
+  for (let round = 0; round < 12; round++) {
+    await page.getByLabel('Grams').fill('7');
+    await page.keyboard.press('Enter');
+    await expect(end).toBeVisible();
+    if (await weigh.isVisible()) break;
+    await page.getByRole('button', { name: 'Next round' }).click();
+    await expect(end).toBeHidden();
+  }
+  await weigh.click();
+  await expect(page.getByTestId('scale')).toContainText(/Simulated scale|In use/);
+  const here = page.getByRole('button', { name: 'Read it here' });
+  if (await here.isVisible()) await here.click();
+  await page.getByLabel('Put on, g').fill('6.5');
+  await page.getByRole('button', { name: 'Put it on' }).click();
+  const keep = page.getByRole('button', { name: /^Keep \d.* among my measures/ });
+  await expect(keep).toBeEnabled({ timeout: 15_000 });
+  expect(await measures()).toBe(before);
+  await keep.click();
+  await expect(page.getByText('Kept among your measures.')).toBeVisible();
+  expect(await measures()).toBe(before + 1);
 });

@@ -215,6 +215,10 @@ export const allergenNames = ({ eu14, mayBeIn, probableEu14, missing }: Allergen
     mayBe: mayBeIn.map(({ allergen }) => allergen),
   });
 
+/** One of them, in the language that is spoken. */
+export const sayAllergen = (allergen: string): string =>
+  sayAllergenNames({ missing: [], certain: [allergen], probable: [], mayBe: [] })[0]!;
+
 const sayAllergenNames = (found: SafetyRecord['allergens']): readonly string[] =>
   sentencesNow()?.allergens(found) ?? allergenWords(found);
 const allergenWords = ({

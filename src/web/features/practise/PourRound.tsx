@@ -15,6 +15,7 @@ import {
 import { sayDuration, TOOL_WORDS } from '#words/hold';
 import { formatAmount, inSentence } from '#words/numbers';
 import { practiseWords, RESCUE_WORDS } from '#words/screens/practise';
+import { useHere } from '../../data/here';
 import { Button } from '../../ui/Button';
 import { Picks } from './Picks';
 import { RoundEnd } from './RoundEnd';
@@ -41,7 +42,8 @@ export function PourRound({ kitchen, answers: now, seed, onDone, onNext }: Round
     setScore(found);
     onDone({ kind: 'pour', item: round.item, difficulty: round.difficulty, score: found });
   };
-  useBowl(ended === null, pours, (seconds, hand) => {
+  const { footKey } = useHere();
+  useBowl(ended === null, pours, footKey, (seconds, hand) => {
     const inBowlS = (seconds * round.bestS) / BEST_TAKES_S;
     setState((before) => pouredOn(before, round, inBowlS, hand));
   });
@@ -141,6 +143,8 @@ export function PourRound({ kitchen, answers: now, seed, onDone, onNext }: Round
 function useBowl(
   runs: boolean,
   pours: { current: boolean },
+  /** The key that was taught as the foot switch. */
+  footKey: string | null,
   onTick: (seconds: number, pours: boolean) => void,
 ): void {
   const tick = useRef(onTick);
@@ -159,7 +163,7 @@ function useBowl(
     };
     frame = requestAnimationFrame(step);
     const key = (down: boolean) => (event: KeyboardEvent) => {
-      if (!HELD.has(event.key)) return;
+      if (!HELD.has(event.key) && event.key !== footKey) return;
       event.preventDefault();
       pours.current = down;
     };
@@ -176,5 +180,5 @@ function useBowl(
       window.removeEventListener('keyup', up);
       window.removeEventListener('blur', away);
     };
-  }, [runs, pours]);
+  }, [runs, pours, footKey]);
 }

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { SeededRandom } from '#core/numeric';
 import { nextOf, safeRounds, scoreOfSafe, type SafeRound as Round } from '#core/practise';
 import { inSentence, listed } from '#words/numbers';
+import { sayAllergen } from '#words/safety';
 import { practiseWords } from '#words/screens/practise';
 import { Button } from '../../ui/Button';
 import { Picks } from './Picks';
@@ -80,6 +81,6 @@ const sayChoice =
   (question: Round['question']) =>
   (value: string): string => {
     if (question === 'days') return practiseWords.days(value);
-    if (question === 'label') return value;
+    if (question === 'label') return sayAllergen(value);
     return value === 'yes' ? practiseWords.yes : practiseWords.no;
   };

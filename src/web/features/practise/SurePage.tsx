@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { FAULTS, itemsOf, ROUND_KINDS, SAFE_QUESTIONS, skillOf, type RoundKind } from '#core/practise';
 import { listed } from '#words/numbers';
+import { sayAllergen } from '#words/safety';
 import {
   AMOUNT_WORDS,
   FAULT_WORDS,
@@ -115,7 +116,12 @@ function sayItem(kind: RoundKind, item: string, dressings: readonly Dressing[]):
       const [asked, about] = item.split(':');
       const question = SAFE_QUESTIONS.find((one) => one === asked);
       return question
-        ? [SAFE_WORDS[question], asked === 'label' ? about : ''].filter(Boolean).join(': ')
+        ? [
+            SAFE_WORDS[question],
+            asked === 'label' && about !== 'none' ? listed((about ?? '').split('+').map(sayAllergen)) : '',
+          ]
+            .filter(Boolean)
+            .join(': ')
         : item;
     }
     case 'pour': {
