@@ -22,6 +22,7 @@ const CORE_ORDER = [
   'service',
   'dish',
   'practise',
+  'label',
   'interchange',
 ];
 

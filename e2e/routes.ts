@@ -4,6 +4,7 @@ export const ROUTES: readonly string[] = [
   ...[
     '/pour',
     '/from-pantry',
+    '/from-label',
     '/import',
     '/tables',
     '/toolmakers',

@@ -35,6 +35,7 @@ const CHAPTERS = [
   ['The dish', all('dish')],
   ['Tasting', all('sensory')],
   ['Practise', all('practise')],
+  ['From a label', all('label')],
 ];
 
 function opening(file) {

@@ -14,6 +14,8 @@ import { dishAskOf, dishOfText } from './reckonDish';
 import { formulateFrom, ingredientNamed, mend, rounded, swap, UnknownIngredient } from './reckonBalance';
 import { batchFrom, CannotPlan, readTarget } from './reckonBatch';
 import { holdOfText } from './reckonHold';
+import { readJson } from './readJson';
+import { labelFrom } from './reckonLabel';
 import { NoReading, poursOf } from './reckonPours';
 import { portionsOf, readText, reckonText } from './reckonText';
 
@@ -51,6 +53,7 @@ function parsed() {
         'hold-back': { type: 'boolean', default: false },
         formulate: { type: 'string' },
         pours: { type: 'string' },
+        label: { type: 'string' },
         dish: { type: 'string' },
         dressed: { type: 'string', default: 'normally' },
         minutes: { type: 'string' },
@@ -137,27 +140,8 @@ function input(file: string | undefined): string {
 }
 
 function formulateJson(text: string) {
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch (error) {
-    return fail(
-      commandLineWords.formulateIsNoJsonForm(
-        values.formulate ?? '',
-        error instanceof Error ? error.message : '',
-      ),
-    );
-  }
-  const checked = formulateSchema.safeParse(value);
-  if (checked.success) return checked.data;
-  const [issue] = checked.error.issues;
-  return fail(
-    commandLineWords.formulateAtPartMessage(
-      values.formulate ?? '',
-      issue!.path.join('.') || commandLineWords.theTop,
-      issue!.message,
-    ),
-  );
+  const json = readJson(formulateSchema, text, values.formulate ?? '');
+  return typeof json === 'string' ? fail(json) : json;
 }
 
 function run(): void {
@@ -167,6 +151,13 @@ function run(): void {
     const outcome = formulateFrom(json, styleNamed(values.style ?? json.styleId), round);
     process.stdout.write(`${JSON.stringify({ formulate: outcome }, null, 2)}\n`);
     process.exitCode = outcome.status === 'answers' ? 0 : 1;
+    return;
+  }
+  if (values.label !== undefined) {
+    const label = labelFrom(input(values.label), values.label);
+    if (typeof label === 'string') return fail(label);
+    process.stdout.write(`${JSON.stringify({ label }, null, 2)}\n`);
+    process.exitCode = label.answers.length > 0 ? 0 : 1;
     return;
   }
   if (values.pours !== undefined) {

@@ -84,6 +84,7 @@ export {
 } from './kitchen';
 export { ANSWERS_STORE, KITCHEN_HEADER, OUT_OF_STORE_HEADER, TAKE_OVER } from './headers';
 export { signInSchema, type SessionState } from './session';
+export { labelJsonSchema, labelSchema } from './label';
 export { formulateJsonSchema, formulateSchema, type FormulateJson } from './balance';
 export {
   newEventSchema,

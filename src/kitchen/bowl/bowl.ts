@@ -1,5 +1,5 @@
 /** A kept dish as it is asked for: its list read, and what it takes by the table and by what this kitchen has learnt. */
-import type { DressingRecord, KeptDish } from '#contract';
+import type { DressingRecord, KeptDish, PlanDish } from '#contract';
 import {
   bestMomentFor,
   dressingForDish,
@@ -12,6 +12,7 @@ import {
 import type { ReadingContext } from '#core/formula';
 import {
   DISHES,
+  dressingFor,
   mlPer100GOf,
   type DishKind,
   type DressedEntry,
@@ -78,3 +79,8 @@ export const entriesOf = (records: readonly DressingRecord[]): readonly DressedE
     ...{ kind, dressed, ml, dishId, verdict, tableMl, at },
     mlPer100G: (ml / massG) * 100,
   }));
+
+/** What a dish of the plan takes, for so many covers. */
+export type NeedOf = (dish: PlanDish, covers: number) => DressingNeed;
+export const needByKind: NeedOf = ({ kind, servingG, dressed }, covers) =>
+  dressingFor(kind, servingG * covers, dressed);

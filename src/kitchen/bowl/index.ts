@@ -1,1 +1,1 @@
-export { entriesOf, readBowl, type ReadBowl } from './bowl';
+export { entriesOf, needByKind, readBowl, type NeedOf, type ReadBowl } from './bowl';

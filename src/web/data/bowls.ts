@@ -2,8 +2,7 @@
 import { useEffect, useMemo } from 'react';
 import { shallowEqual } from 'react-redux';
 import type { DishesContent, KeptDish, PlanDish, ShelfRecord } from '#contract';
-import { dressingFor, type DressingNeed } from '#core/service';
-import { entriesOf, readBowl } from '#kitchen/bowl';
+import { entriesOf, needByKind, readBowl, type NeedOf } from '#kitchen/bowl';
 import { contextFor, type Kitchen } from '#kitchen/reading';
 import { keyOf } from '../sync/shared';
 import { useAppSelector } from '../sync/store';
@@ -33,12 +32,8 @@ function useBowlsOf(formulaIds: readonly string[]): Readonly<Record<string, read
   );
 }
 
-/** What a dish of the plan takes: by its list where it has one, else by its kind and weight. */
-export type NeedOf = (dish: PlanDish, covers: number) => DressingNeed;
-export const byKind: NeedOf = ({ kind, servingG, dressed }, covers) =>
-  dressingFor(kind, servingG * covers, dressed);
-
 export interface PlannedBowls {
+  /** By its list where it has one, else by its kind and weight. */
   readonly needOf: NeedOf;
   /** Null: it has no list, or the list is gone. */
   readonly bowlOf: (dish: PlanDish) => KeptDish | null;
@@ -61,7 +56,7 @@ export function usePlannedBowls(
       const kept = bowlOf(dish);
       const formula = shelf.find(({ id }) => id === dish.formulaId)?.formula;
       const read = kept && formula ? readBowl(kept, covers, own, contextFor(formula, kitchen)) : null;
-      return read && read.things.length > 0 ? read.need : byKind(dish, covers);
+      return read && read.things.length > 0 ? read.need : needByKind(dish, covers);
     };
     return { bowlOf, needOf };
   }, [bowls, records, shelf, kitchen]);

@@ -2,6 +2,7 @@
 import type { BatchAnswer, BatchRequest } from '#core/batch';
 import type { Hold, HoldRequest } from '#core/emulsion';
 import type { Ingredient } from '#core/ingredient';
+import type { LabelOutcome, Printed } from '#core/label';
 import type { Fault, WrongRound } from '#core/practise';
 import type { JudgedPortion } from '#core/reckoning';
 import type {
@@ -15,6 +16,13 @@ import type {
   PlanLine,
   RoundTo,
 } from '#core/balance';
+
+export interface LabelQuestion {
+  /** The list as it stands on the bottle. */
+  readonly text: string;
+  readonly printed: Printed;
+  readonly ingredients: readonly Ingredient[];
+}
 
 export interface PractiseQuestion {
   readonly dressings: readonly (readonly JudgedPortion[])[];
@@ -34,6 +42,8 @@ export interface Questions {
   readonly batches: readonly BatchRequest[];
   /** A jar with a hidden fault, of one of these dressings. */
   readonly practise: PractiseQuestion;
+  /** A bought bottle's label, worked backwards. */
+  readonly label: LabelQuestion;
   readonly round: { readonly plan: readonly PlanLine[]; readonly to: RoundTo };
 }
 export interface Answers {
@@ -43,6 +53,7 @@ export interface Answers {
   /** Null where there is nothing to separate. */
   readonly hold: { readonly hold: Hold | null };
   readonly practise: { readonly round: WrongRound | null };
+  readonly label: LabelOutcome;
   readonly round: Rounding;
   readonly batch: BatchAnswer;
   readonly batches: readonly BatchAnswer[];

@@ -3,6 +3,7 @@ export const shelfToolWords = {
   notMadeTrouble: (trouble: string) => `Not made. ${trouble}`,
   emptyJar: 'Empty jar',
   fromThePantryFindThe: 'From the pantry: find the amounts',
+  fromALabel: 'From a label…',
   bringInARecipe: 'Bring in a recipe',
   orStartFromAStyle: 'Or start from a style',
   inventedAmountsToBeChanged: 'Invented amounts, to be changed at once.',

@@ -8,7 +8,7 @@ import { dressingFor } from '#core/service';
 import { calendarOf, servicesFrom } from './calendar';
 import { momentOf, readTime, sayTime, secondsOfDay } from '#kitchen/day';
 import { hoursOf, planDay, type Asked } from '#kitchen/day';
-import { byKind } from '../../data/bowls';
+import { needByKind } from '#kitchen/bowl';
 import { coveredBy, litresFor, needsOf } from './takeOn';
 
 beforeAll(() => {
@@ -217,11 +217,11 @@ describe('what a day needs', () => {
   it('is added up by dressing, all of it or what is made that day', () => {
     const leaves = dressingFor('tender-leaves', 2400, 'normally');
     const slaw = dressingFor('slaw', 4800, 'normally');
-    const all = needsOf({ services }, byKind);
+    const all = needsOf({ services }, needByKind);
     expect(all.map(({ formulaId }) => formulaId)).toEqual(['house', 'onion']);
     expect(all[0]!.ml).toBeCloseTo(leaves.ml + slaw.ml, 9);
-    expect(needsOf({ services }, byKind, true)[0]!.highMl).toBeCloseTo(leaves.highMl, 9);
-    expect(needsOf({ services }, byKind, false).map(({ highMl }) => highMl)).toEqual([slaw.highMl]);
+    expect(needsOf({ services }, needByKind, true)[0]!.highMl).toBeCloseTo(leaves.highMl, 9);
+    expect(needsOf({ services }, needByKind, false).map(({ highMl }) => highMl)).toEqual([slaw.highMl]);
   });
 
   it('is met by batches of that day that were not called off', () => {

@@ -2,6 +2,7 @@ import { cleanup, screen, within } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, beforeAll, describe, expect, it } from 'vitest';
 import { EMPTY_PLAN, type PlanContent, type ShelfRecord } from '#contract';
+import { needByKind } from '#kitchen/bowl';
 import { readAs } from '#words/numbers';
 import { kitchenThat, show } from '../../testing/kitchen';
 import { VINAIGRETTE, WORKING } from '../../testing/samples';
@@ -22,6 +23,8 @@ function Day({ start = EMPTY_PLAN }: { start?: PlanContent }) {
       <ServiceForm
         content={content}
         shelf={SHELF}
+        asked={new Map()}
+        bowls={{ needOf: needByKind, bowlOf: () => null }}
         onChange={(services) => {
           change({ services });
         }}

@@ -1,0 +1,160 @@
+import { useDeferredValue, useMemo } from 'react';
+import { useNavigate } from 'react-router';
+import { emptyFormula, type Addition, type AdditionId, type FormulaId } from '#core/formula';
+import { NUTRIENTS, type LabelOutcome, type Nutrient, type Printed } from '#core/label';
+import { DEFAULT_VESSEL_ID } from '#core/vessel';
+import { fromLabelWords, NUTRIENT_LABELS } from '#words/screens/fromLabel';
+import { useKitchen } from '../../data/kitchen';
+import { sayError, useCreateFormulaMutation } from '../../data/kitchenApi';
+import { typedNumber } from '../../form/typed';
+import { newId } from '../../sync/device';
+import { useKept } from '../../sync/useKept';
+import { Alert } from '../../ui/Alert';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { Working } from '../../ui/Working';
+import { useSearch } from '../../workers/useSearch';
+import { LabelAnswers } from './LabelAnswers';
+
+interface Typed {
+  readonly ingredients: string;
+  readonly figures: Readonly<Partial<Record<Nutrient, string>>>;
+  readonly massG: string;
+}
+const START: Typed = { ingredients: '', figures: {}, massG: '250' };
+const MOST_TEXT = 4000;
+/** Less than this of a thing no scale shows. */
+const LEAST_G = 0.05;
+
+/** A bought bottle worked backwards: amounts that fit its label, opened as a draft of one's own. */
+export function FromLabelPage() {
+  const { settings, catalogue } = useKitchen();
+  const [typed, setTyped] = useKept<Typed>('from-label', START);
+  const navigate = useNavigate();
+  const [create, creating] = useCreateFormulaMutation();
+  const figures = NUTRIENTS.map((nutrient) => {
+    const text = typed.figures[nutrient] ?? '';
+    return { nutrient, text, ...typedNumber(text, { from: 0, to: nutrient === 'energyKcal' ? 900 : 100 }) };
+  });
+  const mass = typedNumber(typed.massG, { from: 20, to: 5000 });
+  const printed = JSON.stringify(
+    Object.fromEntries(figures.flatMap(({ nutrient, value, fits }) => (fits ? [[nutrient, value]] : []))),
+  );
+  const ingredients = useDeferredValue(typed.ingredients.trim());
+  const question = useMemo(
+    () =>
+      ingredients === ''
+        ? null
+        : {
+            text: ingredients,
+            printed: JSON.parse(printed) as Printed,
+            ingredients: [...catalogue.values()].filter(({ made }) => !made),
+          },
+    [ingredients, printed, catalogue],
+  );
+  const { search, stop, again } = useSearch('label', question);
+  const open = async ({ additions }: LabelOutcome['answers'][number]): Promise<void> => {
+    if (!mass.fits) return;
+    const id = newId() as FormulaId;
+    const empty = emptyFormula(fromLabelWords.draftName, DEFAULT_VESSEL_ID, settings.spoons);
+    const lines = additions
+      .map(({ ingredient, gPer100G }) => ({ ingredient, massG: (gPer100G * mass.value) / 100 }))
+      .filter(({ massG }) => massG >= LEAST_G)
+      .map(({ ingredient, massG }, rank): Addition => {
+        const amountText = `${massG.toFixed(massG < 10 ? 1 : 0)} g`;
+        const line = { ingredientId: ingredient.id, ingredientText: ingredient.name, form: '' };
+        const about = { note: '', optional: false, locked: false, measuredBy: null, stage: 0 };
+        return {
+          ...{ id: newId() as AdditionId, amountText, rank, ...line, ...about },
+          phase: ingredient.category === 'oil' ? 'oil' : 'base',
+        };
+      });
+    const formula = { ...empty, servingVolumeMl: settings.servingVolumeMl, additions: lines };
+    const made = await create({ id, formula });
+    if ('data' in made) void navigate(`/formulas/${id}/compose`);
+  };
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5">
+      <h1 className="font-name text-2xl font-bold">{fromLabelWords.fromALabel}</h1>
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[400px_minmax(0,1fr)]">
+        <section
+          aria-label={fromLabelWords.whatStandsThere}
+          className="card grid grid-cols-1 content-start gap-3 self-start p-4"
+        >
+          <label className="grid gap-1 font-semibold">
+            {fromLabelWords.whatStandsThere}
+            <textarea
+              className="field min-h-36 font-normal"
+              rows={6}
+              maxLength={MOST_TEXT}
+              placeholder={fromLabelWords.ingredientsExample}
+              value={typed.ingredients}
+              onChange={({ target }) => {
+                setTyped({ ...typed, ingredients: target.value });
+              }}
+            />
+          </label>
+          <fieldset className="grid grid-cols-2 gap-3">
+            <legend className="mb-1 font-semibold">{fromLabelWords.per100G}</legend>
+            {figures.map(({ nutrient, text, wrong }) => (
+              <Field
+                key={nutrient}
+                label={NUTRIENT_LABELS[nutrient]}
+                inputMode="decimal"
+                value={text}
+                onText={(next) => {
+                  setTyped({ ...typed, figures: { ...typed.figures, [nutrient]: next } });
+                }}
+                problem={
+                  wrong
+                    ? nutrient === 'energyKcal'
+                      ? fromLabelWords.aFigure
+                      : fromLabelWords.aFigureTo100
+                    : null
+                }
+              />
+            ))}
+          </fieldset>
+          <Field
+            label={fromLabelWords.howMuch}
+            inputMode="decimal"
+            value={typed.massG}
+            onText={(massG) => {
+              setTyped({ ...typed, massG });
+            }}
+            problem={mass.fits ? null : fromLabelWords.aWeight}
+            className="w-36"
+          />
+        </section>
+        <section
+          aria-label={fromLabelWords.fromALabel}
+          className="card grid grid-cols-[minmax(0,1fr)] content-start gap-4 p-4"
+        >
+          {question === null && <p className="text-quiet">{fromLabelWords.typeTheList}</p>}
+          {search.status === 'working' && (
+            <Working what={fromLabelWords.working} done={search.done} onStop={stop} />
+          )}
+          {(search.status === 'failed' || search.status === 'stopped') && (
+            <p role="alert">
+              {search.status === 'failed' ? search.message : fromLabelWords.stopped}{' '}
+              <Button onClick={again}>{fromLabelWords.again}</Button>
+            </p>
+          )}
+          {search.status === 'done' && question !== null && (
+            <LabelAnswers
+              outcome={search.answer}
+              settings={settings}
+              busy={creating.isLoading || !mass.fits}
+              onOpen={(answer) => {
+                void open(answer);
+              }}
+            />
+          )}
+          {creating.error !== undefined && (
+            <Alert>{fromLabelWords.notOpened(sayError(creating.error))}</Alert>
+          )}
+        </section>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,81 @@
+import type { LabelOutcome } from '#core/label';
+import { sayLabelTrouble } from '#words/fromLabel';
+import { formatAmount, inSentence, type NumberStyle } from '#words/numbers';
+import { ADDITIVE_WORDS, fromLabelWords } from '#words/screens/fromLabel';
+import { Button } from '../../ui/Button';
+
+interface LabelAnswersProps {
+  readonly outcome: LabelOutcome;
+  readonly settings: NumberStyle;
+  readonly busy: boolean;
+  readonly onOpen: (answer: LabelOutcome['answers'][number]) => void;
+}
+
+/** What fits the label, each thing with its interval; or why nothing does. */
+export function LabelAnswers({ outcome, settings, busy, onOpen }: LabelAnswersProps) {
+  const { answers, impossible, leftOut } = outcome;
+  const grams = (g: number): string => formatAmount(g, 'g', settings);
+  return (
+    <>
+      {impossible.map((trouble) => (
+        <p key={trouble.code} role="alert" className="text-lg font-semibold" data-testid="impossible">
+          {sayLabelTrouble(trouble)}
+        </p>
+      ))}
+      <ol
+        className="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-[repeat(auto-fill,minmax(16rem,1fr))]"
+        data-testid="label-answers"
+      >
+        {answers.map((answer, place) => (
+          <li key={place} className="flex flex-col rounded-lg border border-rule bg-paper p-3">
+            <h3 className="font-name mb-1 font-bold">{titleOf(outcome, place)}</h3>
+            <ul className="grid text-sm">
+              {answer.additions.map(({ ingredient, gPer100G, low, high }) => (
+                <li key={ingredient.id} className="border-t border-rule py-1">
+                  <strong>{inSentence(ingredient.name)}</strong>{' '}
+                  <span className="block">
+                    {fromLabelWords.amountWithin(grams(gPer100G), grams(low), grams(high))}
+                  </span>
+                </li>
+              ))}
+            </ul>
+            <p className="my-2 text-sm text-quiet">
+              {answer.misfit < 0.005
+                ? fromLabelWords.fits
+                : fromLabelWords.nearly(`${(answer.misfit * 100).toFixed(1)} %`)}
+            </p>
+            <Button
+              kind={place === 0 ? 'main' : 'plain'}
+              className="mt-auto min-h-11"
+              disabled={busy}
+              onClick={() => {
+                onOpen(answer);
+              }}
+            >
+              {fromLabelWords.openAsADraft}
+            </Button>
+          </li>
+        ))}
+      </ol>
+      {leftOut.length > 0 && (
+        <section aria-label={fromLabelWords.leftOut} data-testid="left-out">
+          <h3 className="font-semibold">{fromLabelWords.leftOut}</h3>
+          <ul className="text-sm">
+            {leftOut.map(({ text, additive }) => (
+              <li key={text}>{fromLabelWords.leftOutAs(text, ADDITIVE_WORDS[additive])}</li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {answers.length > 0 && <p className="text-sm text-quiet">{fromLabelWords.anEstimate}</p>}
+    </>
+  );
+}
+
+/** By the thing that has most room: the first answer is its middle, the others its ends. */
+function titleOf({ answers }: LabelOutcome, place: number): string {
+  if (place === 0) return fromLabelWords.middle;
+  const rooms = answers[0]!.additions.map(({ low, high }) => high - low);
+  const name = answers[0]!.additions[rooms.indexOf(Math.max(...rooms))]!.ingredient.name.split(',')[0]!;
+  return place === 1 ? fromLabelWords.oneEnd(inSentence(name)) : fromLabelWords.otherEnd(inSentence(name));
+}
