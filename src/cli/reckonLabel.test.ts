@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { labelJsonSchema } from '#contract';
 import { labelFrom } from './reckonLabel';
+import { reckon } from './testing';
 
 const ask = (label: unknown) => {
   const said = labelFrom(typeof label === 'string' ? label : JSON.stringify(label), 'label.json');
@@ -33,7 +34,8 @@ describe('reckon --label', () => {
       expect(gPer100G).toBeGreaterThanOrEqual(low - 1e-6);
       expect(gPer100G).toBeLessThanOrEqual(high + 1e-6);
     }
-    expect(leftOut.map(({ additive }) => additive)).toEqual(['thickener', 'preservative']);
+    expect(leftOut.map(({ additive }) => additive)).toEqual(['preservative']);
+    expect(first!.additions.at(-1)!.ingredientId).toBe('xanthan');
   });
   it('answers an impossible, an empty and a foreign label, and fits none of them', () => {
     const troubles = (label: object) => {
@@ -52,6 +54,19 @@ describe('reckon --label', () => {
       'per100G.fatG',
     );
     expect(labelFrom('{"list": "oil"}', 'label.json')).toContain('label.json, at');
+  });
+  it('reads a file, and exits 1 where nothing fits', () => {
+    const run = (label: object) => {
+      const { status, stdout } = reckon(JSON.stringify(label), '--json', '--label', '-');
+      return { status, said: (JSON.parse(stdout) as { label: ReturnType<typeof ask> }).label };
+    };
+    const { status, said } = run(VINAIGRETTE);
+    expect([status, said.answers[0]!.additions[0]!.ingredientId]).toEqual([0, 'rapeseed']);
+    expect(run({ ingredients: '' })).toMatchObject({
+      status: 1,
+      said: { answers: [], impossible: [{ message: expect.stringContaining('No ingredients') as string }] },
+    });
+    expect(reckon('{', '--json', '--label', '-').status).toBe(2);
   });
   it('is published as it is checked', () => {
     const published = JSON.parse(

@@ -100,7 +100,10 @@ const ROOM_G = 5;
 export function fitLabel(items: readonly LabelItem[], printed: Printed): LabelOutcome {
   for (const value of Object.values(printed))
     if (!(value >= 0 && Number.isFinite(value))) throw new RangeError('What is printed is a number from 0.');
-  const leftOut = items.flatMap(({ text, additive }) => (additive === null ? [] : [{ text, additive }]));
+  // What a kitchen takes in its place is not left out.
+  const leftOut = items.flatMap(({ text, additive, ingredient }) =>
+    additive === null || ingredient !== null ? [] : [{ text, additive }],
+  );
   const fail = (...impossible: readonly LabelTrouble[]): LabelOutcome => ({
     answers: [],
     impossible,
