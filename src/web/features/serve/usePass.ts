@@ -54,18 +54,21 @@ export function usePass({ name, plates, perPlateMl, about }: Asked) {
   const fits = typed.plates.fits && typed.toolMl.fits && typed.containerMl.fits;
   const portion = typed.toolMl.fits ? portionWith(perPlateMl, typed.toolMl.value) : null;
   const { events } = kept;
-  const state = useMemo(() => {
-    if (!typed.plates.fits || !typed.containerMl.fits || !portion) return null;
-    // What the hand gives counts, not what was reckoned.
-    const setting = {
-      plates: Math.round(typed.plates.value),
-      perPlateMl: portion.ml,
-      containerMl: typed.containerMl.value,
-      ...about,
-    };
-    return passNow(setting, events, Math.max(now.getTime(), events.at(-1)?.at ?? 0));
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- by what the fields say, not by the readings made of it
-  }, [texts.plates, texts.containerMl, portion?.ml, about, events, now]);
+  const platesAll = typed.plates.fits ? Math.round(typed.plates.value) : null;
+  const containerMl = typed.containerMl.fits ? typed.containerMl.value : null;
+  // What the hand gives counts, not what was reckoned.
+  const givenMl = portion?.ml ?? null;
+  const state = useMemo(
+    () =>
+      platesAll === null || containerMl === null || givenMl === null
+        ? null
+        : passNow(
+            { plates: platesAll, perPlateMl: givenMl, containerMl, ...about },
+            events,
+            Math.max(now.getTime(), events.at(-1)?.at ?? 0),
+          ),
+    [platesAll, containerMl, givenMl, about, events, now],
+  );
   const happened = (kind: PassEvent['kind']): void => {
     // A wet finger or a key that is held says a plate once.
     const last = events.at(-1);
