@@ -1,18 +1,13 @@
 import { useMemo, type ReactNode } from 'react';
-import { Link, useLocation, useParams } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import type { VersionRecord } from '#contract';
 import { remixOf } from '#core/emulsion';
-import type { FormulaId } from '#core/formula';
 import { sayDuration } from '#words/hold';
 import { formatClock } from '#words/numbers';
 import { passWords, sayPass } from '#words/screens/pass';
-import { serveWords } from '#words/screens/serve';
 import { DISH_NAMES } from '#words/service';
-import { useVersionsQuery } from '../../data/kitchenApi';
 import { FirstStrip } from '../../parts/FirstSentence';
-import { FormulaPending, NameTape } from '../../parts/FormulaPage';
-import { useShared } from '../../sync/useWork';
-import { useWorking } from '../../sync/useWorking';
+import { NameTape } from '../../parts/FormulaPage';
 import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { useShortcuts } from '../../ui/shortcuts';
@@ -21,18 +16,11 @@ import { PassSettings } from './PassSettings';
 import { useOnTheLine } from './useOnTheLine';
 import { usePass, type Pass } from './usePass';
 import { useServed } from './useServed';
+import { WithServed } from './WithServed';
 
 /** One large screen for a service: how much on each plate, what is left, what to do next. Nothing to reckon. */
 export function PassPage() {
-  const id = useParams().id as FormulaId;
-  const { working, error, retry } = useWorking(id);
-  const versions = useVersionsQuery(id).data;
-  // Until its dishes are known, any amount would be of another.
-  const dishes = useShared('dishes', id);
-  const waits = !dishes.thing && !dishes.error;
-  if (!working || !versions || waits)
-    return <FormulaPending error={error} retry={retry} what={serveWords.theDish2} />;
-  return <AtThePass key={id} working={working} versions={versions} />;
+  return <WithServed>{(served) => <AtThePass key={served.working.id} {...served} />}</WithServed>;
 }
 
 function AtThePass({ working, versions }: { working: WorkingFormula; versions: readonly VersionRecord[] }) {

@@ -1,16 +1,10 @@
 import { useEffect, useMemo, useState } from 'react';
-import { useParams } from 'react-router';
 import type { VersionRecord } from '#contract';
 import { dishAt, minutesOf } from '#core/dish';
-import type { FormulaId } from '#core/formula';
 import type { Style } from '#core/palate';
 import type { Moment } from '#core/service';
 import { serveWords } from '#words/screens/serve';
-import { useVersionsQuery } from '../../data/kitchenApi';
-import { useShared } from '../../sync/useWork';
-import { useWorking } from '../../sync/useWorking';
 import type { WorkingFormula } from '../../sync/working';
-import { FormulaPending } from '../../parts/FormulaPage';
 import { judgedBy, useStyles } from '../../data/styles';
 import { ClashNotice } from '../../parts/ClashList';
 import { newId } from '../../sync/device';
@@ -24,21 +18,14 @@ import { InService } from './InService';
 import { Thinned } from './Thinned';
 import { NO_BOWL } from './dish';
 import { useServed } from './useServed';
+import { WithServed } from './WithServed';
 import { Mouth } from './Mouth';
 import { dishWith, type Bowl } from './useBowl';
 import { StageHead } from '../../parts/StageHead';
 
 /** The right amount on the right dish at the right time. */
 export function ServePage() {
-  const id = useParams().id as FormulaId;
-  const { working, error, retry } = useWorking(id);
-  const versions = useVersionsQuery(id).data;
-  // Until its dishes are known, any amount would be of another.
-  const dishes = useShared('dishes', id);
-  const waits = !dishes.thing && !dishes.error;
-  if (!working || !versions || waits)
-    return <FormulaPending error={error} retry={retry} what={serveWords.theDish2} />;
-  return <Serve key={id} working={working} versions={versions} />;
+  return <WithServed>{(served) => <Serve key={served.working.id} {...served} />}</WithServed>;
 }
 
 function Serve({ working, versions }: { working: WorkingFormula; versions: readonly VersionRecord[] }) {
