@@ -29,6 +29,26 @@ test('a label becomes a draft: what fits, what was left out, and what is impossi
   await expect(page.getByTestId('impossible')).toContainText('there cannot be so much or so little fat');
   await expect(answers).toHaveCount(0);
   await page.getByLabel('Fat, g', { exact: true }).fill('60');
+  // Without a percentage the label leaves room: what a taster would notice between the answers is said.
+  await list.fill('rapeseed oil, white wine vinegar, honey, Dijon mustard, salt');
+  await expect(page.getByTestId('differs').first()).toContainText('Against the first:');
+  // Of a serving by volume; the bottle's own weight narrows it, and a wrong one is said beside its field.
+  await page.getByRole('combobox', { name: 'Printed per' }).click();
+  await page.getByRole('option', { name: 'a serving, by volume' }).click();
+  await page.getByLabel('Fat, g', { exact: true }).fill('9');
+  await page.getByLabel('Salt, g', { exact: true }).fill('0.3');
+  await page.getByLabel('The bottle holds, ml').fill('250');
+  await page.getByLabel('and weighs, g').fill('2');
+  await expect(page.getByText('From 10 to 20000.')).toBeVisible();
+  await page.getByLabel('and weighs, g').fill('240');
+  await expect(answers.first()).toContainText('It fits the label.');
+  await page.getByRole('combobox', { name: 'Printed per' }).click();
+  await page.getByRole('option', { name: '100 g', exact: true }).click();
+  await list.fill(
+    'Ingredients: rapeseed oil (60 %), white wine vinegar, water, honey 6 %, Dijon mustard, salt, preservative (potassium sorbate)',
+  );
+  await page.getByLabel('Fat, g', { exact: true }).fill('60');
+  await page.getByLabel('Salt, g', { exact: true }).fill('1.9');
   // A reload loses nothing of what was typed.
   await page.reload();
   await expect(list).toHaveValue(/potassium sorbate/);

@@ -56,6 +56,33 @@ export function sayMeasure(key: PalateKey, value: number): string {
   return (value * factor).toFixed(decimals);
 }
 
+const THAN: Readonly<Record<PalateKey, readonly [less: string, more: string]>> = {
+  acid: ['milder', 'sharper'],
+  ratio: ['less oil to its acid', 'more oil to its acid'],
+  salt: ['less salty', 'saltier'],
+  sweet: ['less sweet', 'sweeter'],
+  sugarToAcid: ['more tart', 'rounder'],
+  fat: ['leaner', 'richer'],
+  body: ['thinner', 'thicker'],
+  garlic: ['less garlic or onion', 'more garlic or onion'],
+  heat: ['less hot', 'hotter'],
+  mustard: ['less mustard', 'more mustard'],
+  bitter: ['less bitter', 'more bitter'],
+};
+/** Steps from which on a difference is said to be large. */
+const MUCH_STEPS = 3;
+/** "much sharper, leaner": against another dressing, in steps that a taster notices. */
+export const sayDiffers = (
+  differs: readonly { readonly measure: PalateKey; readonly steps: number }[],
+): string =>
+  differs
+    .map(({ measure, steps }) => {
+      const word = THAN[measure][steps > 0 ? 1 : 0];
+      if (Math.abs(steps) < MUCH_STEPS || /^(?:less|more)/.test(word)) return word;
+      return `much ${word}`;
+    })
+    .join(', ');
+
 /** "Salt 3.40 % salt is high: window 1.20 to 1.80, 1.60 too much." What is a hair outside is said to be. */
 export function sayReason({ measure, direction, value, low, high, moveBy }: VerdictReason): string {
   const { title, unit } = MEASURE_WORDS[measure];

@@ -29,3 +29,4 @@ export type { FormulateRequest, Obstacle, OnHand, Target } from './formulateRequ
 export { type PlanId } from './complaints';
 export type { Lost } from './swapHolds';
 export { wholeOf } from './wholeUnits';
+export { ceilingOf } from './ceilings';

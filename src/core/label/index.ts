@@ -1,9 +1,3 @@
 export { readLabel, type Additive } from './readLabel';
-export {
-  fitLabel,
-  NUTRIENTS,
-  type LabelOutcome,
-  type LabelTrouble,
-  type Nutrient,
-  type Printed,
-} from './fitLabel';
+export { NUTRIENTS, printedPer, PER_100_G, type Nutrient, type Printed, type PrintedPer } from './printed';
+export { fitLabel, stepLabel, type Differs, type LabelOutcome, type LabelTrouble } from './fitLabel';

@@ -2,11 +2,15 @@
  * Two hundred invented dressings, turned into labels with the legal rounding; a third of them of compositions that are
  * up to 5 % off, so that the maker's mayonnaise is not ours. The bounds stood here before the fit was run on them.
  */
+import loadHighs from 'highs';
 import { describe, expect, it } from 'vitest';
 import { REFERENCE_CATALOGUE, type Ingredient, type IngredientId } from '#core/ingredient';
 import { SeededRandom } from '#core/numeric';
-import { fitLabel, NUTRIENTS, roundedAs, type Nutrient, type Printed } from './fitLabel';
-import { readLabel } from './readLabel';
+import { fitLabel } from './fitLabel';
+import { NUTRIENTS, printedPer, roundedAs, type Nutrient, type Printed } from './printed';
+import { labelProgram, type LabelProgram } from './labelProgram';
+import { PER_100_G } from './printed';
+import { readLabel, type LabelItem } from './readLabel';
 
 const POOL: readonly IngredientId[] = [
   ...['rapeseed', 'sunflower', 'olive_ev', 'water', 'vin_whitewine6', 'vin_cider5', 'lemon_juice', 'honey'],
@@ -82,6 +86,20 @@ const items = (things: Invented['things'], percent: number) =>
     ...{ ingredient, text: ingredient.name, additive: null },
     printed: i === 0 ? { low: percent - 0.5, high: percent + 0.5 } : null,
   }));
+
+/** A label's program as the text format of the second solver. */
+function asText({ rows, upper }: LabelProgram, objective: readonly number[]): string {
+  const sum = (coefficients: readonly number[]): string =>
+    coefficients.map((value, i) => `${value < 0 ? '-' : '+'} ${Math.abs(value)} x${i}`).join(' ');
+  const lines = rows.flatMap(({ coefficients, low, high }, i) => [
+    ...(low === undefined ? [] : [` a${i}: ${sum(coefficients)} >= ${low}`]),
+    ...(high === undefined ? [] : [` b${i}: ${sum(coefficients)} <= ${high}`]),
+  ]);
+  const bounds = upper.flatMap((limit, i) => (limit === null ? [] : [` 0 <= x${i} <= ${limit}`]));
+  return ['Minimize', ` obj: ${sum(objective)}`, 'Subject To', ...lines, 'Bounds', ...bounds, 'End'].join(
+    '\n',
+  );
+}
 
 describe('a label worked backwards', () => {
   it('finds the amounts within its own intervals, for 95 of 100 things, and close where they are narrow', () => {
@@ -162,6 +180,87 @@ describe('a label worked backwards', () => {
       for (let i = 1; i < g.length; i++) expect(g[i]!).toBeLessThanOrEqual(g[i - 1]! + 1e-6);
     }
     expect(answers[1]!.additions[0]!.gPer100G).not.toBeCloseTo(answers[2]!.additions[0]!.gPer100G, 0);
+  });
+
+  it('has the least and the most of each thing that a second solver has, for 100 labels', async () => {
+    const highs = await loadHighs();
+    const theirs = (program: LabelProgram, objective: readonly number[]): number => {
+      const found = highs.solve(asText(program, objective));
+      if (found.Status !== 'Optimal') throw new Error(found.Status);
+      return found.ObjectiveValue;
+    };
+    for (let seed = 1001; seed <= 1100; seed++) {
+      const { things, printed } = invented(seed);
+      const list = items(things, Math.round(things[0]!.g));
+      const { answers } = fitLabel(list, printed);
+      const program = labelProgram(list, printed, PER_100_G);
+      const misfit = theirs(program, program.misfit);
+      expect(answers[0]!.misfit, `seed ${seed}`).toBeCloseTo(misfit, 4);
+      const held = {
+        ...program,
+        rows: [...program.rows, { coefficients: program.misfit, high: misfit + 1e-5 }],
+      };
+      const i = seed % things.length;
+      const one = (sign: 1 | -1): number[] => program.misfit.map((_, k) => (k === i ? sign : 0));
+      const { low, high } = answers[0]!.additions[i]!;
+      expect(Math.abs(low - theirs(held, one(1))), `seed ${seed} low`).toBeLessThan(0.02);
+      expect(Math.abs(high + theirs(held, one(-1))), `seed ${seed} high`).toBeLessThan(0.02);
+    }
+  }, 120_000);
+
+  const listOf = (...ids: string[]): readonly LabelItem[] =>
+    ids.map((id) => ({ ingredient: of(id as IngredientId), text: id, printed: null, additive: null }));
+
+  it('answers as a cook would have made it, while the interval says all that the label allows', () => {
+    const { answers } = fitLabel(listOf('rapeseed', 'water', 'vin_whitewine6', 'salt_table'), { fatG: 50 });
+    for (const { additions } of answers) expect(additions[3]!.gPer100G).toBeLessThanOrEqual(3.5);
+    expect(answers[0]!.additions[3]!.high).toBeGreaterThan(5);
+  });
+
+  it('says what a taster would notice between its answers', () => {
+    const { answers } = fitLabel(listOf('olive_ev', 'vin_whitewine6', 'honey'), {});
+    expect(answers[0]!.differs).toEqual([]);
+    const leastOil = answers.find(
+      ({ additions, differs }) =>
+        differs.length > 0 && additions[0]!.gPer100G < answers[0]!.additions[0]!.gPer100G,
+    )!;
+    expect(leastOil.differs).toContainEqual({ measure: 'acid', steps: expect.any(Number) });
+    expect(leastOil.differs.find(({ measure }) => measure === 'acid')!.steps).toBeGreaterThan(1);
+  });
+
+  // By hand: 11 g of fat in 15 ml that weigh 14.4 g (250 ml, 240 g net) are 10.5 to 11.5 of 14.18 to 14.62 g.
+  it('takes figures of a serving, of 100 ml and of a bottle whose weight is known', () => {
+    const per = printedPer('ml', 15, { ml: 250, g: 240 });
+    expect(per.lowG).toBeCloseTo(14.184, 3);
+    expect(per.highG).toBeCloseTo(14.616, 3);
+    expect(printedPer('g', 30, null)).toEqual({ lowG: 30, highG: 30, serving: true });
+    expect(printedPer('ml', null, null)).toEqual({ lowG: 91, highG: 120, serving: false });
+    const { answers } = fitLabel(listOf('rapeseed', 'vin_whitewine6'), { fatG: 11 }, per);
+    const { low, high } = answers[0]!.additions[0]!;
+    // δ makes 71.8 to 81.1 g of fat in 100 g a little wider.
+    expect(low).toBeGreaterThan(66);
+    expect(high).toBeLessThan(88);
+    expect(() => printedPer('g', 0, null)).toThrow(RangeError);
+  });
+
+  it('lets what is said to be less than 2 % stand in any order', () => {
+    const read = readLabel(
+      'water, honey, contains less than 2 % of: salt, Dijon mustard, xanthan gum',
+      REFERENCE_CATALOGUE,
+    );
+    expect(read.map(({ printed, inAnyOrder = false }) => [printed, inAnyOrder])).toEqual([
+      [null, false],
+      [null, false],
+      [{ low: 0, high: 2 }, false],
+      [{ low: 0, high: 2 }, true],
+      [{ low: 0, high: 2 }, true],
+    ]);
+    const { answers } = fitLabel(read, { saltG: 0.2 });
+    expect(answers[0]!.additions[2]!.low).toBeLessThan(answers[0]!.additions[3]!.high);
+    expect(answers[0]!.additions[3]!.high).toBeCloseTo(2, 3);
+    expect(readLabel('water, honey, contains 2 % or less of salt, sugar', REFERENCE_CATALOGUE)).toHaveLength(
+      4,
+    );
   });
 
   it('refuses a figure that is none', () => {

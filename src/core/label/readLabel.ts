@@ -19,6 +19,8 @@ export interface LabelItem {
   readonly printed: { readonly low: number; readonly high: number } | null;
   /** What it is there for, where a kitchen leaves it out; null: it is no additive. */
   readonly additive: Additive | null;
+  /** After "contains less than 2 % of": it may be more than what stands before it. */
+  readonly inAnyOrder?: boolean;
 }
 
 const FUNCTIONS: readonly (readonly [RegExp, Additive])[] = [
@@ -79,6 +81,22 @@ export const MOST_ITEMS = 40;
 
 /** @param text as it stands on the bottle; more things than {@link MOST_ITEMS} are passed over */
 export function readLabel(text: string, catalogue: Catalogue): readonly LabelItem[] {
+  const limit = LESS_THAN.exec(text);
+  // At the very start it says nothing of what comes before.
+  if (!limit || limit.index === 0) return readList(text, catalogue);
+  const most = Number(limit[1] ?? limit[2]);
+  const after = readList(text.slice(limit.index + limit[0].length), catalogue);
+  return [
+    ...readList(text.slice(0, limit.index), catalogue),
+    ...after.map((item, place) => ({
+      ...item,
+      printed: item.printed ?? { low: 0, high: most },
+      inAnyOrder: place > 0,
+    })),
+  ].slice(0, MOST_ITEMS);
+}
+
+function readList(text: string, catalogue: Catalogue): readonly LabelItem[] {
   return parts(
     text
       .replace(HEAD, '')
@@ -88,6 +106,10 @@ export function readLabel(text: string, catalogue: Catalogue): readonly LabelIte
     .flatMap((part) => itemsOf(part, catalogue))
     .slice(0, MOST_ITEMS);
 }
+
+/** "Contains less than 2 % of: salt, mustard flour, spices": what comes after it is each no more, in any order. */
+const LESS_THAN =
+  /[,;.]?\s*\(?\b(?:contains?|with)?\s*(?:less than|under|no more than|at most|<)\s*(\d{1,2})(?:[.,]\d)?\s*%(?:\s*(?:or less)?\s*(?:each\s*)?(?:of)?)?\s*:?|[,;.]?\s*\bcontains?\s+(\d{1,2})\s*%\s*or less(?:\s+of)?(?:\s+the following)?\s*:?/i;
 
 function itemsOf(part: string, catalogue: Catalogue): readonly LabelItem[] {
   const printed = printedIn(part);

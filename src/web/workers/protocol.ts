@@ -2,7 +2,7 @@
 import type { BatchAnswer, BatchRequest } from '#core/batch';
 import type { Hold, HoldRequest } from '#core/emulsion';
 import type { Ingredient } from '#core/ingredient';
-import type { LabelOutcome, Printed } from '#core/label';
+import type { LabelOutcome, Printed, PrintedPer } from '#core/label';
 import type { Fault, WrongRound } from '#core/practise';
 import type { JudgedPortion } from '#core/reckoning';
 import type {
@@ -21,6 +21,7 @@ export interface LabelQuestion {
   /** The list as it stands on the bottle. */
   readonly text: string;
   readonly printed: Printed;
+  readonly per: PrintedPer;
   readonly ingredients: readonly Ingredient[];
 }
 

@@ -11,7 +11,7 @@ import {
 import type { Ingredient } from '#core/ingredient';
 import { planBatch, type BatchAnswer } from '#core/batch';
 import { stepHold, type HoldRequest } from '#core/emulsion';
-import { fitLabel, readLabel } from '#core/label';
+import { readLabel, stepLabel } from '#core/label';
 import { wrongRound } from '#core/practise';
 import { drive } from './drive';
 import type { Answers, FromWorker, Kind, Questions, ToWorker } from './protocol';
@@ -34,9 +34,9 @@ function workFor(kind: Kind, question: Questions[Kind]): Work<Answers[Kind]> {
     case 'hold':
       return holdWork(question as Questions['hold']);
     case 'label': {
-      const { text, printed, ingredients } = question as Questions['label'];
+      const { text, printed, per, ingredients } = question as Questions['label'];
       const catalogue = new Map(ingredients.map((one) => [one.id, one]));
-      return once(() => fitLabel(readLabel(text, catalogue), printed));
+      return stepLabel(readLabel(text, catalogue), printed, per);
     }
     case 'practise': {
       const { dressings, wanted, difficulty, seed, ingredients, hand } = question as Questions['practise'];

@@ -1,7 +1,7 @@
 import { useDeferredValue, useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { emptyFormula, type Addition, type AdditionId, type FormulaId } from '#core/formula';
-import { NUTRIENTS, type LabelOutcome, type Nutrient, type Printed } from '#core/label';
+import { NUTRIENTS, type LabelOutcome, type Nutrient, type Printed, type PrintedPer } from '#core/label';
 import { DEFAULT_VESSEL_ID } from '#core/vessel';
 import { fromLabelWords, NUTRIENT_LABELS } from '#words/screens/fromLabel';
 import { useKitchen } from '../../data/kitchen';
@@ -15,13 +15,14 @@ import { Field } from '../../ui/Field';
 import { Working } from '../../ui/Working';
 import { useSearch } from '../../workers/useSearch';
 import { LabelAnswers } from './LabelAnswers';
+import { PER_START, perOf, PrintedPerFields, type PerTyped } from './PrintedPerFields';
 
-interface Typed {
+interface Typed extends PerTyped {
   readonly ingredients: string;
   readonly figures: Readonly<Partial<Record<Nutrient, string>>>;
   readonly massG: string;
 }
-const START: Typed = { ingredients: '', figures: {}, massG: '250' };
+const START: Typed = { ingredients: '', figures: {}, massG: '250', ...PER_START };
 const MOST_TEXT = 4000;
 /** Less than this of a thing no scale shows. */
 const LEAST_G = 0.05;
@@ -29,7 +30,7 @@ const LEAST_G = 0.05;
 /** A bought bottle worked backwards: amounts that fit its label, opened as a draft of one's own. */
 export function FromLabelPage() {
   const { settings, catalogue } = useKitchen();
-  const [typed, setTyped] = useKept<Typed>('from-label', START);
+  const [typed, setTyped] = useKept<Typed>('from-label-2', START);
   const navigate = useNavigate();
   const [create, creating] = useCreateFormulaMutation();
   const figures = NUTRIENTS.map((nutrient) => {
@@ -40,6 +41,7 @@ export function FromLabelPage() {
   const printed = JSON.stringify(
     Object.fromEntries(figures.flatMap(({ nutrient, value, fits }) => (fits ? [[nutrient, value]] : []))),
   );
+  const per = JSON.stringify(perOf(typed));
   const ingredients = useDeferredValue(typed.ingredients.trim());
   const question = useMemo(
     () =>
@@ -48,9 +50,10 @@ export function FromLabelPage() {
         : {
             text: ingredients,
             printed: JSON.parse(printed) as Printed,
+            per: JSON.parse(per) as PrintedPer,
             ingredients: [...catalogue.values()].filter(({ made }) => !made),
           },
-    [ingredients, printed, catalogue],
+    [ingredients, printed, per, catalogue],
   );
   const { search, stop, again } = useSearch('label', question);
   const open = async ({ additions }: LabelOutcome['answers'][number]): Promise<void> => {
@@ -95,7 +98,13 @@ export function FromLabelPage() {
             />
           </label>
           <fieldset className="grid grid-cols-2 gap-3">
-            <legend className="mb-1 font-semibold">{fromLabelWords.per100G}</legend>
+            <legend className="mb-1 font-semibold">{fromLabelWords.nutrition}</legend>
+            <PrintedPerFields
+              typed={typed}
+              onTyped={(next) => {
+                setTyped({ ...typed, ...next });
+              }}
+            />
             {figures.map(({ nutrient, text, wrong }) => (
               <Field
                 key={nutrient}

@@ -1,5 +1,6 @@
 import type { LabelOutcome } from '#core/label';
 import { sayLabelTrouble } from '#words/fromLabel';
+import { sayDiffers } from '#words/palate';
 import { formatAmount, inSentence, type NumberStyle } from '#words/numbers';
 import { ADDITIVE_WORDS, fromLabelWords } from '#words/screens/fromLabel';
 import { Button } from '../../ui/Button';
@@ -44,6 +45,13 @@ export function LabelAnswers({ outcome, settings, busy, onOpen }: LabelAnswersPr
                 ? fromLabelWords.fits
                 : fromLabelWords.nearly(`${(answer.misfit * 100).toFixed(1)} %`)}
             </p>
+            {place > 0 && (
+              <p className="mb-2 text-sm" data-testid="differs">
+                {answer.differs.length > 0
+                  ? fromLabelWords.against(sayDiffers(answer.differs))
+                  : fromLabelWords.sameTaste}
+              </p>
+            )}
             <Button
               kind={place === 0 ? 'main' : 'plain'}
               className="mt-auto min-h-11"
