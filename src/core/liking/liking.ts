@@ -1,0 +1,175 @@
+/**
+ * From two to five jars that were liked or not: the direction, a style of one's own, and which jars would teach most if
+ * they were made next. The style's windows are the narrowest, of equal doubt at every edge, that hold the whole of
+ * {@link SURE} of the possible tasters. What a jar teaches is the mutual information between its answer and the taster,
+ * H(mean answer) − mean H(answer), in bits (Lindley 1956, from memory); the second and third are judged by what they add.
+ */
+import type { Work } from '#core/balance';
+import { SeededRandom } from '#core/numeric';
+import { PALATE, type PalateKey, type PalatePortion, type Windows } from '#core/palate';
+import {
+  answersOf,
+  BALANCE,
+  inSteps,
+  possibleTasters,
+  TASTED,
+  type Heard,
+  type InSteps,
+  type LikedJar,
+  type Taster,
+} from './taster';
+
+export const JARS = { least: 2, most: 5 } as const;
+const SURE = 0.96;
+export const PROPOSALS = 3;
+
+export interface Liking {
+  readonly windows: Windows;
+  /** From the middle of what was tasted to where the liking lies, in steps that a taster notices, surest first. */
+  readonly direction: readonly { readonly measure: PalateKey; readonly steps: number }[];
+  /** How much of the doubt there was before the first jar is gone, 0..1. */
+  readonly learnt: number;
+  /** Indices of the jars to make next, in their order, each with what it is expected to teach. */
+  readonly next: readonly { readonly index: number; readonly bits: number }[];
+}
+
+/** @throws RangeError where there are too few jars or too many, or nothing in one */
+export function* learnLiking(
+  jars: readonly LikedJar[],
+  candidates: readonly (readonly PalatePortion[])[],
+  seed = 1,
+): Work<Liking> {
+  if (jars.length < JARS.least || jars.length > JARS.most)
+    throw new RangeError(`From ${JARS.least} to ${JARS.most} jars.`);
+  if (jars.some(({ portions }) => !portions.some(({ massG }) => massG.nominal > 0)))
+    throw new RangeError('There is nothing in one of the jars.');
+  const heard = jars.map(({ portions, said, chips }): Heard => ({ jar: inSteps(portions), said, chips }));
+  const random = new SeededRandom(seed);
+  const tasters = yield* paced(possibleTasters(heard, random), 0, 0.5);
+  const before = yield* paced(possibleTasters([], random), 0.5, 0.7);
+  const edges = edgesOf(tasters);
+  const next = yield* worthMaking(tasters, candidates.map(inSteps));
+  const windows = Object.fromEntries(
+    TASTED.map((key, k) => [
+      key,
+      { low: edges.low[k]! * PALATE[key].step, high: edges.high[k]! * PALATE[key].step },
+    ]),
+  );
+  return { windows, direction: directionOf(tasters, heard), learnt: learntOf(before, tasters), next };
+}
+
+function* paced<T>(work: Generator<number, T, void>, from: number, to: number): Work<T> {
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+    yield { done: from + (to - from) * step.value, total: 1 };
+  }
+}
+
+const quantile = (sorted: readonly number[], share: number): number =>
+  sorted[Math.min(sorted.length - 1, Math.max(0, Math.round(share * (sorted.length - 1))))]!;
+const HALVINGS = 12;
+
+/** By bisection over the one share that is left outside at each edge. */
+function edgesOf(tasters: readonly Taster[]): Taster {
+  const lows = TASTED.map((_, k) => tasters.map(({ low }) => low[k]!).sort((a, b) => a - b));
+  const highs = TASTED.map((_, k) => tasters.map(({ high }) => high[k]!).sort((a, b) => a - b));
+  const at = (share: number): Taster => ({
+    low: lows.map((sorted) => quantile(sorted, share)),
+    high: highs.map((sorted) => quantile(sorted, 1 - share)),
+  });
+  const holds = ({ low, high }: Taster): number =>
+    tasters.filter((one) => TASTED.every((_, k) => one.low[k]! >= low[k]! && one.high[k]! <= high[k]!))
+      .length / tasters.length;
+  let [inside, outside] = [0, 0.25];
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (inside + outside) / 2;
+    if (holds(at(middle)) >= SURE) inside = middle;
+    else outside = middle;
+  }
+  return at(inside);
+}
+
+const mean = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
+const spread = (values: readonly number[]): number => {
+  const middle = mean(values);
+  return Math.sqrt(mean(values.map((value) => (value - middle) ** 2)));
+};
+const middles = (tasters: readonly Taster[], k: number): readonly number[] =>
+  tasters.map(({ low, high }) => (low[k]! + high[k]!) / 2);
+
+const NOTICED = 0.5;
+const MOST_DIRECTIONS = 3;
+
+/** Only what is surer than not: a direction of at least its own doubt. */
+function directionOf(tasters: readonly Taster[], heard: readonly Heard[]): Liking['direction'] {
+  return BALANCE.flatMap((measure, k) => {
+    const wanted = middles(tasters, k);
+    const steps = mean(wanted) - mean(heard.map(({ jar }) => jar[k]!));
+    const sure = Math.abs(steps) / Math.max(spread(wanted), 1e-9);
+    return Math.abs(steps) >= NOTICED && sure >= 1 ? [{ measure, steps, sure }] : [];
+  })
+    .sort((a, b) => b.sure - a.sure)
+    .slice(0, MOST_DIRECTIONS)
+    .map(({ measure, steps }) => ({ measure, steps }));
+}
+
+/** One less the geometric mean of how much of the spread is left. */
+function learntOf(before: readonly Taster[], after: readonly Taster[]): number {
+  const left = BALANCE.map((_, k) =>
+    Math.log(Math.max(spread(middles(after, k)), 1e-6) / Math.max(spread(middles(before, k)), 1e-6)),
+  );
+  return Math.min(1, Math.max(0, 1 - Math.exp(mean(left))));
+}
+
+const entropy = (chances: readonly number[]): number =>
+  chances.reduce((sum, p) => (p > 0 ? sum - p * Math.log2(p) : sum), 0);
+
+/** Bits that a jar's answer is expected to tell about which of these tasters it is. */
+export function bitsOf(answers: readonly (readonly number[])[]): number {
+  if (answers.length === 0) return 0;
+  const together = answers[0]!.map((_, a) => mean(answers.map((one) => one[a]!)));
+  return Math.max(0, entropy(together) - mean(answers.map(entropy)));
+}
+
+/** So few tasters tell the same at a third of the work. */
+const ENOUGH = 400;
+
+/** Greedily: each next one by what it adds to the answers of those before it, taken at their likeliest. */
+function* worthMaking(tasters: readonly Taster[], jars: readonly InSteps[]): Work<Liking['next']> {
+  const some = tasters.filter((_, i) => i % Math.ceil(tasters.length / ENOUGH) === 0);
+  const answers: (readonly (readonly number[])[])[] = [];
+  for (const [i, jar] of jars.entries()) {
+    answers.push(some.map((taster) => answersOf(taster, jar)));
+    yield { done: 0.7 + (0.3 * i) / jars.length, total: 1 };
+  }
+  let groups: readonly (readonly number[])[] = [some.map((_, i) => i)];
+  const next: { index: number; bits: number }[] = [];
+  while (next.length < PROPOSALS && next.length < jars.length) {
+    let best = { index: -1, bits: -1 };
+    for (const [index, of] of answers.entries()) {
+      if (next.some((one) => one.index === index)) continue;
+      const bits = groups.reduce(
+        (sum, group) => sum + (group.length / some.length) * bitsOf(group.map((i) => of[i]!)),
+        0,
+      );
+      if (bits > best.bits) best = { index, bits };
+    }
+    next.push(best);
+    groups = groups.flatMap((group) => byLikeliest(group, answers[best.index]!));
+  }
+  return next;
+}
+
+function byLikeliest(
+  group: readonly number[],
+  answers: readonly (readonly number[])[],
+): readonly (readonly number[])[] {
+  const found = new Map<number, number[]>();
+  for (const i of group) {
+    const answer = answers[i]!.indexOf(Math.max(...answers[i]!));
+    found.set(answer, [...(found.get(answer) ?? []), i]);
+  }
+  return [...found.values()];
+}
