@@ -23,6 +23,7 @@ const CORE_ORDER = [
   'dish',
   'practise',
   'label',
+  'liking',
   'interchange',
 ];
 

@@ -13,6 +13,8 @@ const env = {
   KILL_ROUNDS: '200',
   SAFETY_PAIRS: '60000',
   PRACTISE_ROUNDS: '1000',
+  LABELS: '2000',
+  TASTERS: '200',
   ...process.env,
   YGRANA_TORTURE: '1',
 };

@@ -84,6 +84,12 @@ export const makeRouter = () =>
           lazy: async () => ({ Component: (await import('./features/log/KitchenLogPage')).KitchenLogPage }),
         },
         {
+          path: 'from-liking',
+          lazy: async () => ({
+            Component: (await import('./features/fromLiking/FromLikingPage')).FromLikingPage,
+          }),
+        },
+        {
           path: 'from-label',
           lazy: async () => ({
             Component: (await import('./features/fromLabel/FromLabelPage')).FromLabelPage,

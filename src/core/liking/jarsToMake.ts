@@ -4,7 +4,7 @@
  */
 import { rolesOf } from '#core/balance';
 import type { Catalogue, Ingredient, IngredientId } from '#core/ingredient';
-import { STYLE_IDS, stylePortions, type PalatePortion, type StyleId } from '#core/palate';
+import { isCreamy, STYLE_IDS, stylePortions, type PalatePortion, type StyleId } from '#core/palate';
 import { exactly } from '#core/quantity';
 
 export interface JarToMake {
@@ -46,10 +46,11 @@ export function jarsToMake(
           ),
         })),
   );
+  const creamy = isCreamy(base) === true;
   const inIt = new Set(base.map(({ ingredient }) => ingredient.id));
   const added = [...catalogue.values()]
     .flatMap((ingredient): JarToMake[] => {
-      const dose = doseOf(ingredient);
+      const dose = doseOf(ingredient, creamy);
       if (dose === null || inIt.has(ingredient.id) || !hasIt(ingredient.id)) return [];
       const portion = { ingredient, form: '', massG: exactly(dose * massG) };
       return [{ from: { kind: 'added', ingredient, massG: dose * massG }, portions: [...base, portion] }];
@@ -65,8 +66,9 @@ export function jarsToMake(
   return [...(within ? [...changed, ...added] : []), ...styles];
 }
 
-function doseOf(ingredient: Ingredient): number | null {
+/** Nobody stirs yoghurt into a vinaigrette to learn something of it. */
+function doseOf(ingredient: Ingredient, creamy: boolean): number | null {
   if (ingredient.id === 'garlic') return GARLIC_DOSE;
   const roles = rolesOf(ingredient);
-  return DOSES.find(([role]) => roles.includes(role))?.[1] ?? null;
+  return DOSES.find(([role]) => roles.includes(role) && (creamy || role !== 'creamy'))?.[1] ?? null;
 }

@@ -9,7 +9,9 @@ import { SeededRandom } from '#core/numeric';
 import { PALATE, type PalateKey, type PalatePortion, type Windows } from '#core/palate';
 import {
   answersOf,
+  anyTasters,
   BALANCE,
+  FURTHEST,
   inSteps,
   possibleTasters,
   TASTED,
@@ -20,12 +22,12 @@ import {
 } from './taster';
 
 export const JARS = { least: 2, most: 5 } as const;
-const SURE = 0.96;
+const SURE = 0.9;
 export const PROPOSALS = 3;
 
 export interface Liking {
   readonly windows: Windows;
-  /** From the middle of what was tasted to where the liking lies, in steps that a taster notices, surest first. */
+  /** Away from what was not liked, else from all that was tasted, in steps that a taster notices, surest first. */
   readonly direction: readonly { readonly measure: PalateKey; readonly steps: number }[];
   /** How much of the doubt there was before the first jar is gone, 0..1. */
   readonly learnt: number;
@@ -45,17 +47,24 @@ export function* learnLiking(
     throw new RangeError('There is nothing in one of the jars.');
   const heard = jars.map(({ portions, said, chips }): Heard => ({ jar: inSteps(portions), said, chips }));
   const random = new SeededRandom(seed);
-  const tasters = yield* paced(possibleTasters(heard, random), 0, 0.5);
-  const before = yield* paced(possibleTasters([], random), 0.5, 0.7);
+  const tasters = yield* paced(possibleTasters(heard, random), 0, 0.7);
   const edges = edgesOf(tasters);
   const next = yield* worthMaking(tasters, candidates.map(inSteps));
   const windows = Object.fromEntries(
     TASTED.map((key, k) => [
       key,
-      { low: edges.low[k]! * PALATE[key].step, high: edges.high[k]! * PALATE[key].step },
+      {
+        low: edges.low[k]! * PALATE[key].step,
+        high: Math.min(edges.high[k]!, FURTHEST[k]!) * PALATE[key].step,
+      },
     ]),
   );
-  return { windows, direction: directionOf(tasters, heard), learnt: learntOf(before, tasters), next };
+  return {
+    windows,
+    direction: directionOf(tasters, heard),
+    learnt: learntOf(anyTasters(random), tasters),
+    next,
+  };
 }
 
 function* paced<T>(work: Generator<number, T, void>, from: number, to: number): Work<T> {
@@ -100,15 +109,19 @@ const middles = (tasters: readonly Taster[], k: number): readonly number[] =>
   tasters.map(({ low, high }) => (low[k]! + high[k]!) / 2);
 
 const NOTICED = 0.5;
+/** Of its own doubt: true in three of four. */
+const SURER_THAN_NOT = 0.67;
 const MOST_DIRECTIONS = 3;
 
-/** Only what is surer than not: a direction of at least its own doubt. */
+/** Only what is surer than not. */
 function directionOf(tasters: readonly Taster[], heard: readonly Heard[]): Liking['direction'] {
+  const not = heard.filter(({ said }) => said === 'not');
+  const from = not.length > 0 ? not : heard;
   return BALANCE.flatMap((measure, k) => {
     const wanted = middles(tasters, k);
-    const steps = mean(wanted) - mean(heard.map(({ jar }) => jar[k]!));
+    const steps = mean(wanted) - mean(from.map(({ jar }) => jar[k]!));
     const sure = Math.abs(steps) / Math.max(spread(wanted), 1e-9);
-    return Math.abs(steps) >= NOTICED && sure >= 1 ? [{ measure, steps, sure }] : [];
+    return Math.abs(steps) >= NOTICED && sure >= SURER_THAN_NOT ? [{ measure, steps, sure }] : [];
   })
     .sort((a, b) => b.sure - a.sure)
     .slice(0, MOST_DIRECTIONS)
@@ -123,48 +136,65 @@ function learntOf(before: readonly Taster[], after: readonly Taster[]): number {
   return Math.min(1, Math.max(0, 1 - Math.exp(mean(left))));
 }
 
-const entropy = (chances: readonly number[]): number =>
-  chances.reduce((sum, p) => (p > 0 ? sum - p * Math.log2(p) : sum), 0);
-
 /** Bits that a jar's answer is expected to tell about which of these tasters it is. */
-export function bitsOf(answers: readonly (readonly number[])[]): number {
-  if (answers.length === 0) return 0;
-  const together = answers[0]!.map((_, a) => mean(answers.map((one) => one[a]!)));
-  return Math.max(0, entropy(together) - mean(answers.map(entropy)));
+export function bitsOf(answers: readonly ArrayLike<number>[]): number {
+  const width = answers[0]?.length ?? 0;
+  let [together, apart] = [0, 0];
+  for (let a = 0; a < width; a++) {
+    let sum = 0;
+    for (const one of answers) {
+      const p = one[a]!;
+      if (p <= 0) continue;
+      sum += p;
+      apart -= p * Math.log2(p);
+    }
+    const p = sum / answers.length;
+    if (p > 0) together -= p * Math.log2(p);
+  }
+  return width === 0 ? 0 : Math.max(0, together - apart / answers.length);
 }
 
 /** So few tasters tell the same at a third of the work. */
-const ENOUGH = 400;
+const ENOUGH = 300;
+/** Of the jars that tell most alone, so many are looked at together. */
+const SHORTLIST = 40;
+
+interface Asked {
+  readonly index: number;
+  readonly answers: readonly Float64Array[];
+  readonly bits: number;
+}
 
 /** Greedily: each next one by what it adds to the answers of those before it, taken at their likeliest. */
 function* worthMaking(tasters: readonly Taster[], jars: readonly InSteps[]): Work<Liking['next']> {
   const some = tasters.filter((_, i) => i % Math.ceil(tasters.length / ENOUGH) === 0);
-  const answers: (readonly (readonly number[])[])[] = [];
-  for (const [i, jar] of jars.entries()) {
-    answers.push(some.map((taster) => answersOf(taster, jar)));
-    yield { done: 0.7 + (0.3 * i) / jars.length, total: 1 };
+  const asked: Asked[] = [];
+  for (const [index, jar] of jars.entries()) {
+    const answers = some.map((taster) => answersOf(taster, jar));
+    asked.push({ index, answers, bits: bitsOf(answers) });
+    yield { done: 0.7 + (0.3 * index) / jars.length, total: 1 };
   }
+  const left = asked.sort((a, b) => b.bits - a.bits || a.index - b.index).slice(0, SHORTLIST);
   let groups: readonly (readonly number[])[] = [some.map((_, i) => i)];
   const next: { index: number; bits: number }[] = [];
-  while (next.length < PROPOSALS && next.length < jars.length) {
-    let best = { index: -1, bits: -1 };
-    for (const [index, of] of answers.entries()) {
-      if (next.some((one) => one.index === index)) continue;
-      const bits = groups.reduce(
-        (sum, group) => sum + (group.length / some.length) * bitsOf(group.map((i) => of[i]!)),
+  while (next.length < PROPOSALS && left.length > 0) {
+    const adds = left.map(({ answers }) =>
+      groups.reduce(
+        (sum, group) => sum + (group.length / some.length) * bitsOf(group.map((i) => answers[i]!)),
         0,
-      );
-      if (bits > best.bits) best = { index, bits };
-    }
-    next.push(best);
-    groups = groups.flatMap((group) => byLikeliest(group, answers[best.index]!));
+      ),
+    );
+    const place = adds.indexOf(Math.max(...adds));
+    const [{ index, answers }] = left.splice(place, 1) as [Asked];
+    next.push({ index, bits: adds[place]! });
+    groups = groups.flatMap((group) => byLikeliest(group, answers));
   }
   return next;
 }
 
 function byLikeliest(
   group: readonly number[],
-  answers: readonly (readonly number[])[],
+  answers: readonly Float64Array[],
 ): readonly (readonly number[])[] {
   const found = new Map<number, number[]>();
   for (const i of group) {

@@ -59,20 +59,18 @@ export const chanceLiked = (taster: Taster, jar: InSteps): number =>
   sigmoid((LIKED_LOSS - lossOf(taster, jar)) / SOFTNESS);
 
 /** Liked first, then too little and too much of each measure as the first thing said; sums to 1. */
-export function answersOf(taster: Taster, jar: InSteps): readonly number[] {
-  const shares = jar.map((_, k) => {
-    const off = outside(taster, jar, k);
-    return { off, share: WEIGHTS[k]! * Math.min(Math.abs(off), FARTHEST) ** 2 };
-  });
-  const loss = shares.reduce((sum, { share }) => sum + share, 0);
+export function answersOf(taster: Taster, jar: InSteps): Float64Array {
+  const answers = new Float64Array(1 + 2 * jar.length);
+  const loss = lossOf(taster, jar);
   const not = loss > 0 ? 1 - sigmoid((LIKED_LOSS - loss) / SOFTNESS) : 0;
-  return [
-    1 - not,
-    ...shares.flatMap(({ off, share }) => {
-      const is = loss > 0 ? (not * share) / loss : 0;
-      return [off < 0 ? is : 0, off > 0 ? is : 0];
-    }),
-  ];
+  answers[0] = 1 - not;
+  if (loss === 0) return answers;
+  for (let k = 0; k < jar.length; k++) {
+    const off = outside(taster, jar, k);
+    const share = WEIGHTS[k]! * Math.min(Math.abs(off), FARTHEST) ** 2;
+    answers[1 + 2 * k + (off > 0 ? 1 : 0)] = (not * share) / loss;
+  }
+  return answers;
 }
 
 /** So often somebody says it though it is not so. */
@@ -143,6 +141,10 @@ const CENTRES: readonly Centre[] = STYLES.map(({ windows }) => {
     spread: at.map(({ low, high }) => (high - low) / 4 + 1),
   };
 });
+/** Nobody's window ends further out than two steps beyond that of every style, in steps. */
+export const FURTHEST: readonly number[] = TASTED.map((key) =>
+  STYLES.reduce((most, { windows }) => Math.max(most, (windows[key]?.high ?? 0) / PALATE[key].step), 0),
+).map((most, k) => (k < BALANCE.length ? most + 2 : most));
 const HALF = { low: 0.6, high: 2.2 };
 
 /** A taster, with what the moves need to know of where it came from. */
@@ -150,25 +152,34 @@ interface Particle extends Taster {
   readonly centre: Centre;
   readonly middle: readonly number[];
   readonly half: readonly number[];
+  /** Logarithm of prior times likelihood. */
+  readonly log: number;
 }
 
-function particleAt(centre: Centre, middle: readonly number[], half: readonly number[]): Particle {
+function particleAt(
+  centre: Centre,
+  middle: readonly number[],
+  half: readonly number[],
+  heard: readonly Heard[],
+): Particle {
   const isBalance = (k: number): boolean => k < BALANCE.length;
-  return {
-    ...{ centre, middle, half },
+  const taster = {
     low: middle.map((m, k) => (isBalance(k) ? Math.max(0, m - half[k]!) : 0)),
     high: middle.map((m, k) => Math.max(isBalance(k) ? half[k]! : 0, m + half[k]!)),
   };
+  const prior = logPrior(centre, middle, half);
+  const log = prior === -Infinity ? prior : prior + logLikelihood(taster, heard);
+  return { ...taster, ...{ centre, middle, half, log } };
 }
 
-function drawn(random: SeededRandom): Particle {
+function drawn(random: SeededRandom, heard: readonly Heard[]): Particle {
   const centre = CENTRES[Math.floor(random.next() * CENTRES.length)]!;
   const middle = centre.middle.map((m, k) => Math.max(0, m + centre.spread[k]! * random.normal()));
   const half = TASTED.map(() => HALF.low + (HALF.high - HALF.low) * random.next());
-  return particleAt(centre, middle, half);
+  return particleAt(centre, middle, half, heard);
 }
 
-const logPrior = ({ centre, middle, half }: Particle): number =>
+const logPrior = (centre: Centre, middle: readonly number[], half: readonly number[]): number =>
   middle.reduce((sum, m, k) => {
     const isIn = m >= 0 && half[k]! >= HALF.low && half[k]! <= HALF.high;
     return isIn ? sum - 0.5 * ((m - centre.middle[k]!) / centre.spread[k]!) ** 2 : -Infinity;
@@ -178,13 +189,18 @@ const FIRST_DRAWS = 9000;
 export const TASTERS = 1200;
 const SWEEPS = 14;
 
-/** Possible tasters, as many as {@link TASTERS}, by what was heard; nothing heard: the prior. Yields how far it is, 0..1. */
+/** Before anything is heard. */
+export const anyTasters = (random: SeededRandom): readonly Taster[] =>
+  Array.from({ length: TASTERS }, () => drawn(random, []));
+
+/** Possible tasters, as many as {@link TASTERS}, by what was heard. Yields how far it is, 0..1. */
 export function* possibleTasters(
   heard: readonly Heard[],
   random: SeededRandom,
 ): Generator<number, readonly Taster[], void> {
-  const first = Array.from({ length: FIRST_DRAWS }, () => drawn(random));
-  const logs = first.map((one) => logLikelihood(one, heard));
+  const first = Array.from({ length: FIRST_DRAWS }, () => drawn(random, heard));
+  // Drawn from the prior: only the likelihood weighs.
+  const logs = first.map(({ log, centre, middle, half }) => log - logPrior(centre, middle, half));
   const most = logs.reduce((a, b) => Math.max(a, b), -Infinity);
   const weights = logs.map((log) => Math.exp(log - most));
   let now = resampled(first, weights, random);
@@ -220,9 +236,7 @@ function moved(one: Particle, heard: readonly Heard[], random: SeededRandom): Pa
     one.centre,
     one.middle.map((m, k) => m + scale * Math.min(2, one.centre.spread[k]!) * random.normal()),
     one.half.map((h) => h + 0.3 * scale * random.normal()),
+    heard,
   );
-  const before = logPrior(one) + logLikelihood(one, heard);
-  const after = logPrior(next);
-  if (after === -Infinity) return one;
-  return Math.log(1 - random.next()) < after + logLikelihood(next, heard) - before ? next : one;
+  return Math.log(1 - random.next()) < next.log - one.log ? next : one;
 }

@@ -24,3 +24,4 @@ export {
   stageNameProblem,
   stageNamesFrom,
 } from './stageEdits';
+export { weighedFormula } from './weighedFormula';

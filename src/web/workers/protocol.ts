@@ -1,7 +1,8 @@
 /** What page and worker say to each other. Everything is plain data. */
 import type { BatchAnswer, BatchRequest } from '#core/batch';
 import type { Hold, HoldRequest } from '#core/emulsion';
-import type { Ingredient } from '#core/ingredient';
+import type { Ingredient, IngredientId } from '#core/ingredient';
+import type { JarToMake, LikedJar, Liking } from '#core/liking';
 import type { LabelOutcome, Printed, PrintedPer } from '#core/label';
 import type { Fault, WrongRound } from '#core/practise';
 import type { JudgedPortion } from '#core/reckoning';
@@ -25,6 +26,13 @@ export interface LabelQuestion {
   readonly ingredients: readonly Ingredient[];
 }
 
+export interface LikingQuestion {
+  readonly jars: readonly LikedJar[];
+  readonly ingredients: readonly Ingredient[];
+  /** What is on hand. */
+  readonly onHand: readonly IngredientId[];
+}
+
 export interface PractiseQuestion {
   readonly dressings: readonly (readonly JudgedPortion[])[];
   readonly wanted: readonly Fault[];
@@ -45,6 +53,8 @@ export interface Questions {
   readonly practise: PractiseQuestion;
   /** A bought bottle's label, worked backwards. */
   readonly label: LabelQuestion;
+  /** What jars that were tasted say of who tasted them. */
+  readonly liking: LikingQuestion;
   readonly round: { readonly plan: readonly PlanLine[]; readonly to: RoundTo };
 }
 export interface Answers {
@@ -55,6 +65,8 @@ export interface Answers {
   readonly hold: { readonly hold: Hold | null };
   readonly practise: { readonly round: WrongRound | null };
   readonly label: LabelOutcome;
+  /** With the jars to make next, in their order. */
+  readonly liking: { readonly liking: Liking; readonly next: readonly JarToMake[] };
   readonly round: Rounding;
   readonly batch: BatchAnswer;
   readonly batches: readonly BatchAnswer[];

@@ -11,6 +11,7 @@ import {
 import type { Ingredient } from '#core/ingredient';
 import { planBatch, type BatchAnswer } from '#core/batch';
 import { stepHold, type HoldRequest } from '#core/emulsion';
+import { jarsToMake, learnLiking } from '#core/liking';
 import { readLabel, stepLabel } from '#core/label';
 import { wrongRound } from '#core/practise';
 import { drive } from './drive';
@@ -38,6 +39,8 @@ function workFor(kind: Kind, question: Questions[Kind]): Work<Answers[Kind]> {
       const catalogue = new Map(ingredients.map((one) => [one.id, one]));
       return stepLabel(readLabel(text, catalogue), printed, per);
     }
+    case 'liking':
+      return likingWork(question as Questions['liking']);
     case 'practise': {
       const { dressings, wanted, difficulty, seed, ingredients, hand } = question as Questions['practise'];
       const catalogue = new Map(ingredients.map((one) => [one.id, one]));
@@ -79,6 +82,19 @@ function countedAs(ingredient: Ingredient, massG: number): Pick<PlanLine, 'whole
   if (!whole || whole.step !== 1) return {};
   const count = massG / whole.massG;
   return Math.abs(count - Math.round(count)) < 1e-6 && count >= 1 ? { whole } : {};
+}
+
+function* likingWork({ jars, ingredients, onHand }: Questions['liking']): Work<Answers['liking']> {
+  const catalogue = new Map(ingredients.map((one) => [one.id, one]));
+  const has = new Set(onHand);
+  const best =
+    jars.find(({ said }) => said === 'more') ?? jars.find(({ said }) => said === 'liked') ?? jars[0];
+  const pool = jarsToMake(best?.portions ?? [], catalogue, (id) => has.has(id));
+  const liking = yield* learnLiking(
+    jars,
+    pool.map(({ portions }) => portions),
+  );
+  return { liking, next: liking.next.map(({ index }) => pool[index]!) };
 }
 
 function* holdWork(request: HoldRequest): Work<Answers['hold']> {

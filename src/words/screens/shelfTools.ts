@@ -4,6 +4,7 @@ export const shelfToolWords = {
   emptyJar: 'Empty jar',
   fromThePantryFindThe: 'From the pantry: find the amounts',
   fromALabel: 'From a label…',
+  fromALiking: 'From jars you liked…',
   bringInARecipe: 'Bring in a recipe',
   orStartFromAStyle: 'Or start from a style',
   inventedAmountsToBeChanged: 'Invented amounts, to be changed at once.',

@@ -1,8 +1,8 @@
 import { useDeferredValue, useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { emptyFormula, type Addition, type AdditionId, type FormulaId } from '#core/formula';
+import type { FormulaId } from '#core/formula';
 import { NUTRIENTS, type LabelOutcome, type Nutrient, type Printed, type PrintedPer } from '#core/label';
-import { DEFAULT_VESSEL_ID } from '#core/vessel';
+import { weighedFormula } from '#kitchen/edits';
 import { fromLabelWords, NUTRIENT_LABELS } from '#words/screens/fromLabel';
 import { useKitchen } from '../../data/kitchen';
 import { sayError, useCreateFormulaMutation } from '../../data/kitchenApi';
@@ -24,8 +24,6 @@ interface Typed extends PerTyped {
 }
 const START: Typed = { ingredients: '', figures: {}, massG: '250', ...PER_START };
 const MOST_TEXT = 4000;
-/** Less than this of a thing no scale shows. */
-const LEAST_G = 0.05;
 
 /** A bought bottle worked backwards: amounts that fit its label, opened as a draft of one's own. */
 export function FromLabelPage() {
@@ -59,20 +57,11 @@ export function FromLabelPage() {
   const open = async ({ additions }: LabelOutcome['answers'][number]): Promise<void> => {
     if (!mass.fits) return;
     const id = newId() as FormulaId;
-    const empty = emptyFormula(fromLabelWords.draftName, DEFAULT_VESSEL_ID, settings.spoons);
-    const lines = additions
-      .map(({ ingredient, gPer100G }) => ({ ingredient, massG: (gPer100G * mass.value) / 100 }))
-      .filter(({ massG }) => massG >= LEAST_G)
-      .map(({ ingredient, massG }, rank): Addition => {
-        const amountText = `${massG.toFixed(massG < 10 ? 1 : 0)} g`;
-        const line = { ingredientId: ingredient.id, ingredientText: ingredient.name, form: '' };
-        const about = { note: '', optional: false, locked: false, measuredBy: null, stage: 0 };
-        return {
-          ...{ id: newId() as AdditionId, amountText, rank, ...line, ...about },
-          phase: ingredient.category === 'oil' ? 'oil' : 'base',
-        };
-      });
-    const formula = { ...empty, servingVolumeMl: settings.servingVolumeMl, additions: lines };
+    const parts = additions.map(({ ingredient, gPer100G }) => ({
+      ingredient,
+      massG: (gPer100G * mass.value) / 100,
+    }));
+    const formula = weighedFormula(fromLabelWords.draftName, parts, settings, newId);
     const made = await create({ id, formula });
     if ('data' in made) void navigate(`/formulas/${id}/compose`);
   };

@@ -57,6 +57,12 @@ export function NewFormulaPanel({
       >
         {shelfToolWords.fromALabel}
       </Link>
+      <Link
+        to="/from-liking"
+        className="mt-2 ml-2 inline-flex min-h-8 items-center rounded-md border border-edge bg-paper px-3 font-semibold hover:border-leaf hover:bg-mint sm:mt-0"
+      >
+        {shelfToolWords.fromALiking}
+      </Link>
       <h3 className="font-name mt-5 mb-1 font-bold">{shelfToolWords.orStartFromAStyle}</h3>
       <p className="mb-2 text-sm text-quiet">{shelfToolWords.inventedAmountsToBeChanged}</p>
       <ul className="grid grid-cols-[minmax(0,1fr)] gap-1 sm:grid-cols-2">
