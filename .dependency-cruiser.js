@@ -24,6 +24,7 @@ const CORE_ORDER = [
   'practise',
   'label',
   'liking',
+  'season',
   'interchange',
 ];
 

@@ -15,6 +15,7 @@ const env = {
   PRACTISE_ROUNDS: '1000',
   LABELS: '2000',
   TASTERS: '200',
+  SEASONS: '200',
   ...process.env,
   YGRANA_TORTURE: '1',
 };

@@ -1,6 +1,6 @@
 export { candidatesFor, rolesOf, type CandidateContext, type Role } from './candidates';
 export { COMPLAINTS, type Complaint, type Severity } from './complaints';
-export { effectOf, stateOf, type Effect } from './effect';
+export { effectOf, lessAcidThanAllowed, stateOf, type Effect, type State } from './effect';
 export type { Impossible } from './impossible';
 export { type MayAdd } from './program';
 export { withDoses } from './planSearch';
@@ -20,7 +20,7 @@ export {
 } from './formulate';
 export { overpour, type Poured } from './overpour';
 export { roundPlan, type PlanLine, type RoundedLine, type Rounding, type RoundTo } from './rounding';
-export { swapIngredient, type Swap, type SwapAnswer, type SwappedLine } from './swap';
+export { applySwap, swapIngredient, type Swap, type SwapAnswer, type SwappedLine } from './swap';
 export { leaningsAsked, readLeanings } from './leanings';
 export { PLANS } from './complaints';
 export { PlanSearch } from './planSearch';
@@ -30,3 +30,4 @@ export { type PlanId } from './complaints';
 export type { Lost } from './swapHolds';
 export { wholeOf } from './wholeUnits';
 export { ceilingOf } from './ceilings';
+export { lostBy } from './swapHolds';

@@ -1,0 +1,3 @@
+export { seasonWays, type SeasonWay } from './season';
+export type { SeasonRequest, Stock } from './stock';
+export type { SeasonChange } from './tries';
