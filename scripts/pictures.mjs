@@ -199,14 +199,18 @@ const VIEWS = [
     },
   },
   {
-    name: 'import',
-    path: '/import',
+    name: 'from-label',
+    path: '/from-label',
     size: WIDE,
     before: async (page) => {
-      const text =
-        'Fell-side bean salad\n\nFor the salad:\n200 g green beans\n2 romaine hearts, torn\n\nFor the dressing:\na third of a cup of rapeseed oil\n2 tbsp cloudberry vinegar\nzest and juice of half a lemon\n1 fat clove garlic, grated\nsalt and pepper\n\nMethod:\nStir the salt into the vinegar, add the rest and shake.';
-      await page.getByLabel(/^Paste it/).fill(text);
-      await page.getByTestId('import-lines').waitFor();
+      await page
+        .getByRole('textbox', { name: 'Ingredients, as they stand there' })
+        .fill(
+          'Rapeseed oil, white wine vinegar, water, honey 6 %, Dijon mustard, salt, thickener (xanthan gum), preservative (potassium sorbate)',
+        );
+      await page.getByLabel('Fat, g', { exact: true }).fill('48');
+      await page.getByLabel('Salt, g', { exact: true }).fill('1.9');
+      await page.getByTestId('differs').first().waitFor();
     },
   },
   { name: 'versions', path: '/formulas/walnut-cider/versions?from=3', size: WIDE },

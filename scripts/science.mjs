@@ -36,6 +36,8 @@ const CHAPTERS = [
   ['Tasting', all('sensory')],
   ['Practise', all('practise')],
   ['From a label', all('label')],
+  ['From a liking', all('liking')],
+  ['Season and price', all('season')],
 ];
 
 function opening(file) {

@@ -58,6 +58,10 @@ export const makeRouter = () =>
           lazy: async () => ({ Component: (await import('./features/plan/WeekPage')).WeekPage }),
         },
         {
+          path: 'season',
+          lazy: async () => ({ Component: (await import('./features/plan/SeasonPage')).SeasonPage }),
+        },
+        {
           path: 'tables',
           lazy: async () => ({ Component: (await import('./features/share/TablesPart')).TablesPart }),
         },

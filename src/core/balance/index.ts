@@ -20,7 +20,14 @@ export {
 } from './formulate';
 export { overpour, type Poured } from './overpour';
 export { roundPlan, type PlanLine, type RoundedLine, type Rounding, type RoundTo } from './rounding';
-export { applySwap, swapIngredient, type Swap, type SwapAnswer, type SwappedLine } from './swap';
+export {
+  applySwap,
+  swapIngredient,
+  swappedPlainly,
+  type Swap,
+  type SwapAnswer,
+  type SwappedLine,
+} from './swap';
 export { leaningsAsked, readLeanings } from './leanings';
 export { PLANS } from './complaints';
 export { PlanSearch } from './planSearch';

@@ -118,6 +118,25 @@ function measureOf(a: PalatePortion, b: PalatePortion): SwapAnswer['kept'] {
 const MAKES_UP_VOLUME: ReadonlySet<string> = new Set(['acid', 'sweet']);
 
 function oneForOne(request: SwapRequest, from: JudgedPortion, kept: SwapAnswer['kept']): Swap {
+  const lines = linesOneForOne(request, from, kept);
+  return swapOf(request, 'one-for-one', lines, kept === 'volume' || kept === 'weight' ? [] : [kept]);
+}
+
+/** The amounts alone, for who tries many: null where one thing cannot stand for the other by one measure. */
+export function swappedPlainly(request: SwapRequest): readonly JudgedPortion[] | null {
+  const { portions, index, to } = request;
+  const from = portions[index];
+  if (!from) throw new RangeError('There is no such addition to swap.');
+  if (carriesMuch(from.ingredient) || carriesMuch(to)) return null;
+  const kept = measureOf(from, { ...from, ingredient: to, form: request.form ?? '' });
+  return applySwap(portions, linesOneForOne(request, from, kept));
+}
+
+function linesOneForOne(
+  request: SwapRequest,
+  from: JudgedPortion,
+  kept: SwapAnswer['kept'],
+): readonly SwappedLine[] {
   const { portions, index, to, form = '' } = request;
   const fromG = from.massG.nominal;
   const toG = fromG * factorFor(from, { ...from, ingredient: to, form }, kept);
@@ -130,7 +149,7 @@ function oneForOne(request: SwapRequest, from: JudgedPortion, kept: SwapAnswer['
   if (MAKES_UP_VOLUME.has(kept) && water && waterG > 0.05 * Math.max(fromG, toG)) {
     lines.push(addTo(portions, water, waterG, request.locked));
   }
-  return swapOf(request, 'one-for-one', lines, kept === 'volume' || kept === 'weight' ? [] : [kept]);
+  return lines;
 }
 
 function factorFor(a: PalatePortion, b: PalatePortion, kept: SwapAnswer['kept']): number {

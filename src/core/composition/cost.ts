@@ -22,7 +22,10 @@ export interface Cost {
 }
 
 /** Money a gram; null where something in it has no price. Water has none and needs none. */
-function costPerGram(ingredient: Ingredient, priceOf: (id: IngredientId) => PackPrice | null): number | null {
+export function costPerGram(
+  ingredient: Ingredient,
+  priceOf: (id: IngredientId) => PackPrice | null,
+): number | null {
   if (ingredient.category === 'water') return 0;
   const pack = priceOf(ingredient.id);
   if (pack && pack.packMassG > 0) return pack.price / (pack.packMassG * ingredient.edibleYieldFraction);

@@ -1,5 +1,5 @@
 export { composition, type Bounds, type CompositionTotals, type Portion, type TotalKey } from './composition';
-export { costOf, type Cost, type PackPrice } from './cost';
+export { costOf, costPerGram, type Cost, type PackPrice } from './cost';
 export { shortages } from './onHand';
 export { MEASURE_KEYS, type MeasureKey } from './measures';
 export { mixedVolumeMlPerG } from './mixedVolume';

@@ -1,3 +1,3 @@
 export { readLabel, type Additive } from './readLabel';
 export { NUTRIENTS, printedPer, PER_100_G, type Nutrient, type Printed, type PrintedPer } from './printed';
-export { fitLabel, stepLabel, type Differs, type LabelOutcome, type LabelTrouble } from './fitLabel';
+export { fitLabel, stepLabel, type LabelOutcome, type LabelTrouble } from './fitLabel';

@@ -1,3 +1,2 @@
 export { seasonWays, type SeasonWay } from './season';
-export type { SeasonRequest, Stock } from './stock';
-export type { SeasonChange } from './tries';
+export { leftAfter, type SeasonRequest, type Stock } from './stock';

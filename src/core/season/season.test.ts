@@ -30,7 +30,7 @@ const ask = (of: Partial<SeasonRequest> & Pick<SeasonRequest, 'stock'>) =>
     seasonWays({
       ...{
         portions: HOUSE,
-        locked: new Set<number>(),
+        locked: new Set<IngredientId>(),
         style: CLASSIC,
         catalogue: REFERENCE_CATALOGUE,
         times: 10,
@@ -60,6 +60,8 @@ describe('season and price', () => {
       );
     expect(best!.saving).toBeCloseTo(cost(HOUSE) - cost(best!.portions), 6);
     expect(best!.saving).toBeGreaterThan(4);
+    // No measure speaks of walnut: what is less in it is said.
+    expect(best!.loses.map(({ ingredient }) => ingredient.id)).toContain('walnut_oil');
     // Nothing is known of it: no answer.
     expect(ask({ stock: new Map() })).toEqual([]);
   });
@@ -84,7 +86,7 @@ describe('season and price', () => {
       [id('walnut_oil'), has(5000, 0.03)],
       [id('rapeseed'), has(5000, 0.003)],
     ]);
-    for (const { portions } of ask({ stock, locked: new Set([0, 1]) })) {
+    for (const { portions } of ask({ stock, locked: new Set([id('olive_ev'), id('walnut_oil')]) })) {
       expect(massOf(portions, 'walnut_oil') / massOf(portions, 'olive_ev')).toBeCloseTo(0.5, 6);
     }
   });

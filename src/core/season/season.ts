@@ -11,10 +11,10 @@ import {
   lostBy,
   stateOf,
   type Effect,
-  type Lost,
   type State,
   type Work,
 } from '#core/balance';
+import type { Ingredient } from '#core/ingredient';
 import { composition } from '#core/composition';
 import type { Hold } from '#core/emulsion';
 import {
@@ -30,22 +30,26 @@ import {
 } from '#core/palate';
 import { exactly } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
-import { costOf, isOnHand, savingOf, usedUp, type SeasonRequest, type UsedUp } from './stock';
+import { costOf, isOnHand, massOf, savingOf, usedUp, type SeasonRequest, type UsedUp } from './stock';
 import { triesOf, type SeasonChange, type Try } from './tries';
 
-export interface SeasonWay {
+/** A way by what is cheap to ask: sums and palate. */
+interface OnPaper {
   readonly changes: readonly SeasonChange[];
   readonly portions: readonly JudgedPortion[];
   /** Per batch; what must go anyway counts as paid. Null: something in it before or after has no price. */
   readonly saving: number | null;
   /** What of it is used up in the batch. */
   readonly usesUp: readonly UsedUp[];
-  readonly effect: Effect;
-  readonly lost: Lost;
-  /** Where it is shorter, within its class. */
-  readonly holdS: { readonly before: number | null; readonly after: number | null } | null;
+  /** What tastes of itself and is less in it, by so much of it, 0..1. */
+  readonly loses: readonly { readonly ingredient: Ingredient; readonly share: number }[];
   /** What a taster would notice, most first. */
   readonly moved: readonly { readonly measure: PalateKey; readonly steps: number }[];
+}
+export interface SeasonWay extends OnPaper {
+  readonly effect: Effect;
+  /** Where it is shorter, within its class. */
+  readonly holdS: { readonly before: number | null; readonly after: number | null } | null;
 }
 
 /** @returns all that go together first, then those of them that stand well alone; none: nothing is to be gained */
@@ -54,42 +58,48 @@ export function* seasonWays(request: SeasonRequest): Work<readonly SeasonWay[]> 
     throw new RangeError('A batch is more than nothing.');
   const before = stateOf(request.portions);
   if (!(before.massG > 0)) return [];
-  let now: SeasonWay | null = null;
-  const alone: SeasonWay[] = [];
-  for (let round = 0; round < MOST_CHANGES; round++) {
-    const portions: readonly JudgedPortion[] = now?.portions ?? request.portions;
+  const alone = yield* bestOf(request, before, null, triesOf(request, request.portions), 1 + MOST_ALONE);
+  const [first] = alone;
+  if (!first) return [];
+  let now: SeasonWay = first;
+  for (let round = 1; round < MOST_CHANGES; round++) {
+    yield { done: round / MOST_CHANGES, total: 1 };
     // What did not stand alone is not tried again on top of others.
-    const tries = triesOf(request, portions).filter(
-      ({ from, to }) =>
-        round === 0 || alone.some(({ changes: [own] }) => own!.from.id === from.id && own!.to.id === to.id),
+    const tries = triesOf(request, now.portions).filter(({ from, to }) =>
+      alone.some(({ changes: [own] }) => own!.from.id === from.id && own!.to.id === to.id),
     );
-    let best: SeasonWay | null = null;
-    for (const [place, one] of tries.entries()) {
-      yield { done: (round + place / tries.length) / MOST_CHANGES, total: 1 };
-      const next = tried(request, before, portions, one);
-      if (!next) continue;
-      const way = wayOf(request, before, next, [...(now?.changes ?? []), one.said(next)]);
-      if (way && round === 0) alone.push(way);
-      if (way && gainOf(request, way) > gainOf(request, best ?? now) + LEAST_GAIN) best = way;
-    }
-    if (!best) break;
-    now = best;
+    const further: readonly SeasonWay[] = yield* bestOf(request, before, now, tries, 1);
+    if (!further[0]) break;
+    now = further[0];
   }
-  if (!now) return [];
-  const first = now;
-  const own = alone
-    .filter((way) => gainOf(request, way) > LEAST_GAIN)
-    .sort((a, b) => gainOf(request, b) - gainOf(request, a));
-  const others: SeasonWay[] = [];
-  for (const way of own) {
-    const { from, to } = way.changes[0]!;
-    const isThere = [first, ...others].some(
-      ({ changes }) => changes.length === 1 && changes[0]!.to.id === to.id && changes[0]!.from.id === from.id,
-    );
-    if (!isThere) others.push(way);
-    if (others.length === MOST_ALONE) break;
+  return [now, ...(now === first ? alone.slice(1) : alone)].slice(0, 1 + MOST_ALONE);
+}
+
+/** The best of these on top of what is changed already, each of another pair of things, as many as wanted. */
+function* bestOf(
+  request: SeasonRequest,
+  before: State,
+  now: SeasonWay | null,
+  tries: readonly Try[],
+  wanted: number,
+): Work<readonly SeasonWay[]> {
+  const least = gainOf(request, now) + LEAST_GAIN;
+  const papers = tries
+    .flatMap((one) => {
+      const next = tried(request, before, now?.portions ?? request.portions, one);
+      const paper = next && onPaper(request, before, next, [...(now?.changes ?? []), one.said(next)]);
+      return paper ? [{ paper, pair: `${one.from.id} ${one.to.id}`, gain: gainOf(request, paper) }] : [];
+    })
+    .filter(({ gain }) => gain > least)
+    .sort((a, b) => b.gain - a.gain);
+  const found = new Map<string, SeasonWay>();
+  for (const [place, { paper, pair }] of papers.entries()) {
+    if (found.size === wanted) break;
+    yield { done: place / papers.length / MOST_CHANGES, total: 1 };
+    const way = found.has(pair) ? null : proven(request, before, paper);
+    if (way) found.set(pair, way);
   }
-  return [first, ...others];
+  return [...found.values()];
 }
 
 const MOST_CHANGES = 3;
@@ -130,15 +140,14 @@ function isShortened(before: Hold | null, after: Hold | null): boolean {
   return is !== null && was !== null && is < HALF * was;
 }
 
-/** Null where it is worse than before in what must not be. */
-function wayOf(
+/** Null where it is dearer, or tastes worse than before. */
+function onPaper(
   request: SeasonRequest,
   before: State,
   portions: readonly JudgedPortion[],
   changes: readonly SeasonChange[],
-): SeasonWay | null {
+): OnPaper | null {
   const { style } = request;
-  // What is cheap to ask is asked first.
   const saving = savingOf(request, portions);
   const usesUp = usedUp(request, portions);
   // What cannot be reckoned is no saving; it is worth it only for what would be thrown away.
@@ -152,35 +161,54 @@ function wayOf(
   }).sort((a, b) => Math.abs(b.steps) - Math.abs(a.steps));
   // Without a style there is no band: then it stays as it is, to a step.
   if (!style && moved.length > 0) return null;
-  const effect = effectOf(before, portions, style);
+  return { changes, portions, saving, usesUp, moved, loses: lostFlavours(request.portions, portions) };
+}
+
+/** With its hold and its safety; null where either is worse in what must not be. */
+function proven({ style }: SeasonRequest, before: State, paper: OnPaper): SeasonWay | null {
+  const effect = effectOf(before, paper.portions, style);
   const lost = lostBy(before.hold, effect.hold);
   if (lost.splits || lost.mightSplit || isShortened(before.hold, effect.hold)) return null;
   // It may keep a shorter time, which is said; a graver caution is no price for a saving.
   if (effect.newCautions.some(({ tier }) => tier === 1) || lessAcidThanAllowed(effect)) return null;
   const [was, is] = [before.hold?.medianS ?? null, effect.hold?.medianS ?? null];
   const holdS = is !== null && (was === null || is < was * SAME_HOLD) ? { before: was, after: is } : null;
-  return { changes, portions, saving, usesUp, effect, lost, holdS, moved };
+  return { ...paper, effect, holdS };
 }
 
 const NOTICED = 1;
 /** A tenth of a hold nobody sees. */
 const SAME_HOLD = 0.9;
 
-/** In shares of what the dressing costs, and of its mass for what would be thrown away. */
-function gainOf(request: SeasonRequest, way: SeasonWay | null): number {
+/** In shares of what the dressing costs, and of what would be thrown away; less by what is lost of its taste. */
+function gainOf(request: SeasonRequest, way: OnPaper | null): number {
   if (!way) return 0;
-  const massG = request.portions.reduce((sum, one) => sum + one.massG.nominal, 0) * request.times;
   const before = new Map(
-    usedUp(request, request.portions).map(({ ingredient, massG: g }) => [ingredient.id, g]),
+    usedUp(request, request.portions).map(({ ingredient, massG }) => [ingredient.id, massG]),
   );
-  const used = way.usesUp.reduce(
-    (sum, { ingredient, massG: g }) => sum + g - (before.get(ingredient.id) ?? 0),
-    0,
-  );
+  const used = way.usesUp.reduce((sum, { ingredient: { id }, massG }) => {
+    const onHandG = request.stock.get(id)?.onHandG ?? Infinity;
+    return sum + (massG - (before.get(id) ?? 0)) / Math.max(onHandG, massG);
+  }, 0);
   const cost = costOf(request, request.portions);
   const saved = way.saving === null ? 0 : way.saving / Math.max(cost ?? Math.abs(way.saving), 1e-9);
   const worse = way.moved.reduce((sum, { steps }) => sum + Math.abs(steps), 0);
-  return Math.min(1, saved) + used / massG - NOTICED_COSTS * worse;
+  const flavour = way.loses.reduce(
+    (sum, { ingredient, share }) => sum + FLAVOUR_COSTS[ingredient.strength]! * share,
+    0,
+  );
+  return Math.min(1, saved) + used - NOTICED_COSTS * worse - flavour;
 }
-/** Each step that a taster notices is worth so much of the cost; estimate. */
+/** Each step that a taster notices is worth so much of the cost; so is the whole of what a thing tastes of. Estimate. */
 const NOTICED_COSTS = 0.01;
+const FLAVOUR_COSTS: Readonly<Record<string, number>> = { assertive: 0.3, mild: 0.1 };
+
+/** What tastes of itself and is less in it by a tenth or more: no measure of the palate speaks of it. */
+function lostFlavours(before: readonly JudgedPortion[], after: readonly JudgedPortion[]): OnPaper['loses'] {
+  const things = [...new Map(before.map(({ ingredient }) => [ingredient.id, ingredient])).values()];
+  return things.flatMap((ingredient) => {
+    const share = 1 - massOf(after, ingredient.id) / massOf(before, ingredient.id);
+    return ingredient.strength in FLAVOUR_COSTS && share >= NOTICED_LESS ? [{ ingredient, share }] : [];
+  });
+}
+const NOTICED_LESS = 0.1;

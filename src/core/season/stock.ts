@@ -13,8 +13,8 @@ export interface Stock {
 
 export interface SeasonRequest {
   readonly portions: readonly JudgedPortion[];
-  /** Portions whose amounts stay. */
-  readonly locked: ReadonlySet<number>;
+  /** Things whose amounts the cook locked. */
+  readonly locked: ReadonlySet<IngredientId>;
   readonly style: Style | null;
   readonly catalogue: Catalogue;
   readonly stock: ReadonlyMap<IngredientId, Stock>;
@@ -92,3 +92,19 @@ export function usedUp(
     },
   );
 }
+
+/** What is left of the stock once a batch is made; never below nothing. */
+export const leftAfter = (
+  stock: SeasonRequest['stock'],
+  portions: readonly JudgedPortion[],
+  times: number,
+): SeasonRequest['stock'] =>
+  new Map(
+    [...stock].map(([id, one]) => [
+      id,
+      {
+        ...one,
+        onHandG: one.onHandG === null ? null : Math.max(0, one.onHandG - massOf(portions, id) * times),
+      },
+    ]),
+  );

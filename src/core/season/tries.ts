@@ -1,5 +1,5 @@
 /** What is worth trying of a dressing: each line for another of its kind, whole or half; more of what must go. */
-import { applySwap, swapIngredient } from '#core/balance';
+import { applySwap, swapIngredient, swappedPlainly } from '#core/balance';
 import type { Ingredient } from '#core/ingredient';
 import { exactly } from '#core/quantity';
 import type { JudgedPortion } from '#core/reckoning';
@@ -25,15 +25,13 @@ export interface Try {
 
 /** What is worth trying: what must go, and what is cheaper by weight; only of the same kind. */
 export function triesOf(request: SeasonRequest, portions: readonly JudgedPortion[]): readonly Try[] {
-  const { catalogue, stock, style } = request;
-  // Lines move when one is parted; what is locked goes by its name.
-  const lockedIds = new Set([...request.locked].map((i) => request.portions[i]?.ingredient.id));
+  const { catalogue, stock, style, locked } = request;
   const onHand = [...stock].flatMap(([id, { onHandG, mustGo }]) => {
     const ingredient = catalogue.get(id);
     return ingredient && onHandG !== null && onHandG > 0 ? [{ ingredient, mustGo }] : [];
   });
   return portions.flatMap(({ ingredient: from, massG, form, pieces }, index): Try[] => {
-    if (lockedIds.has(from.id) || massG.nominal <= 0) return [];
+    if (locked.has(from.id) || massG.nominal <= 0) return [];
     const mores: Try[] = stock.get(from.id)?.mustGo
       ? MORES.map((factor) => ({
           from,
@@ -70,8 +68,11 @@ export function triesOf(request: SeasonRequest, portions: readonly JudgedPortion
               ...of.slice(index + 1),
               ...(share < 1 ? [rest] : []),
             ];
-            const locked = new Set(parted.flatMap((one, i) => (lockedIds.has(one.ingredient.id) ? [i] : [])));
-            const [swap] = swapIngredient({ portions: parted, index, to, catalogue, style, locked }).swaps;
+            const still = new Set(parted.flatMap((one, i) => (locked.has(one.ingredient.id) ? [i] : [])));
+            const asked = { portions: parted, index, to, catalogue, style, locked: still };
+            const plainly = swappedPlainly(asked);
+            if (plainly) return merged(plainly);
+            const [swap] = swapIngredient(asked).swaps;
             return swap ? merged(applySwap(parted, swap.lines)) : of;
           },
           said: (next) => ({

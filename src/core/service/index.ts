@@ -32,6 +32,6 @@ export { clashesOf, conflictsOf, slackOf, type Clash, type Conflict } from './co
 export { type Hours } from './hours';
 export { waysOut, type WayOut } from './waysOut';
 export { forecastDay, type Late } from './forecast';
-export { weekBatches } from './weekBatches';
+export { weekBatches, type WeekBatch } from './weekBatches';
 export { scheduleBackwards, type Placed } from './schedule';
 export { dayTasks, type DayTask, type TaskStep, type PlannedService } from './dayTasks';

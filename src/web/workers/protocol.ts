@@ -6,6 +6,7 @@ import type { JarToMake, LikedJar, Liking } from '#core/liking';
 import type { LabelOutcome, Printed, PrintedPer } from '#core/label';
 import type { Fault, WrongRound } from '#core/practise';
 import type { JudgedPortion } from '#core/reckoning';
+import type { SeasonRequest, SeasonWay } from '#core/season';
 import type {
   Hand,
   FormulateOutcome,
@@ -33,6 +34,13 @@ export interface LikingQuestion {
   readonly onHand: readonly IngredientId[];
 }
 
+export interface SeasonQuestion {
+  /** In the order they are made: what one uses the next has not. */
+  readonly batches: readonly Omit<SeasonRequest, 'catalogue' | 'stock'>[];
+  readonly ingredients: readonly Ingredient[];
+  readonly stock: SeasonRequest['stock'];
+}
+
 export interface PractiseQuestion {
   readonly dressings: readonly (readonly JudgedPortion[])[];
   readonly wanted: readonly Fault[];
@@ -53,6 +61,8 @@ export interface Questions {
   readonly practise: PractiseQuestion;
   /** A bought bottle's label, worked backwards. */
   readonly label: LabelQuestion;
+  /** What prices and what must go change in these batches. */
+  readonly season: SeasonQuestion;
   /** What jars that were tasted say of who tasted them. */
   readonly liking: LikingQuestion;
   readonly round: { readonly plan: readonly PlanLine[]; readonly to: RoundTo };
@@ -67,6 +77,8 @@ export interface Answers {
   readonly label: LabelOutcome;
   /** With the jars to make next, in their order. */
   readonly liking: { readonly liking: Liking; readonly next: readonly JarToMake[] };
+  /** Of each batch. */
+  readonly season: readonly (readonly SeasonWay[])[];
   readonly round: Rounding;
   readonly batch: BatchAnswer;
   readonly batches: readonly BatchAnswer[];

@@ -14,6 +14,7 @@ import { stepHold, type HoldRequest } from '#core/emulsion';
 import { jarsToMake, learnLiking } from '#core/liking';
 import { readLabel, stepLabel } from '#core/label';
 import { wrongRound } from '#core/practise';
+import { leftAfter, seasonWays, type SeasonWay } from '#core/season';
 import { drive } from './drive';
 import type { Answers, FromWorker, Kind, Questions, ToWorker } from './protocol';
 
@@ -41,6 +42,8 @@ function workFor(kind: Kind, question: Questions[Kind]): Work<Answers[Kind]> {
     }
     case 'liking':
       return likingWork(question as Questions['liking']);
+    case 'season':
+      return seasonWork(question as Questions['season']);
     case 'practise': {
       const { dressings, wanted, difficulty, seed, ingredients, hand } = question as Questions['practise'];
       const catalogue = new Map(ingredients.map((one) => [one.id, one]));
@@ -95,6 +98,25 @@ function* likingWork({ jars, ingredients, onHand }: Questions['liking']): Work<A
     pool.map(({ portions }) => portions),
   );
   return { liking, next: liking.next.map(({ index }) => pool[index]!) };
+}
+
+function* seasonWork({ batches, ingredients, stock }: Questions['season']): Work<Answers['season']> {
+  const catalogue = new Map(ingredients.map((one) => [one.id, one]));
+  const found: (readonly SeasonWay[])[] = [];
+  let left = stock;
+  for (const [place, batch] of batches.entries()) {
+    const work = seasonWays({ ...batch, catalogue, stock: left });
+    for (;;) {
+      const step = work.next();
+      if (step.done) {
+        found.push(step.value);
+        left = leftAfter(left, step.value[0]?.portions ?? batch.portions, batch.times);
+        break;
+      }
+      yield { done: (place + step.value.done) / batches.length, total: 1 };
+    }
+  }
+  return found;
 }
 
 function* holdWork(request: HoldRequest): Work<Answers['hold']> {

@@ -1,5 +1,6 @@
 /** A day and a week of service. */
 export const planWords = {
+  seasonAndPrice: 'Season and price',
   services: 'Services',
   ygrana: 'Ygrana',
   servicePlan: 'Service plan',

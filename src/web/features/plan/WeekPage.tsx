@@ -2,7 +2,6 @@ import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { daySchema, type PlanRecord } from '#contract';
 import { sayDuration } from '#words/hold';
-import { weekBatches } from '#core/service';
 import { planWords } from '#words/screens/plan';
 import { usePlanWeekQuery } from '../../data/kitchenApi';
 import { useOpenDocs } from '../../data/openDocs';
@@ -18,6 +17,7 @@ import { TakeOnButton, TakenOn } from './TakenOn';
 import { sayTime } from '#kitchen/day';
 import { planDay, type Asked } from '#kitchen/day';
 import { SharedBases } from './SharedBases';
+import { batchesOfWeek } from './batchesOfWeek';
 import { needsOf, useTakeOn } from './takeOn';
 import type { NeedOf } from '#kitchen/bowl';
 import { usePlannedBowls } from '../../data/bowls';
@@ -71,6 +71,9 @@ function Week({ from, plans }: { from: string; plans: readonly PlanRecord[] }) {
             {words}
           </Link>
         ))}
+        <Link to={`/season?from=${from}`} className="flex min-h-8 items-center text-leaf underline">
+          {planWords.seasonAndPrice}
+        </Link>
         <AsLastWeek from={from} plans={plans} />
         <SaveCalendar
           days={plans.map(({ day, content }) => ({ day, services: content.services }))}
@@ -197,19 +200,7 @@ function WeekBatches({
   nameOf: (formulaId: string) => string;
   needOf: NeedOf;
 }) {
-  const batches = weekBatches(
-    plans.flatMap(({ content }, day) =>
-      [true, false].flatMap((fresh) =>
-        needsOf(content, needOf, fresh).map(({ formulaId, highMl }) => ({
-          formulaId: formulaId as string,
-          day,
-          volumeMl: highMl,
-          fresh,
-        })),
-      ),
-    ),
-    (id) => asked.get(id)?.keepingDays ?? 1,
-  );
+  const batches = batchesOfWeek(plans, needOf, asked);
   const formulaOf = (id: string) =>
     plans
       .flatMap(({ content }) => content.services)
