@@ -25,6 +25,7 @@ const CORE_ORDER = [
   'label',
   'liking',
   'season',
+  'glass',
   'interchange',
 ];
 

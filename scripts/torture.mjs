@@ -16,6 +16,7 @@ const env = {
   LABELS: '2000',
   TASTERS: '200',
   SEASONS: '200',
+  JARS_SEEN: '600',
   ...process.env,
   YGRANA_TORTURE: '1',
 };

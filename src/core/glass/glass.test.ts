@@ -1,0 +1,110 @@
+/**
+ * Pictures of jars with known layers, a tenth of them from a renderer that bends the light, with foam and blurred borders.
+ * The settings of the pictures and the bounds stood here before the first was looked at.
+ */
+import { describe, expect, it } from 'vitest';
+import { lookAtGlass } from './layers';
+import { labOf, marksProblem, type Photo } from './photo';
+import { photoOfJar, type PhotoOfJar } from './testing';
+
+const COUNT = Number(process.env.JARS_SEEN ?? 40);
+const [WIDTH, HEIGHT] = [1224, 1632];
+
+interface Judged {
+  readonly rightNumber: boolean;
+  readonly invented: boolean;
+  readonly borders: readonly boolean[];
+}
+function judged({ photo, marks, borders, kinds }: PhotoOfJar): Judged {
+  const { layers } = lookAtGlass(photo, marks);
+  const liquid = layers.filter(({ kind }) => kind !== 'foam' && kind !== 'floating' && kind !== 'lying');
+  const found = liquid.slice(1).map(({ from }) => from);
+  return {
+    rightNumber: liquid.length === kinds.length,
+    invented: kinds.length === 1 && liquid.length > 1,
+    borders: borders.map((at) => found.some((one) => Math.abs(one - at) <= 0.02)),
+  };
+}
+
+describe('a jar looked at', () => {
+  it('has its layers found: borders within 2 % of the height, their number, none that is not there', () => {
+    const all = Array.from({ length: COUNT }, (_, i) =>
+      judged(photoOfJar(i + 1, i % 10 === 9 ? 'rendered' : 'drawn', WIDTH, HEIGHT)),
+    );
+    const share = (values: readonly boolean[]): number =>
+      values.filter(Boolean).length / Math.max(1, values.length);
+    expect(share(all.flatMap(({ borders }) => borders))).toBeGreaterThanOrEqual(0.95);
+    expect(share(all.map(({ rightNumber }) => rightNumber))).toBeGreaterThanOrEqual(0.95);
+    expect(share(all.map(({ invented }) => !invented))).toBeGreaterThanOrEqual(0.98);
+  }, 1_200_000);
+
+  const plain = (rgb: readonly [number, number, number]): Photo => {
+    const rgba = new Uint8ClampedArray(4 * 200 * 300);
+    for (let i = 0; i < 200 * 300; i++) rgba.set([...rgb, 255], 4 * i);
+    return { width: 200, height: 300, rgba };
+  };
+  const MARKS = {
+    floor: [
+      { x: 50, y: 280 },
+      { x: 150, y: 280 },
+    ],
+    surface: [
+      { x: 50, y: 60 },
+      { x: 150, y: 60 },
+    ],
+  } as const;
+
+  it('says that there is no layer to be seen', () => {
+    expect(lookAtGlass(plain([200, 170, 90]), MARKS).layers).toEqual([
+      { kind: 'mixed', from: 0, to: 1, doubt: [0, 0] },
+    ]);
+  });
+
+  it('finds a border drawn by hand to the pixel, and says how far it may be off', () => {
+    const photo = plain([120, 80, 60]);
+    // From the row that is a quarter up, all above is oil: 220 px of liquid, the border 55 px above the floor.
+    for (let y = 0; y < 225; y++)
+      for (let x = 0; x < 200; x++) photo.rgba.set([214, 196, 96], 4 * (y * 200 + x));
+    const { layers } = lookAtGlass(photo, MARKS);
+    expect(layers).toHaveLength(2);
+    expect(layers[1]!.from).toBeCloseTo(0.25, 1);
+    expect(Math.abs(layers[1]!.from - 0.25)).toBeLessThan(0.01);
+    expect(layers[1]!.doubt[0]).toBeGreaterThan(0);
+    expect(layers[1]!.doubt[0]).toBeLessThan(0.03);
+  });
+
+  // CIE: white is 100, 0, 0; sRGB red 53.24, 80.09, 67.20; the grey of 119 is 50.03 (D65, 2°), from memory.
+  it('has colours as an eye has them', () => {
+    const close = (rgb: readonly [number, number, number], lab: readonly [number, number, number]) => {
+      for (const [c, value] of labOf(...rgb).entries()) expect(Math.abs(value - lab[c]!)).toBeLessThan(0.05);
+    };
+    close([255, 255, 255], [100, 0, 0]);
+    close([255, 0, 0], [53.24, 80.09, 67.2]);
+    close([119, 119, 119], [50.03, 0, 0]);
+    close([0, 0, 0], [0, 0, 0]);
+  });
+
+  it('says what is wrong with marks', () => {
+    const photo = { width: 200, height: 300 };
+    expect(marksProblem(photo, MARKS)).toBeNull();
+    expect(marksProblem(photo, { floor: MARKS.surface, surface: MARKS.floor })).toBe('upside-down');
+    expect(
+      marksProblem(photo, {
+        ...MARKS,
+        floor: [
+          { x: -1, y: 280 },
+          { x: 150, y: 280 },
+        ],
+      }),
+    ).toBe('outside');
+    expect(
+      marksProblem(photo, {
+        ...MARKS,
+        surface: [
+          { x: 50, y: 270 },
+          { x: 150, y: 270 },
+        ],
+      }),
+    ).toBe('too-small');
+  });
+});
