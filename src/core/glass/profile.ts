@@ -1,6 +1,6 @@
 /**
  * Lightness and colour along the glass, floor to surface: at each height the median across the inner part of the width,
- * so that a glare, a label's edge or a drop on the glass has no say while it covers less than half. The outer fifth on
+ * freed of what the light does across it, so that a glare, a label's edge or a drop on the glass has no say while it covers less than half. The outer fifth on
  * either side is left out: there the glass darkens and bends. Texture is how far the rest strays from that median.
  */
 import { labOf, midway, type Lab, type Marks, type Photo } from './photo';
@@ -25,22 +25,31 @@ export function profileOf(photo: Photo, { floor, surface }: Marks): Profile {
   );
   // As thick a brush as the rows are apart, so that noise is spread and nothing lies between.
   const reach = Math.max(0, Math.floor(heightPx / ROWS / 2));
-  const colours: Lab[] = [];
-  const texture: number[] = [];
-  for (let row = 0; row < ROWS; row++) {
+  const seen = Array.from({ length: ROWS }, (_, row) => {
     const at = (row + 0.5) / ROWS;
     const [left, right] = [midway(floor[0], surface[0], at), midway(floor[1], surface[1], at)];
-    const seen = Array.from({ length: ACROSS }, (_, i) => {
+    return Array.from({ length: ACROSS }, (_, i) => {
       const { x, y } = midway(left, right, 0.5 + INNER * (i / (ACROSS - 1) - 0.5));
       return brushed(photo, x, y, reach);
     });
-    const light = seen.map(([l]) => l);
-    const middle: Lab = [median(light), median(seen.map(([, a]) => a)), median(seen.map(([, , b]) => b))];
-    colours.push(middle);
-    texture.push(median(light.map((l) => Math.abs(l - middle[0]))));
-  }
+  });
+  const first = seen.map(medianOf);
+  // Light from one side and a stripe of glare run along the whole glass: each place across has a light of its own.
+  const across = Array.from({ length: ACROSS }, (_, i) =>
+    medianOf(seen.map((row, r) => less(row[i]!, first[r]!))),
+  );
+  const even = seen.map((row) => row.map((one, i) => less(one, across[i]!)));
+  const colours = even.map(medianOf);
+  const texture = even.map((row, r) => median(row.map(([l]) => Math.abs(l - colours[r]![0]))));
   return { colours, texture };
 }
+
+const less = (a: Lab, b: Lab): Lab => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+const medianOf = (of: readonly Lab[]): Lab => [
+  median(of.map(([l]) => l)),
+  median(of.map(([, a]) => a)),
+  median(of.map(([, , b]) => b)),
+];
 
 function brushed({ width, height, rgba }: Photo, x: number, y: number, reach: number): Lab {
   let [red, green, blue, count] = [0, 0, 0, 0];

@@ -4,6 +4,8 @@
  *
  *   Σ residual²/σ²  +  7 ln(n) a layer                (two parameters in three channels and a border: Schwarz 1978)
  *
+ * Rows beside a border, and at both ends where the marks may be off, are blur and count for no side; what they would have
+ * cost by chance is added for each border.
  * σ from the second differences of the profile, never below {@link LEAST_SIGMA}: light in a glass is not quite straight.
  * A border stays only where the colour really jumps there, more than the slopes on both sides explain.
  */
@@ -21,8 +23,10 @@ export interface Border {
 
 const LEAST_SIGMA = 0.9;
 export const MOST_LAYERS = 4;
-/** A thinner layer is not told from a blur, share of the height. */
-const LEAST_LAYER = 0.03;
+/** So many rows beside a border are blur: 1.25 % of the height. */
+const BLURRED = 3;
+/** A thinner layer is not told from a blur: 5 % of the height. */
+const LEAST_ROWS = 12;
 /** From here on two colours beside each other are two to an eye. */
 const LEAST_JUMP = 3.2;
 /** Beside a border this much is blur, share of the height; then so much is looked at. */
@@ -71,10 +75,12 @@ export function bordersOf(colours: readonly Lab[]): readonly Border[] {
   const channels = CHANNELS.map((c) => colours.map((colour) => colour[c]));
   const sums = channels.map(sumsOf);
   const sigmas = channels.map(sigmaOf);
-  const least = Math.max(3, Math.round(LEAST_LAYER * rows));
   const cost = (from: number, to: number): number =>
-    CHANNELS.reduce<number>((sum, c) => sum + residual(sums[c]!, from, to) / sigmas[c]! ** 2, 0);
-  const cuts = bestCuts(rows, least, cost);
+    CHANNELS.reduce<number>(
+      (sum, c) => sum + residual(sums[c]!, from + BLURRED, to - BLURRED) / sigmas[c]! ** 2,
+      0,
+    );
+  const cuts = bestCuts(rows, LEAST_ROWS, cost);
   return cuts.map((cut) => borderAt(colours, cut)).filter(({ jump }) => jump >= LEAST_JUMP);
 }
 
@@ -84,7 +90,7 @@ function bestCuts(
   least: number,
   cost: (from: number, to: number) => number,
 ): readonly number[] {
-  const penalty = 7 * Math.log(rows);
+  const penalty = 7 * Math.log(rows) + 2 * BLURRED * CHANNELS.length;
   // best[k][to]: rows 0..to−1 in k + 1 layers.
   let best = Float64Array.from({ length: rows + 1 }, (_, to) => (to >= least ? cost(0, to) : Infinity));
   const from: Int32Array[] = [];
