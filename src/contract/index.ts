@@ -1,4 +1,13 @@
 export type { News } from './news';
+export {
+  newPictureSchema,
+  PICTURE_LIMITS,
+  seenSchema,
+  type NewPicture,
+  type PictureRecord,
+  type PicturesAnswer,
+  type Seen,
+} from './picture';
 export { storable } from './storable';
 export { ANYONE, MOST_ANSWERS, practiceContentSchema, type PracticeContent } from './practice';
 export {

@@ -25,6 +25,8 @@ import { Counter, NO_INSTRUMENTS, type Instruments } from './devices/counter';
 import { deviceRoutes } from './features/devices/routes';
 import { measureRoutes } from './features/measures/routes';
 import { MeasureStore } from './features/measures/store';
+import { pictureRoutes } from './features/pictures/routes';
+import { PictureStore } from './features/pictures/store';
 import { panelRoutes } from './features/panels/routes';
 import { PanelStore } from './features/panels/store';
 import { printRoutes } from './features/print/routes';
@@ -78,7 +80,9 @@ const contentSecurityPolicy = {
   useDefaults: false,
   directives: {
     'default-src': ["'self'"],
-    'img-src': ["'self'", 'data:'],
+    'img-src': ["'self'", 'data:', 'blob:'],
+    // What the camera sees, and a picture before it is sent.
+    'media-src': ["'self'", 'blob:'],
     // Positions of popovers and dragged rows are set as inline styles.
     'style-src': ["'self'", "'unsafe-inline'"],
     'base-uri': ["'self'"],
@@ -140,6 +144,7 @@ export function createApp(deps: AppDependencies): Express {
   api.use(timerRoutes(new TimerStore(deps.db, deps.now), hub));
   api.use(measureRoutes(measures, hub));
   api.use(panelRoutes(new PanelStore(deps.db, deps.now), hub));
+  api.use(pictureRoutes(new PictureStore(deps.db, deps.now), hub));
   api.use(deviceRoutes(counter));
   api.use(serviceRoutes(new ServiceStore(deps.db, deps.now), shared, hub));
   api.use(printRoutes({ kitchen, formulas, batches }, shelf, atWork, deps.now));

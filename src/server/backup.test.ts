@@ -244,6 +244,7 @@ describe('what is refused', () => {
       dressings: { content: { ml: -1 } },
       plans: { content: { fromMin: 'noon' } },
       formula_dishes: { content: { dishes: [{ name: '' }] } },
+      pictures: { jpeg: '<svg>' },
       practice: { content: { answers: [{ id: '' }] } },
       timers: { seconds: -5 },
       applied_changes: { formula_id: '../x' },

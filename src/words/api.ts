@@ -75,6 +75,11 @@ const OPERATIONS: Readonly<Record<string, string>> = {
   'put /ingredients/{id}': 'Adds an ingredient or changes one.',
   'get /measures': 'Cooks’ own measures, oldest first.',
   'post /measures': 'Adds a measure; weighed anew it is a new one.',
+  'get /trials/{id}/pictures': 'Pictures of a jar, oldest first, and how much room is left for more.',
+  'post /trials/{id}/pictures':
+    'Keeps a picture of a jar with what was measured in it; what is not picture is left out of it.',
+  'get /pictures/{id}': 'One picture.',
+  'delete /pictures/{id}': 'Takes a picture away for good.',
   'get /panels': 'Side-by-side tastings, newest first.',
   'post /panels': 'Begins one.',
   'post /panels/{id}/answers': 'What a taster says, by the code on the cup.',

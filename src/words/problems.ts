@@ -25,6 +25,7 @@ const PROBLEMS: Readonly<Record<string, string>> = {
   'must have a cell for every column': 'must have a cell for every column',
   'must end at the brim': 'must end at the brim',
   'must be three digits': 'must be three digits',
+  'must be base64': 'must be base64',
   'must be letters, digits, _ or -': 'must be letters, digits, _ or -',
   'must be another dressing than the first': 'must be another dressing than the first',
   'must be after the mixing': 'must be after the mixing',

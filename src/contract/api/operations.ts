@@ -66,6 +66,7 @@ import {
 import { shelfQuerySchema } from '../shelf';
 import { newMeasureSchema } from '../measure';
 import { newAnswerSchema, newPanelSchema } from '../panel';
+import { newPictureSchema, pictureRecordSchema, picturesAnswerSchema } from '../picture';
 import {
   jarLabelQuerySchema,
   labelQuerySchema,
@@ -115,6 +116,7 @@ export interface Operation {
 }
 
 const PDF = 'application/pdf';
+const JPEG = 'image/jpeg';
 const STREAM = 'text/event-stream';
 const GZIP = 'application/gzip';
 
@@ -172,6 +174,12 @@ export const OPERATIONS: readonly Operation[] = [
     get('/trials', z.array(trialRecordSchema)),
     add('/trials', newTrialSchema, trialRecordSchema, { refuses: ['not-found', 'exists'] }),
     add('/trials/{id}/events', newEventSchema, trialRecordSchema, { refuses: ['not-found', 'exists'] }),
+    get('/trials/{id}/pictures', picturesAnswerSchema),
+    add('/trials/{id}/pictures', newPictureSchema, pictureRecordSchema, {
+      refuses: ['not-found', 'exists', 'too-large'],
+    }),
+    get('/pictures/{id}', null, { answerType: JPEG, ...missing }),
+    { method: 'delete', path: '/pictures/{id}', answer: okSchema, status: [200] },
     get('/formulas/{id}/standings', standingsSchema),
     get('/log/news', kitchenNewsSchema),
     get('/log/said', z.array(styleSaidSchema)),

@@ -30,6 +30,7 @@ export const TABLES = [
   'styles',
   'trials',
   'trial_events',
+  'pictures',
   'measures',
   'panels',
   'panel_answers',

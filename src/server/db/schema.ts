@@ -291,3 +291,4 @@ export const timers = pgTable('timers', {
 });
 
 export { appliedShared, formulaDishes, practice, sharedRevisions } from './schemaShared';
+export { pictures } from './schemaPictures';
