@@ -80,6 +80,10 @@ export const makeRouter = () =>
           lazy: async () => ({ Component: (await import('./features/versions/VersionsPage')).VersionsPage }),
         },
         {
+          path: 'formulas/:id/look',
+          lazy: async () => ({ Component: (await import('./features/glass/GlassPage')).GlassPage }),
+        },
+        {
           path: 'formulas/:id/log',
           lazy: async () => ({ Component: (await import('./features/log/LogPage')).LogPage }),
         },

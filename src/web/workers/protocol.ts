@@ -2,6 +2,7 @@
 import type { BatchAnswer, BatchRequest } from '#core/batch';
 import type { Hold, HoldRequest } from '#core/emulsion';
 import type { Ingredient, IngredientId } from '#core/ingredient';
+import type { InTheGlass, Marks, Photo } from '#core/glass';
 import type { JarToMake, LikedJar, Liking } from '#core/liking';
 import type { LabelOutcome, Printed, PrintedPer } from '#core/label';
 import type { Fault, WrongRound } from '#core/practise';
@@ -61,6 +62,8 @@ export interface Questions {
   readonly practise: PractiseQuestion;
   /** A bought bottle's label, worked backwards. */
   readonly label: LabelQuestion;
+  /** The layers of a jar in a picture. */
+  readonly glass: { readonly photo: Photo; readonly marks: Marks };
   /** What prices and what must go change in these batches. */
   readonly season: SeasonQuestion;
   /** What jars that were tasted say of who tasted them. */
@@ -77,6 +80,7 @@ export interface Answers {
   readonly label: LabelOutcome;
   /** With the jars to make next, in their order. */
   readonly liking: { readonly liking: Liking; readonly next: readonly JarToMake[] };
+  readonly glass: InTheGlass;
   /** Of each batch. */
   readonly season: readonly (readonly SeasonWay[])[];
   readonly round: Rounding;

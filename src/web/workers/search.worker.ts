@@ -11,6 +11,7 @@ import {
 import type { Ingredient } from '#core/ingredient';
 import { planBatch, type BatchAnswer } from '#core/batch';
 import { stepHold, type HoldRequest } from '#core/emulsion';
+import { lookAtGlass } from '#core/glass';
 import { jarsToMake, learnLiking } from '#core/liking';
 import { readLabel, stepLabel } from '#core/label';
 import { wrongRound } from '#core/practise';
@@ -42,6 +43,10 @@ function workFor(kind: Kind, question: Questions[Kind]): Work<Answers[Kind]> {
     }
     case 'liking':
       return likingWork(question as Questions['liking']);
+    case 'glass': {
+      const { photo, marks } = question as Questions['glass'];
+      return once(() => lookAtGlass(photo, marks));
+    }
     case 'season':
       return seasonWork(question as Questions['season']);
     case 'practise': {

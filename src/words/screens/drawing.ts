@@ -11,6 +11,7 @@ export const drawingWords = spoken('drawing', {
   titleFromShowToShow2: (title: string, show: string, show2: string) => `${title} from ${show} to ${show2}`,
   notRead: 'not read',
   atkinsonHyperlegibleNextSystemUi: "'Atkinson Hyperlegible Next', system-ui, sans-serif",
+  measuredOf: (label: string) => `Measured: ${label}`,
   wateryLayer: 'watery layer',
   oilOnTop: 'oil on top',
   noLayerWithin14Days: 'no layer within 14 days',

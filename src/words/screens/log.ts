@@ -28,6 +28,7 @@ export const logWords = {
   rightAsMadeRightOf: (right: number, made: number) => `, right as made ${right} of ${made}`,
   branchedFromVParent: (parent: number) => `, branched from v${parent}`,
   lookAtIt: 'Look at it',
+  withAPicture: 'With a picture: the layers are measured',
   lookAtJarPlace: (place: number) => `Look at jar ${place}`,
   theModelHold: (hold: string) => `The model: ${hold}`,
   minutesSinceTheShake: 'Minutes since the shake',

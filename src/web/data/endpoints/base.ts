@@ -20,6 +20,7 @@ export const ALL_TAGS = [
   'Timers',
   'Measures',
   'Panels',
+  'Pictures',
   'Batches',
   'Dressings',
   'PlanWeeks',

@@ -1,5 +1,5 @@
 /** Jars and what happened to them, measures and blind tastings. */
-import type { By, JarsAnswer, JarTimes, KitchenNews, MeasureRecord, NewAnswer, NewEvent, NewMeasure, NewPanel, PanelRecord, KitchenRecords, RecordsReport, Standings, StyleSaid, TrialRecord } from '#contract';
+import type { By, JarsAnswer, JarTimes, KitchenNews, MeasureRecord, NewAnswer, NewEvent, NewMeasure, NewPanel, NewPicture, PanelRecord, PictureRecord, PicturesAnswer, KitchenRecords, RecordsReport, Standings, StyleSaid, TrialRecord } from '#contract';
 import type { FormulaId } from '#core/formula';
 import type { HoldLesson } from '#core/trial';
 import type { BegunJar } from '../../sync/outboxSlice';
@@ -61,6 +61,18 @@ export const jarsApi = formulasApi.injectEndpoints({
     addMeasure: build.mutation<MeasureRecord, NewMeasure>({
       query: (body) => ({ url: 'measures', method: 'POST', body }),
       invalidatesTags: ['Measures'],
+    }),
+    pictures: build.query<PicturesAnswer, string>({
+      query: (trialId) => `trials/${trialId}/pictures`,
+      providesTags: ['Pictures'],
+    }),
+    keepPicture: build.mutation<PictureRecord, NewPicture & { readonly trialId: string }>({
+      query: ({ trialId, ...body }) => ({ url: `trials/${trialId}/pictures`, method: 'POST', body }),
+      invalidatesTags: ['Pictures'],
+    }),
+    removePicture: build.mutation<unknown, string>({
+      query: (id) => ({ url: `pictures/${id}`, method: 'DELETE', body: {} }),
+      invalidatesTags: ['Pictures'],
     }),
     panels: build.query<PanelRecord[], void>({ query: () => 'panels', providesTags: ['Panels'] }),
     beginPanel: build.mutation<PanelRecord, NewPanel>({

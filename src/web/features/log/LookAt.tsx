@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import type { Hold } from '#core/emulsion';
 import { sayHold } from '#words/hold';
 import { makingHold } from '#kitchen/holds';
@@ -52,6 +53,9 @@ export function LookAt({ working, jar, place }: { working: WorkingFormula; jar: 
       className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4"
     >
       <h2 className="font-name text-lg font-bold">{logWords.lookAtJarPlace(place)}</h2>
+      <Link to={`/formulas/${working.id}/look`} className="flex min-h-11 items-center text-leaf underline">
+        {logWords.withAPicture}
+      </Link>
       {hold && <p className="text-sm text-quiet">{logWords.theModelHold(sayHold(hold))}</p>}
       <Field
         label={logWords.minutesSinceTheShake}

@@ -10,6 +10,7 @@ Chart.register(Legend, LinearScale, LineElement, LogarithmicScale, PointElement,
 Chart.defaults.font.family = drawingWords.atkinsonHyperlegibleNextSystemUi;
 Chart.defaults.animation = false;
 
+const NONE: readonly MeasuredLayers[] = [];
 const [FIRST_S, LAST_S, POINTS] = [30, 14 * 86_400, 80];
 const TICKS: readonly (readonly [number, string])[] = [
   [60, '1 min'],
@@ -20,12 +21,19 @@ const TICKS: readonly (readonly [number, string])[] = [
   [604_800, '7 days'],
 ];
 
+/** Layers as they were measured in a glass, shares of its height. */
+export interface MeasuredLayers {
+  readonly seconds: number;
+  readonly watery: number;
+  readonly oil: number;
+}
 interface HoldChartProps {
+  readonly measured?: readonly MeasuredLayers[];
   readonly holds: readonly (Hold | null)[];
   readonly names: readonly string[];
 }
 
-export function HoldChart({ holds, names }: HoldChartProps) {
+export function HoldChart({ holds, names, measured = NONE }: HoldChartProps) {
   const { water, oil } = useChartColours();
   const times = Array.from({ length: POINTS }, (_, i) => FIRST_S * (LAST_S / FIRST_S) ** (i / (POINTS - 1)));
   const datasets = holds.flatMap((hold, which) => {
@@ -48,6 +56,19 @@ export function HoldChart({ holds, names }: HoldChartProps) {
       line(drawingWords.oilOnTop, oil, inverted ? 'serum' : 'free'),
     ];
   });
+  const point = (label: string, color: string, of: 'watery' | 'oil') => ({
+    label: drawingWords.measuredOf(label),
+    borderColor: color,
+    borderWidth: 2,
+    borderDash: [],
+    pointRadius: 6,
+    showLine: false,
+    data: measured.map((one) => ({ x: one.seconds, y: 100 * one[of] })),
+  });
+  const points =
+    measured.length > 0
+      ? [point(drawingWords.wateryLayer, water, 'watery'), point(drawingWords.oilOnTop, oil, 'oil')]
+      : [];
   const says = holds
     .map(
       (hold, i) =>
@@ -59,7 +80,7 @@ export function HoldChart({ holds, names }: HoldChartProps) {
       <Line
         role="img"
         aria-label={drawingWords.layersAgainstTimeSays(says)}
-        data={{ datasets }}
+        data={{ datasets: [...datasets, ...points] }}
         options={{
           maintainAspectRatio: false,
           parsing: false,

@@ -1,0 +1,90 @@
+import { expectAccessible } from './axe';
+import { expect, test } from './kitchen';
+import type { Page } from '@playwright/test';
+
+test.use({ kitchenFor: 'glass' });
+
+/** A jar drawn in the page itself: two layers, the border so far up; as a file that a camera might give. */
+async function jarFile(page: Page, border: number, type = 'image/jpeg'): Promise<Buffer> {
+  const base64 = await page.evaluate(
+    async ({ share, mime }) => {
+      const canvas = document.createElement('canvas');
+      canvas.width = 600;
+      canvas.height = 800;
+      const pen = canvas.getContext('2d')!;
+      pen.fillStyle = '#b8bcc0';
+      pen.fillRect(0, 0, 600, 800);
+      // As the corners stand at first: floor at 85 %, surface at 30 %, a fifth of the width to either side.
+      const [floor, surface] = [680, 240];
+      pen.fillStyle = '#e8e0b8';
+      pen.fillRect(180, surface, 240, floor - surface);
+      pen.fillStyle = '#7c5436';
+      pen.fillRect(180, floor - share * (floor - surface), 240, share * (floor - surface));
+      const blob = await new Promise<Blob>((resolve) => {
+        canvas.toBlob((made) => {
+          resolve(made!);
+        }, mime);
+      });
+      const bytes = new Uint8Array(await blob.arrayBuffer());
+      return btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''));
+    },
+    { share: border, mime: type },
+  );
+  return Buffer.from(base64, 'base64');
+}
+
+test('a picture of a jar is measured, mended by hand, kept, and shown beside the prediction @always', async ({
+  page,
+}) => {
+  await page.goto('/formulas/walnut-cider/log');
+  await page.getByRole('link', { name: /With a picture/ }).click();
+  await expect(page.getByText('never leave your kitchen’s own server')).toBeVisible();
+  const files = page.getByLabel('Take or choose pictures');
+  // What is no picture is refused with a word, and nothing else is lost.
+  await files.setInputFiles({
+    name: 'notes.heic',
+    mimeType: 'image/heic',
+    buffer: Buffer.from('no picture'),
+  });
+  await expect(page.getByText('notes.heic cannot be opened by this browser')).toBeVisible();
+  await files.setInputFiles([
+    { name: 'a.jpg', mimeType: 'image/jpeg', buffer: await jarFile(page, 0.25) },
+    { name: 'b.png', mimeType: 'image/png', buffer: await jarFile(page, 0.5, 'image/png') },
+  ]);
+  await expect(page.getByText('Picture 1 of 2')).toBeVisible();
+  const seen = page.getByTestId('seen-layers').first();
+  await expect(seen).toContainText(/Watery 2[456] %/);
+  await expect(seen).toContainText(/Creamed 7[456] %/);
+  await expectAccessible(page);
+  // A border moved with the keys stays where it was put, and can be given back.
+  await page.getByRole('button', { name: 'Border 1' }).focus();
+  for (let i = 0; i < 6; i++) await page.keyboard.press('Shift+ArrowUp');
+  await expect(page.getByText('A border was moved by hand')).toBeVisible();
+  await expect(seen).toContainText(/Watery 3\d %/);
+  await page.getByRole('button', { name: 'As it was found' }).click();
+  await expect(seen).toContainText(/Watery 2[456] %/);
+  // A corner drawn above the surface is said.
+  await page.getByRole('button', { name: 'Surface, left' }).focus();
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.press('Shift+ArrowUp');
+  await page.getByLabel('Minutes since the shake').fill('-3');
+  await expect(page.getByText('Minutes above nothing')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep this look' })).toBeDisabled();
+  await page.getByLabel('Minutes since the shake').fill('90');
+  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await expect(page.getByText('Picture 2 of 2')).toBeVisible();
+  await expect(page.getByTestId('kept-pictures').getByRole('img')).toHaveCount(1);
+  await expect(page.getByTestId('kept-pictures')).toContainText('1½ h after the shake');
+  await page.getByRole('button', { name: 'Leave it out' }).click();
+  await expect(page.getByRole('img', { name: /Measured|Layers against time/ })).toBeVisible();
+  // The look teaches as one by eye does: it stands in the log.
+  await page.goto('/formulas/walnut-cider/log');
+  await expect(page.getByText(/split/i).first()).toBeVisible();
+  // Taken away, it is asked once and gone.
+  await page.goto('/formulas/walnut-cider/look');
+  await page.getByRole('button', { name: /^Take away the picture/ }).click();
+  await page.getByRole('button', { name: 'Take it away for good' }).click();
+  await expect(page.getByText('None kept of this jar yet.')).toBeVisible();
+  await page.setViewportSize({ width: 390, height: 800 });
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});

@@ -1,0 +1,122 @@
+import { lazy, Suspense, useMemo, useState } from 'react';
+import type { PictureRecord, Settings } from '#contract';
+import type { Hold, HoldRequest } from '#core/emulsion';
+import { sayDuration } from '#words/hold';
+import { formatMoment } from '#words/numbers';
+import { glassWords } from '#words/screens/glass';
+import { sayError, useRemovePictureMutation } from '../../data/kitchenApi';
+import { Alert } from '../../ui/Alert';
+import { Button } from '../../ui/Button';
+import { useDrawnHolds } from '../../workers/useHolds';
+import { SeenLayers } from './MeasureOne';
+import { measuredOf } from './seenIn';
+
+const HoldChart = lazy(async () => ({ default: (await import('../../parts/chart/HoldChart')).HoldChart }));
+
+interface KeptPicturesProps {
+  readonly pictures: readonly PictureRecord[];
+  readonly liquidMm: number;
+  readonly settings: Settings;
+}
+
+/** The looks with a picture of a jar, oldest first. */
+export function KeptPictures({ pictures, liquidMm, settings }: KeptPicturesProps) {
+  const [remove, removing] = useRemovePictureMutation();
+  const [asked, setAsked] = useState<string | null>(null);
+  return (
+    <section aria-label={glassWords.kept} className="card grid grid-cols-[minmax(0,1fr)] gap-2 p-4">
+      <h2 className="font-name text-lg font-bold">{glassWords.kept}</h2>
+      {pictures.length === 0 && <p className="text-quiet">{glassWords.noneKept}</p>}
+      <ol
+        className="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-[repeat(auto-fill,minmax(14rem,1fr))]"
+        data-testid="kept-pictures"
+      >
+        {pictures.map(({ id, takenAt, seconds, seen }) => {
+          const time = formatMoment(takenAt);
+          return (
+            <li key={id} className="grid content-start gap-1 rounded-lg border border-rule bg-paper p-2">
+              <img
+                src={`/api/pictures/${id}`}
+                alt={time}
+                loading="lazy"
+                className="h-40 w-full rounded object-contain"
+              />
+              <p className="font-semibold">
+                {seconds === null ? glassWords.timeNotKnown : glassWords.after(sayDuration(seconds))}
+              </p>
+              <SeenLayers layers={seen.layers} liquidMm={liquidMm} settings={settings} />
+              {asked === id ? (
+                <p className="flex flex-wrap gap-2">
+                  <Button
+                    onClick={() => {
+                      void remove(id);
+                      setAsked(null);
+                    }}
+                  >
+                    {glassWords.reallyRemove}
+                  </Button>
+                  <Button
+                    autoFocus
+                    onClick={() => {
+                      setAsked(null);
+                    }}
+                  >
+                    {glassWords.keepIt}
+                  </Button>
+                </p>
+              ) : (
+                <Button
+                  disabled={removing.isLoading}
+                  onClick={() => {
+                    setAsked(id);
+                  }}
+                >
+                  {glassWords.remove(time)}
+                </Button>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+      {removing.error !== undefined && <Alert>{glassWords.notRemoved(sayError(removing.error))}</Alert>}
+    </section>
+  );
+}
+
+/** What was measured over what was predicted. */
+export function Course({
+  pictures,
+  request,
+}: {
+  readonly pictures: readonly PictureRecord[];
+  readonly request: HoldRequest | null;
+}) {
+  const requests = useMemo(() => [request], [request]);
+  const { holds, failed } = useDrawnHolds(requests);
+  const measured = useMemo(() => measuredOf(pictures), [pictures]);
+  const hold: Hold | null = holds[0] ?? null;
+  if (measured.length === 0) return null;
+  return (
+    <section aria-label={glassWords.course} className="card grid grid-cols-[minmax(0,1fr)] gap-2 p-4">
+      <h2 className="font-name text-lg font-bold">{glassWords.course}</h2>
+      {failed !== null && <Alert>{failed}</Alert>}
+      {isFarOutside(hold, pictures) && <p className="font-semibold">{glassWords.farOutside}</p>}
+      {hold && (
+        <Suspense fallback={<div className="h-64" />}>
+          <HoldChart holds={[hold]} names={[glassWords.theModel]} measured={measured} />
+        </Suspense>
+      )}
+    </section>
+  );
+}
+
+/** Twice beyond the band of four in five: apart so early, or together so late. */
+function isFarOutside(hold: Hold | null, pictures: readonly PictureRecord[]): boolean {
+  if (hold?.medianS == null) return false;
+  const { medianS, bandFactor } = hold;
+  return pictures.some(({ seconds, seen: { layers } }) => {
+    if (seconds === null) return false;
+    const isApart = layers.length > 1;
+    return isApart ? seconds < medianS / bandFactor ** 2 : seconds > medianS * bandFactor ** 2;
+  });
+}
