@@ -80,6 +80,7 @@ test('a picture of a jar is measured, mended by hand, kept, and shown beside the
   // The look teaches as one by eye does: it stands in the log.
   await page.goto('/formulas/walnut-cider/log');
   await expect(page.getByText(/split/i).first()).toBeVisible();
+  await expect(page.getByTestId('jar-pictures').locator('img').first()).toBeVisible();
   // Taken away, it is asked once and gone.
   await page.goto('/formulas/walnut-cider/look');
   await page.getByRole('button', { name: /^Take away the picture/ }).click();

@@ -71,18 +71,27 @@ const VIEWS = [
   },
   { name: 'ingredient', path: '/pantry/walnuts', size: WIDE },
   {
-    name: 'thickness',
-    path: '/formulas/house-mayonnaise/compose',
+    name: 'look',
+    path: '/formulas/walnut-cider/look',
     size: WIDE,
     before: async (page) => {
-      await page.getByRole('img', { name: /From a spoon/ }).waitFor();
-      const add = page.getByRole('combobox', { name: /Add/ }).or(page.getByPlaceholder(/^Add/)).first();
-      await add.fill('150 ml sunflower oil');
-      await add.press('Enter');
-      await page
-        .getByTestId('hold')
-        .getByText(/of its oil is too much|more oil/)
-        .waitFor();
+      await lookAt(page, 0.05, 40, true);
+      await lookAt(page, 0.1, 150, true);
+      await lookAt(page, 0.16, 360, false);
+      await page.getByRole('button', { name: 'Surface, left' }).scrollIntoViewIfNeeded();
+      await page.evaluate(() => window.scrollTo(0, 0));
+    },
+  },
+  {
+    name: 'course',
+    path: '/formulas/walnut-cider/look',
+    size: WIDE,
+    before: async (page) => {
+      await page.getByTestId('kept-pictures').getByRole('img').nth(1).waitFor();
+      await page.getByRole('img', { name: /Layers against time/ }).waitFor();
+      await page.getByRole('heading', { name: 'The course against the prediction' }).evaluate((it) => {
+        it.scrollIntoView({ block: 'start' });
+      });
     },
   },
   {
@@ -214,19 +223,50 @@ const VIEWS = [
     },
   },
   { name: 'versions', path: '/formulas/walnut-cider/versions?from=3', size: WIDE },
-  {
-    name: 'stages',
-    path: '/formulas/herb-white-bean/compose',
-    size: WIDE,
-    before: async (page) => {
-      await page
-        .getByTestId('stair')
-        .getByRole('button', { name: /white beans/ })
-        .click();
-      await page.getByTestId('stair').getByText('As it is where you stop').waitFor();
-    },
-  },
 ];
+
+/** A jar drawn in the page, taken in as a picture of so many minutes after the shake. */
+async function lookAt(page, share, minutes, keep) {
+  const base64 = await page.evaluate(async (border) => {
+    const canvas = document.createElement('canvas');
+    canvas.width = 900;
+    canvas.height = 1200;
+    const pen = canvas.getContext('2d');
+    const across = (colours) => {
+      const light = pen.createLinearGradient(270, 0, 630, 0);
+      colours.forEach((colour, i) => light.addColorStop(i / (colours.length - 1), colour));
+      return light;
+    };
+    pen.fillStyle = '#c9ccca';
+    pen.fillRect(0, 0, 900, 1200);
+    const [floor, surface] = [1020, 360];
+    const edge = floor - border * (floor - surface);
+    pen.fillStyle = across(['#a89a6c', '#e4d8a6', '#b8a874']);
+    pen.fillRect(270, surface, 360, floor - surface);
+    pen.fillStyle = across(['#6c5428', '#9c7a40', '#745a2c']);
+    pen.fillRect(270, edge, 360, floor - edge);
+    pen.fillStyle = 'rgba(255, 255, 255, 0.5)';
+    pen.fillRect(320, 250, 20, 770);
+    pen.strokeStyle = '#8a8e8c';
+    pen.lineWidth = 8;
+    pen.strokeRect(266, 240, 368, 784);
+    const blob = await new Promise((resolve) => canvas.toBlob(resolve, 'image/jpeg'));
+    const bytes = new Uint8Array(await blob.arrayBuffer());
+    return btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''));
+  }, share);
+  await page
+    .getByLabel('Take or choose pictures')
+    .setInputFiles([{ name: 'jar.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(base64, 'base64') }]);
+  await page
+    .getByTestId('seen-layers')
+    .first()
+    .getByText(/Watery/)
+    .waitFor();
+  await page.getByLabel('Minutes since the shake').fill(String(minutes));
+  if (!keep) return;
+  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await page.getByText(/^Picture \d/).waitFor({ state: 'detached' });
+}
 
 /** Puts grams onto the simulated scale once it shows nothing. */
 async function weigh(page, grams) {

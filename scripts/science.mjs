@@ -38,6 +38,7 @@ const CHAPTERS = [
   ['From a label', all('label')],
   ['From a liking', all('liking')],
   ['Season and price', all('season')],
+  ['A jar looked at', all('glass')],
 ];
 
 function opening(file) {

@@ -209,6 +209,12 @@ export const trialEventSchema: z.ZodType<TrialEvent> = z.discriminatedUnion('kin
       })
       .nullable(),
     note: words,
+    firstLayerS: z
+      .number()
+      .finite()
+      .gt(0)
+      .max(365 * 86_400)
+      .optional(),
   }),
   z.strictObject({ kind: z.literal('split') }),
 ]) as unknown as z.ZodType<TrialEvent>;

@@ -135,6 +135,7 @@ export const holdLessonSchema: z.ZodType<HoldLesson> = z.strictObject({
   }),
   fineS: positive.nullable(),
   goneS: positive.nullable(),
+  measuredS: positive.nullable().optional(),
 });
 
 export const batchRecordSchema: z.ZodType<BatchRecord> = z.strictObject({

@@ -102,6 +102,8 @@ export type TrialEvent =
       /** Null: nothing was predicted. */
       readonly predicted: Predicted | null;
       readonly note: string;
+      /** By heights that were measured: when the first layer would have shown, s after mixing; left out: by eye. */
+      readonly firstLayerS?: number | undefined;
     }
   /** The emulsion broke. */
   | { readonly kind: 'split' };

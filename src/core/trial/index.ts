@@ -97,3 +97,4 @@ export {
 export { diaryOf, type DiaryEntry } from './diary';
 export { standingComplaints } from './standingComplaints';
 export { whatItComesTo, type ComesTo } from './comesTo';
+export { firstLayerFrom } from './measuredLook';

@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { Hold } from '#core/emulsion';
 import type { FormulaId } from '#core/formula';
 import { REFERENCE_CATALOGUE } from '#core/ingredient';
 import {
   bottleChanges,
+  firstLayerFrom,
   drifts,
   keepsFailing,
   learnHold,
@@ -50,6 +52,47 @@ describe('looks against the band that was said', () => {
     ];
     expect(looksInside(all)).toEqual({ looks: 5, inside: 3 });
     expect(looksInside([])).toEqual({ looks: 0, inside: 0 });
+  });
+});
+
+describe('a measured layer', () => {
+  // By hand: watery from 0 to half the height in 10,000 s. A quarter is due at 5,000 s; seen at 2,500 s all goes twice as
+  // fast: the first layer not at 2,000 s but at 1,000 s.
+  const frame = (timeS: number, serumLayerM: number) => ({
+    timeS,
+    serumLayerM,
+    creamLayerM: 0,
+    freeLayerM: 0,
+  });
+  const course = {
+    medianS: 2000,
+    heightM: 0.1,
+    frames: [frame(0, 0), frame(10_000, 0.05)],
+    state: { outsidePhase: 'water' },
+  } as unknown as Hold;
+
+  it('says when the first layer showed, on the course that was predicted', () => {
+    // The times tried lie two hundredths apart.
+    expect(firstLayerFrom(course, { watery: 0.25, oil: 0 }, 2500)! / 1000).toBeCloseTo(1, 1);
+    expect(firstLayerFrom(course, { watery: 0.01, oil: 0 }, 2500)).toBeNull();
+    expect(firstLayerFrom(course, { watery: 0.7, oil: 0 }, 2500)).toBeNull();
+    expect(firstLayerFrom({ ...course, frames: [] }, { watery: 0.25, oil: 0 }, 2500)).toBeNull();
+  });
+
+  it('goes before what the eye said, several as one, and moves the hold as a look between would', () => {
+    const by = (minutes: number, firstMin: number): TrialEvent => ({
+      ...(looked('split', minutes) as Extract<TrialEvent, { kind: 'looked' }>),
+      firstLayerS: firstMin * MIN,
+    });
+    const one = lessonOf(HOUSE, logOf([looked('fine', 10), by(120, 50), by(240, 200)]))!;
+    // √(50 · 200) = 100 min.
+    expect(one.measuredS! / MIN).toBeCloseTo(100, 9);
+    const model = { medianS: 150 * MIN, bandFactor: 2.5 };
+    const learnt = learnHold(model, about, [one]);
+    const eye = learnHold(model, about, [lesson(HOUSE, null, 100)]);
+    expect(learnt.medianS).toBeCloseTo(eye.medianS, 6);
+    expect(learnt.medianS).toBeLessThan(150 * MIN);
+    expect(learnt.bandFactor).toBeLessThan(2.5);
   });
 });
 

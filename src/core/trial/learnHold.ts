@@ -24,6 +24,8 @@ export interface HoldLesson {
   readonly fineS: number | null;
   /** First seen apart, s after mixing; null: not yet. */
   readonly goneS: number | null;
+  /** By heights that were measured: when its first layer showed, s after mixing; null or left out: only looked at. */
+  readonly measuredS?: number | null | undefined;
 }
 
 /** The lesson of one jar; null where nobody looked, or nothing was predicted. */
@@ -31,17 +33,24 @@ export function lessonOf(formulaId: FormulaId, log: readonly LoggedEvent[]): Hol
   let [fineS, goneS]: [number | null, number | null] = [null, null];
   let predicted: Predicted | null = null;
   let at = '';
+  const measured: number[] = [];
   for (const { event, at: when } of standingEvents(log)) {
     if (event.kind !== 'looked' || event.seconds <= 0) continue;
     at = when;
     predicted ??= event.predicted;
+    if (event.firstLayerS !== undefined) measured.push(event.firstLayerS);
     if (event.saw === 'fine') fineS = Math.max(fineS ?? 0, event.seconds);
     else goneS = Math.min(goneS ?? Infinity, event.seconds);
   }
   if (!predicted) return null;
   // Seen fine after it was seen apart: it was shaken again meanwhile; what came apart first counts.
   if (fineS !== null && goneS !== null && fineS >= goneS) fineS = null;
-  return { formulaId, at, predicted, fineS, goneS };
+  // Several heights of one jar are one lesson: their geometric mean.
+  const measuredS =
+    measured.length === 0
+      ? null
+      : Math.exp(measured.reduce((sum, s) => sum + Math.log(s), 0) / measured.length);
+  return { formulaId, at, predicted, fineS, goneS, ...(measuredS === null ? {} : { measuredS }) };
 }
 
 export interface LearntHold {
@@ -55,8 +64,8 @@ export interface LearntHold {
 }
 
 /** When it came apart, as near as the looks say, s; null where it was only ever seen fine. */
-const seenS = ({ fineS, goneS }: HoldLesson): number | null =>
-  goneS === null ? null : fineS === null ? goneS : Math.sqrt(fineS * goneS);
+const seenS = ({ fineS, goneS, measuredS }: HoldLesson): number | null =>
+  measuredS != null ? measuredS : goneS === null ? null : fineS === null ? goneS : Math.sqrt(fineS * goneS);
 
 /** @param model what the model alone says: median > 0, s, and its band factor > 1 */
 export function learnHold(
@@ -73,8 +82,9 @@ export function learnHold(
     belief = shifted(belief, residual, alike ? SHARED.sameToolAndBinder : SHARED.otherwise);
   }
   const own = lessons.filter((lesson) => lesson.formulaId === about.formulaId);
-  for (const { fineS, goneS } of own) {
-    if (fineS !== null && goneS !== null) belief = observedBetween(belief, fineS, goneS);
+  for (const { fineS, goneS, measuredS } of own) {
+    if (measuredS != null) belief = observed(belief, measuredS);
+    else if (fineS !== null && goneS !== null) belief = observedBetween(belief, fineS, goneS);
     else if (goneS !== null) belief = observed(belief, goneS);
     else if (fineS !== null) belief = stillFine(belief, fineS);
   }

@@ -15,6 +15,7 @@ export const logWords = {
   nobodyHasLookedAtA: 'Nobody has looked at a jar of this yet.',
   predictedMedians: (medianS: string) => `Predicted ${medianS};`,
   stillFineAtFines: (fineS: string) => `still fine at ${fineS}`,
+  measuredAt: (time: string) => `by its heights the first layer at ${time}`,
   apartAtGones: (goneS: string) => `apart at ${goneS}`,
   theModelAloneSpeaksNow: 'The model alone speaks now.',
   looksMovePredictedHolds: 'Looks move predicted holds',

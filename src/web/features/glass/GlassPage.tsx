@@ -14,11 +14,12 @@ import { portionsNow } from '../../data/trials';
 import { WithJars } from '../../parts/FormulaPage';
 import { StageHead } from '../../parts/StageHead';
 import type { WorkingFormula } from '../../sync/working';
-import { useHolds } from '../../workers/useHolds';
+import { useDrawnHolds } from '../../workers/useHolds';
 import { decodePicture, type Decoded } from './decode';
 import { Course, KeptPictures } from './KeptPictures';
 import { MeasureOne } from './MeasureOne';
-import { usualMarks } from './seenIn';
+import { WatchJar } from './WatchJar';
+import { belowIn, usualMarks } from './seenIn';
 
 /** The newest jar of a formula, looked at with pictures. */
 export function GlassPage() {
@@ -64,7 +65,10 @@ function Looking({ working, jar }: { readonly working: WorkingFormula; readonly 
     () => [makingHold(portions, { tool, seconds, vessel, roomC })],
     [portions, tool, seconds, vessel, roomC],
   );
-  const [hold = null] = useHolds(asked);
+  const { holds, failed } = useDrawnHolds(asked);
+  const [hold = null] = holds;
+  const liquidMm = (asked[0]?.heightM ?? 0) * 1000;
+  const below = useMemo(() => belowIn(vessel.outline, liquidMm), [vessel, liquidMm]);
   const take = async (files: readonly File[]): Promise<void> => {
     setReading(true);
     const troubles = files.length > MOST_AT_ONCE ? [glassWords.tooMany(MOST_AT_ONCE)] : [];
@@ -134,7 +138,9 @@ function Looking({ working, jar }: { readonly working: WorkingFormula; readonly 
               formulaId={working.id}
               startMarks={start}
               sinceMin={minutesSinceShake(jar.events, now.takenAt)}
-              liquidMm={(asked[0]?.heightM ?? 0) * 1000}
+              liquidMm={liquidMm}
+              below={below}
+              hold={hold}
               predicted={predictedBy(hold, jar)}
               settings={settings}
               onDone={(used) => {
@@ -147,12 +153,16 @@ function Looking({ working, jar }: { readonly working: WorkingFormula; readonly 
           </>
         )}
       </section>
-      <Course pictures={kept?.pictures ?? []} request={asked[0] ?? null} />
-      <KeptPictures
-        pictures={kept?.pictures ?? []}
-        liquidMm={(asked[0]?.heightM ?? 0) * 1000}
-        settings={settings}
+      <WatchJar
+        jarId={jar.id}
+        onFound={(picture, used) => {
+          setMarks(used);
+          setWaiting([...waiting, picture]);
+          setCount({ ...count, all: count.all + 1 });
+        }}
       />
+      <Course pictures={kept?.pictures ?? []} hold={hold} failed={failed} below={below} />
+      <KeptPictures pictures={kept?.pictures ?? []} liquidMm={liquidMm} below={below} settings={settings} />
     </>
   );
 }

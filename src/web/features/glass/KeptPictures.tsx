@@ -1,26 +1,26 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import type { PictureRecord, Settings } from '#contract';
-import type { Hold, HoldRequest } from '#core/emulsion';
+import type { Hold } from '#core/emulsion';
 import { sayDuration } from '#words/hold';
 import { formatMoment } from '#words/numbers';
 import { glassWords } from '#words/screens/glass';
 import { sayError, useRemovePictureMutation } from '../../data/kitchenApi';
 import { Alert } from '../../ui/Alert';
 import { Button } from '../../ui/Button';
-import { useDrawnHolds } from '../../workers/useHolds';
 import { SeenLayers } from './MeasureOne';
-import { measuredOf } from './seenIn';
+import { measuredOf, type BelowAt } from './seenIn';
 
 const HoldChart = lazy(async () => ({ default: (await import('../../parts/chart/HoldChart')).HoldChart }));
 
 interface KeptPicturesProps {
   readonly pictures: readonly PictureRecord[];
   readonly liquidMm: number;
+  readonly below: BelowAt;
   readonly settings: Settings;
 }
 
 /** The looks with a picture of a jar, oldest first. */
-export function KeptPictures({ pictures, liquidMm, settings }: KeptPicturesProps) {
+export function KeptPictures({ pictures, liquidMm, below, settings }: KeptPicturesProps) {
   const [remove, removing] = useRemovePictureMutation();
   const [asked, setAsked] = useState<string | null>(null);
   return (
@@ -44,7 +44,7 @@ export function KeptPictures({ pictures, liquidMm, settings }: KeptPicturesProps
               <p className="font-semibold">
                 {seconds === null ? glassWords.timeNotKnown : glassWords.after(sayDuration(seconds))}
               </p>
-              <SeenLayers layers={seen.layers} liquidMm={liquidMm} settings={settings} />
+              <SeenLayers layers={seen.layers} liquidMm={liquidMm} below={below} settings={settings} />
               {asked === id ? (
                 <p className="flex flex-wrap gap-2">
                   <Button
@@ -71,7 +71,7 @@ export function KeptPictures({ pictures, liquidMm, settings }: KeptPicturesProps
                     setAsked(id);
                   }}
                 >
-                  {glassWords.remove(time)}
+                  {glassWords.remove} <span className="sr-only">{glassWords.theOneOf(time)}</span>
                 </Button>
               )}
             </li>
@@ -86,15 +86,17 @@ export function KeptPictures({ pictures, liquidMm, settings }: KeptPicturesProps
 /** What was measured over what was predicted. */
 export function Course({
   pictures,
-  request,
+  hold,
+  failed,
+  below,
 }: {
   readonly pictures: readonly PictureRecord[];
-  readonly request: HoldRequest | null;
+  /** With its frames, once they are drawn. */
+  readonly hold: Hold | null;
+  readonly failed: string | null;
+  readonly below: BelowAt;
 }) {
-  const requests = useMemo(() => [request], [request]);
-  const { holds, failed } = useDrawnHolds(requests);
-  const measured = useMemo(() => measuredOf(pictures), [pictures]);
-  const hold: Hold | null = holds[0] ?? null;
+  const measured = useMemo(() => measuredOf(pictures, below), [pictures, below]);
   if (measured.length === 0) return null;
   return (
     <section aria-label={glassWords.course} className="card grid grid-cols-[minmax(0,1fr)] gap-2 p-4">

@@ -65,7 +65,7 @@ export function MarkedPicture({ url, photo, marks, layers, onMarks, onBorder }: 
         const [a, b] = [midway(floor[0], surface[0], from), midway(floor[1], surface[1], from)];
         return (
           <g key={i}>
-            <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} className="stroke-black" strokeWidth={size / 3} />
+            <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} className="stroke-ink" strokeWidth={size / 3} />
             <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} className="stroke-white" strokeWidth={size / 6} />
             <Handle
               at={b}
@@ -124,7 +124,7 @@ function Handle({ at, size, label, placeOf, onPut, step }: HandleProps) {
       tabIndex={0}
       role="button"
       aria-label={label}
-      className="cursor-grab fill-white/40 stroke-black focus-visible:fill-white focus-visible:outline-none"
+      className="cursor-grab fill-white/70 stroke-ink focus-visible:fill-white focus-visible:outline-none"
       strokeWidth={size / 4}
       onKeyDown={move}
       onPointerDown={(event) => {

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { marksProblem, type GlassLayer, type Marks } from '#core/glass';
-import type { Predicted } from '#core/trial';
+import { firstLayerFrom, type Predicted } from '#core/trial';
+import type { Hold } from '#core/emulsion';
 import { formatNumber } from '#words/numbers';
 import { glassWords, LAYER_WORDS } from '#words/screens/glass';
 import type { Settings } from '#contract';
@@ -16,7 +17,7 @@ import { Field } from '../../ui/Field';
 import { useSearch } from '../../workers/useSearch';
 import { base64Of, type Decoded } from './decode';
 import { MarkedPicture } from './MarkedPicture';
-import { isAside, sightOf, withBorder } from './seenIn';
+import { isAside, sharesOf, sightOf, withBorder, type BelowAt } from './seenIn';
 
 interface MeasureOneProps {
   readonly decoded: Decoded;
@@ -27,13 +28,27 @@ interface MeasureOneProps {
   readonly sinceMin: number | null;
   readonly liquidMm: number;
   readonly predicted: Predicted | null;
+  readonly hold: Hold | null;
+  readonly below: BelowAt;
   readonly settings: Settings;
   readonly onDone: (marks: Marks) => void;
 }
 
 /** One picture: marked, measured, kept or left out. */
 export function MeasureOne(props: MeasureOneProps) {
-  const { decoded, jar, formulaId, startMarks, sinceMin, liquidMm, predicted, settings, onDone } = props;
+  const {
+    decoded,
+    jar,
+    formulaId,
+    startMarks,
+    sinceMin,
+    liquidMm,
+    predicted,
+    hold,
+    below,
+    settings,
+    onDone,
+  } = props;
   const { photo } = decoded;
   const [marks, setMarks] = useState(startMarks);
   const [moved, setMoved] = useState<readonly GlassLayer[] | null>(null);
@@ -59,7 +74,9 @@ export function MeasureOne(props: MeasureOneProps) {
     // The same look as one by eye: it teaches the hold in the same way.
     if (seconds !== null) {
       const saw = sightOf(layers);
-      await record({ trialId: jar.id, formulaId }, [{ kind: 'looked', saw, seconds, predicted, note: '' }]);
+      const firstLayerS = hold && firstLayerFrom(hold, sharesOf(layers, below), seconds);
+      const look = { kind: 'looked', saw, seconds, predicted, note: '' } as const;
+      await record({ trialId: jar.id, formulaId }, [firstLayerS ? { ...look, firstLayerS } : look]);
     }
     onDone(marks);
   };
@@ -84,7 +101,7 @@ export function MeasureOne(props: MeasureOneProps) {
         {question && (
           <SearchState search={search} what={glassWords.measuring} onStop={stop} onAgain={again} />
         )}
-        {layers && <SeenLayers layers={layers} liquidMm={liquidMm} settings={settings} />}
+        {layers && <SeenLayers layers={layers} liquidMm={liquidMm} below={below} settings={settings} />}
         {moved && (
           <p className="text-sm">
             {glassWords.byHand}{' '}
@@ -132,10 +149,12 @@ export function MeasureOne(props: MeasureOneProps) {
 export function SeenLayers({
   layers,
   liquidMm,
+  below,
   settings,
 }: {
   readonly layers: readonly GlassLayer[];
   readonly liquidMm: number;
+  readonly below: BelowAt;
   readonly settings: Settings;
 }) {
   const liquid = layers.filter((layer) => !isAside(layer));
@@ -151,7 +170,7 @@ export function SeenLayers({
           <li key={i} className="border-t border-rule py-1 font-semibold">
             {glassWords.layer(
               LAYER_WORDS[layer.kind],
-              `${Math.round((layer.to - layer.from) * 100)} %`,
+              `${Math.round((below(layer.to) - below(layer.from)) * 100)} %`,
               mm(layer.to - layer.from),
               doubtMm(layer),
             )}

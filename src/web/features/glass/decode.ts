@@ -21,27 +21,43 @@ export async function decodePicture(file: File): Promise<Decoded | null> {
   } catch {
     return null;
   }
-  const scale = Math.min(1, PICTURE_LIMITS.longEdgePx / Math.max(bitmap.width, bitmap.height));
+  const decoded = await drawn(bitmap, bitmap, file.name, file.lastModified || Date.now());
+  bitmap.close();
+  return decoded;
+}
+
+/** What the camera sees now; null while it sees nothing. */
+export const frameOf = (video: HTMLVideoElement): Promise<Decoded | null> =>
+  video.videoWidth > 0
+    ? drawn(video, { width: video.videoWidth, height: video.videoHeight }, '', Date.now())
+    : Promise.resolve(null);
+
+async function drawn(
+  source: CanvasImageSource,
+  size: { readonly width: number; readonly height: number },
+  name: string,
+  takenAtMs: number,
+): Promise<Decoded | null> {
+  const scale = Math.min(1, PICTURE_LIMITS.longEdgePx / Math.max(size.width, size.height));
   const [width, height] = [
-    Math.max(1, Math.round(bitmap.width * scale)),
-    Math.max(1, Math.round(bitmap.height * scale)),
+    Math.max(1, Math.round(size.width * scale)),
+    Math.max(1, Math.round(size.height * scale)),
   ];
   const canvas = document.createElement('canvas');
   canvas.width = width;
   canvas.height = height;
   const context = canvas.getContext('2d', { willReadFrequently: true });
   if (!context) return null;
-  context.drawImage(bitmap, 0, 0, width, height);
-  bitmap.close();
+  context.drawImage(source, 0, 0, width, height);
   const { data } = context.getImageData(0, 0, width, height);
   const jpeg = await smallJpeg(canvas);
   if (!jpeg) return null;
   return {
-    name: file.name,
+    name,
     photo: { width, height, rgba: data },
     url: URL.createObjectURL(jpeg),
     jpeg,
-    takenAt: new Date(file.lastModified || Date.now()).toISOString(),
+    takenAt: new Date(takenAtMs).toISOString(),
   };
 }
 

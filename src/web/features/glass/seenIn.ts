@@ -2,6 +2,7 @@
 import type { PictureRecord } from '#contract';
 import type { GlassLayer, Marks } from '#core/glass';
 import type { Sight } from '#core/trial';
+import { volumeBelowMl, type Outline } from '#core/vessel';
 import type { MeasuredLayers } from '../../parts/chart/HoldChart';
 
 const ASIDE: ReadonlySet<GlassLayer['kind']> = new Set<GlassLayer['kind']>(['foam', 'floating', 'lying']);
@@ -18,12 +19,25 @@ export function sightOf(layers: readonly GlassLayer[]): Sight {
   return parted.some(({ from, to }) => to - from >= THIN) ? 'split' : 'thin-layer';
 }
 
-const shareOf = (layers: readonly GlassLayer[], kind: GlassLayer['kind']): number =>
-  layers.reduce((sum, layer) => sum + (layer.kind === kind ? layer.to - layer.from : 0), 0);
+/** How much of the volume lies below a share of the height: a jar is no pipe. */
+export type BelowAt = (share: number) => number;
+export const belowIn =
+  (outline: Outline, liquidMm: number): BelowAt =>
+  (share) => {
+    const whole = volumeBelowMl(outline, liquidMm);
+    return whole > 0 ? volumeBelowMl(outline, share * liquidMm) / whole : share;
+  };
 
-export const measuredOf = (pictures: readonly PictureRecord[]): readonly MeasuredLayers[] =>
+const shareOf = (layers: readonly GlassLayer[], kind: GlassLayer['kind'], below: BelowAt): number =>
+  layers.reduce((sum, { kind: own, from, to }) => sum + (own === kind ? below(to) - below(from) : 0), 0);
+
+export const sharesOf = (layers: readonly GlassLayer[], below: BelowAt) => ({
+  watery: shareOf(layers, 'watery', below),
+  oil: shareOf(layers, 'oil', below),
+});
+export const measuredOf = (pictures: readonly PictureRecord[], below: BelowAt): readonly MeasuredLayers[] =>
   pictures.flatMap(({ seconds, seen: { layers } }) =>
-    seconds === null ? [] : [{ seconds, watery: shareOf(layers, 'watery'), oil: shareOf(layers, 'oil') }],
+    seconds === null ? [] : [{ seconds, ...sharesOf(layers, below) }],
   );
 
 /** Where the jar most likely stands: in the middle, most of the height; a jar before it stood says it better. */

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { diaryOf, type DiaryEntry } from '#core/trial';
 import { sayDuration } from '#words/hold';
@@ -10,6 +10,7 @@ import { handAmount, vesselOf } from '#kitchen/reading';
 import { useCooksQuery } from '../../data/kitchenApi';
 import type { Jar } from '../../data/jars';
 import { JarLog } from '../../parts/JarLog';
+import { JarPictures } from '../../parts/JarPictures';
 import { TrialJar } from '../../parts/TrialJar';
 import { jarsLink } from './logFilter';
 
@@ -37,6 +38,8 @@ const STANDING_WORDS: Readonly<Record<DiaryEntry['standing'], string>> = {
 
 /** One making: the jar as it stands, who made it of what, what was said, what went in and how long it held. */
 export function DiaryRow({ jar, place, name, kitchen, open }: DiaryRowProps) {
+  // Pictures are fetched once somebody opens it.
+  const [shown, setShown] = useState(open);
   const called = name ?? logWords.jarOf(place ?? 1);
   const { catalogue, settings, vessels } = kitchen;
   const cook = (useCooksQuery().data ?? []).find(({ id }) => id === jar.by.cookId);
@@ -48,7 +51,14 @@ export function DiaryRow({ jar, place, name, kitchen, open }: DiaryRowProps) {
       : `${formatAmount(massG, 'g', settings)} ${inSentence(ingredientId)}`;
   });
   return (
-    <details open={open} className={`border-t border-l-4 border-t-rule ${LOOK[standing]}`} data-testid="jar">
+    <details
+      open={open}
+      className={`border-t border-l-4 border-t-rule ${LOOK[standing]}`}
+      data-testid="jar"
+      onToggle={({ currentTarget }) => {
+        if (currentTarget.open) setShown(true);
+      }}
+    >
       <summary className="grid min-h-16 cursor-pointer grid-cols-[3.5rem_minmax(0,1fr)] items-center gap-3 px-2 py-2">
         <TrialJar
           trial={jar}
@@ -84,6 +94,7 @@ export function DiaryRow({ jar, place, name, kitchen, open }: DiaryRowProps) {
             {logWords.inTheLogOf(name)}
           </Link>
         )}
+        {shown && <JarPictures jar={jar} />}
         <JarLog jar={jar} catalogue={catalogue} settings={settings} />
       </div>
     </details>

@@ -40,12 +40,13 @@ export function Learning({ jars }: { jars: readonly Jar[] }) {
         <p className="text-quiet">{logWords.nobodyHasLookedAtA}</p>
       ) : (
         <ul className="text-sm" data-testid="lessons">
-          {lessons.map(({ at, predicted, fineS, goneS }) => (
+          {lessons.map(({ at, predicted, fineS, goneS, measuredS }) => (
             <li key={at} className="border-t border-rule py-1">
               {logWords.predictedMedians(sayDuration(predicted.medianS))}{' '}
               {[
                 ...(fineS === null ? [] : [logWords.stillFineAtFines(sayDuration(fineS))]),
                 ...(goneS === null ? [] : [logWords.apartAtGones(sayDuration(goneS))]),
+                ...(measuredS == null ? [] : [logWords.measuredAt(sayDuration(measuredS))]),
               ].join(', ')}
               .
             </li>
