@@ -89,3 +89,31 @@ test('a picture of a jar is measured, mended by hand, kept, and shown beside the
   await page.setViewportSize({ width: 390, height: 800 });
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test('how far something ran on a plate, by a card beside it', async ({ page }) => {
+  await page.goto('/pantry/yoghurt_whole');
+  const card = page.getByTestId('thickness');
+  await card.getByLabel('A picture of the plate').setInputFiles({
+    name: 'plate.txt',
+    mimeType: 'text/plain',
+    buffer: Buffer.from('no picture'),
+  });
+  await expect(card.getByText('plate.txt cannot be opened by this browser')).toBeVisible();
+  await card.getByLabel('A picture of the plate').setInputFiles({
+    name: 'plate.jpg',
+    mimeType: 'image/jpeg',
+    buffer: await jarFile(page, 0.5),
+  });
+  // As the ends stand at first: 400 px of run, 210 px of an 85.6 mm card.
+  await expect(card.getByText('It ran 163 mm: 5 cm in 3.1 s.')).toBeVisible();
+  await card.getByLabel('The card or coin, mm').fill('2');
+  await expect(card.getByText('10 to 300 mm')).toBeVisible();
+  await card.getByLabel('The card or coin, mm').fill('25.75');
+  await card.getByRole('button', { name: 'Run, its end' }).focus();
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Shift+ArrowUp');
+  await expect(card.getByText(/It ran 39 mm: 5 cm in 13 s/)).toBeVisible();
+  await expectAccessible(page);
+  await card.getByRole('button', { name: 'Set' }).last().click();
+  await expect(card.getByText(/Runs 5 cm in 12\.\d s|Runs 5 cm in 13/)).toBeVisible();
+  await card.getByRole('button', { name: 'Undo' }).click();
+});

@@ -1,6 +1,12 @@
+import type { ComponentType } from 'react';
 import { createBrowserRouter, Link, useRouteError } from 'react-router';
 import { frameWords } from '#words/screens/frame';
 import { Frame } from './parts/Frame';
+
+const at = (path: string, load: () => Promise<ComponentType>) => ({
+  path,
+  lazy: async () => ({ Component: await load() }),
+});
 
 /** Each place is fetched when it is first entered, so that the shelf opens fast. */
 export const makeRouter = () =>
@@ -57,10 +63,7 @@ export const makeRouter = () =>
           path: 'plan/week',
           lazy: async () => ({ Component: (await import('./features/plan/WeekPage')).WeekPage }),
         },
-        {
-          path: 'season',
-          lazy: async () => ({ Component: (await import('./features/plan/SeasonPage')).SeasonPage }),
-        },
+        at('season', async () => (await import('./features/plan/SeasonPage')).SeasonPage),
         {
           path: 'tables',
           lazy: async () => ({ Component: (await import('./features/share/TablesPart')).TablesPart }),
@@ -79,10 +82,7 @@ export const makeRouter = () =>
           path: 'formulas/:id/versions',
           lazy: async () => ({ Component: (await import('./features/versions/VersionsPage')).VersionsPage }),
         },
-        {
-          path: 'formulas/:id/look',
-          lazy: async () => ({ Component: (await import('./features/glass/GlassPage')).GlassPage }),
-        },
+        at('formulas/:id/look', async () => (await import('./features/glass/GlassPage')).GlassPage),
         {
           path: 'formulas/:id/log',
           lazy: async () => ({ Component: (await import('./features/log/LogPage')).LogPage }),
@@ -91,12 +91,7 @@ export const makeRouter = () =>
           path: 'log',
           lazy: async () => ({ Component: (await import('./features/log/KitchenLogPage')).KitchenLogPage }),
         },
-        {
-          path: 'from-liking',
-          lazy: async () => ({
-            Component: (await import('./features/fromLiking/FromLikingPage')).FromLikingPage,
-          }),
-        },
+        at('from-liking', async () => (await import('./features/fromLiking/FromLikingPage')).FromLikingPage),
         {
           path: 'from-label',
           lazy: async () => ({

@@ -29,6 +29,9 @@ const MOST_FACTOR = 30;
 /** A line that stays is what cooks call coating a spoon. */
 const STAYS_FROM = { yieldStressPa: 1, viscosityPaS: 0.4 } as const;
 
+/** An even film runs evenly: seconds for 5 cm, from so far in so long. @param ranMm > 0, mm. @param seconds > 0, s */
+export const secondsOfRun = (ranMm: number, seconds: number): number => (seconds * RUN_M * 1000) / ranMm;
+
 /** Seconds to run 5 cm; Infinity where its own yield holds it. */
 export function plateSeconds({
   yieldStressPa,

@@ -27,7 +27,7 @@ export {
 export { PACES, pourPlan, type Pace, type PourPlan } from './pour';
 export { remixOf, type Remix } from './remix';
 export { rescue, TROUBLES, type Rescue, type RescueStep, type Trouble } from './rescue';
-export { factorOf, PLATE_LIMITS_S, withTest, type CounterTest } from './counterTests';
+export { factorOf, PLATE_LIMITS_S, secondsOfRun, withTest, type CounterTest } from './counterTests';
 export { type Thickness } from './thickness';
 export { THICKNESS_CLASSES, type ThicknessClass } from '#core/ingredient';
 export { structureOf } from './structure';

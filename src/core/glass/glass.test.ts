@@ -4,6 +4,7 @@
  */
 import { describe, expect, it } from 'vitest';
 import { lookAtGlass } from './layers';
+import { CARD_MM, runMm } from './run';
 import { labOf, marksProblem, type Photo } from './photo';
 import { photoOfJar, type PhotoOfJar } from './testing';
 
@@ -82,6 +83,35 @@ describe('a jar looked at', () => {
     close([255, 0, 0], [53.24, 80.09, 67.2]);
     close([119, 119, 119], [50.03, 0, 0]);
     close([0, 0, 0], [0, 0, 0]);
+  });
+
+  // By hand: a card of 428 px is 85.6 mm, 5 px a mm: 3-4-5 times 50 is 250 px, 50 mm.
+  it('measures a run by a card beside it', () => {
+    const card = [
+      { x: 10, y: 10 },
+      { x: 438, y: 10 },
+    ] as const;
+    expect(
+      runMm(
+        [
+          { x: 0, y: 0 },
+          { x: 150, y: 200 },
+        ],
+        card,
+        CARD_MM,
+      ),
+    ).toBeCloseTo(50, 9);
+    expect(
+      runMm(
+        [
+          { x: 0, y: 0 },
+          { x: 150, y: 200 },
+        ],
+        [card[0], { x: 20, y: 10 }],
+        CARD_MM,
+      ),
+    ).toBeNull();
+    expect(() => runMm(card, card, 0)).toThrow(RangeError);
   });
 
   it('says what is wrong with marks', () => {

@@ -1,2 +1,3 @@
-export { lookAtGlass, ASIDE_KINDS, LAYER_KINDS, type GlassLayer, type InTheGlass, type LayerKind } from './layers';
+export { lookAtGlass, ASIDE_KINDS, LAYER_KINDS, type GlassLayer, type InTheGlass } from './layers';
 export { marksProblem, type Marks, type Photo, type Point } from './photo';
+export { CARD_MM, runMm } from './run';

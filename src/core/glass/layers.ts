@@ -32,13 +32,6 @@ export function lookAtGlass(photo: Photo, marks: Marks): InTheGlass {
   return { layers: layersOf(profile, bordersOf(profile.colours)), colours: profile.colours };
 }
 
-/** A cook's own borders in place of those that were found, from the floor up, each 0..1. */
-export const layersBetween = (profile: Profile, ats: readonly number[]): readonly GlassLayer[] =>
-  layersOf(
-    profile,
-    ats.map((at) => ({ at, doubt: 0, jump: Infinity })),
-  );
-
 interface Part {
   readonly from: number;
   readonly to: number;

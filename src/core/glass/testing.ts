@@ -58,27 +58,7 @@ export function photoOfJar(seed: number, way: 'drawn' | 'rendered', width = 1224
   const borders = bordersFor(kinds.length, among);
   const isRendered = way === 'rendered';
   const foamShare = isRendered && random.next() < 0.4 ? among(0.03, 0.08) : 0;
-  const scene = {
-    tilt: (among(-5, 5) * Math.PI) / 180,
-    half: width * among(0.2, 0.3),
-    floorY: height * among(0.82, 0.9),
-    topY: height * among(0.2, 0.4),
-    slope: among(-0.12, 0.12),
-    side: among(-0.12, 0.12),
-    glareAt: among(-0.7, 0.7),
-    glare: among(30, 130),
-    glareWide: among(0.04, 0.1),
-    label:
-      random.next() < 0.3
-        ? { from: among(0.1, 0.5), tall: among(0.1, 0.3), side: random.next() < 0.5 ? -1 : 1 }
-        : null,
-    noise: among(1, 5),
-    blur: isRendered ? among(0.004, 0.02) : among(0, 0.004),
-    bend: isRendered ? among(0.3, 0.8) : 0,
-    clear: isRendered ? among(0.05, 0.2) : 0,
-    bubbles: isRendered ? among(0, 0.02) : 0,
-    room: [among(60, 210), among(60, 210), among(60, 210)] as Rgb,
-  };
+  const scene = sceneFor(among, random, isRendered, width, height);
   const [cx, cy] = [width / 2, height / 2];
   const [cos, sin] = [Math.cos(scene.tilt), Math.sin(scene.tilt)];
   const tall = scene.floorY - scene.topY;
@@ -131,6 +111,36 @@ export function photoOfJar(seed: number, way: 'drawn' | 'rendered', width = 1224
   return {
     ...{ photo: { width, height, rgba }, borders, kinds, foam: foamShare > 0 },
     marks: { floor: [point(-1, 0), point(1, 0)], surface: [point(-1, 1), point(1, 1)] },
+  };
+}
+
+function sceneFor(
+  among: (low: number, high: number) => number,
+  random: SeededRandom,
+  isRendered: boolean,
+  width: number,
+  height: number,
+) {
+  return {
+    tilt: (among(-5, 5) * Math.PI) / 180,
+    half: width * among(0.2, 0.3),
+    floorY: height * among(0.82, 0.9),
+    topY: height * among(0.2, 0.4),
+    slope: among(-0.12, 0.12),
+    side: among(-0.12, 0.12),
+    glareAt: among(-0.7, 0.7),
+    glare: among(30, 130),
+    glareWide: among(0.04, 0.1),
+    label:
+      random.next() < 0.3
+        ? { from: among(0.1, 0.5), tall: among(0.1, 0.3), side: random.next() < 0.5 ? -1 : 1 }
+        : null,
+    noise: among(1, 5),
+    blur: isRendered ? among(0.004, 0.02) : among(0, 0.004),
+    bend: isRendered ? among(0.3, 0.8) : 0,
+    clear: isRendered ? among(0.05, 0.2) : 0,
+    bubbles: isRendered ? among(0, 0.02) : 0,
+    room: [among(60, 210), among(60, 210), among(60, 210)] as Rgb,
   };
 }
 

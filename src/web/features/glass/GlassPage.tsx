@@ -15,7 +15,7 @@ import { WithJars } from '../../parts/FormulaPage';
 import { StageHead } from '../../parts/StageHead';
 import type { WorkingFormula } from '../../sync/working';
 import { useDrawnHolds } from '../../workers/useHolds';
-import { decodePicture, type Decoded } from './decode';
+import { decodePicture, type Decoded } from '../../parts/picture/decode';
 import { Course, KeptPictures } from './KeptPictures';
 import { MeasureOne } from './MeasureOne';
 import { WatchJar } from './WatchJar';

@@ -1,6 +1,7 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useRef } from 'react';
 import type { GlassLayer, Marks, Photo, Point } from '#core/glass';
 import { glassWords } from '#words/screens/glass';
+import { Handle, placeIn } from '../../parts/picture/Handle';
 
 const CORNERS = [
   ['floor', 0, 'floor-left'],
@@ -31,14 +32,7 @@ export function MarkedPicture({ url, photo, marks, layers, onMarks, onBorder }: 
   const { width, height } = photo;
   const { floor, surface } = marks;
   const size = Math.max(width, height) / 60;
-  const placeOf = ({ clientX, clientY }: PointerEvent): Point => {
-    const box = drawing.current!.getBoundingClientRect();
-    const within = (value: number, most: number): number => Math.min(most - 1, Math.max(0, value));
-    return {
-      x: within(((clientX - box.left) / box.width) * width, width),
-      y: within(((clientY - box.top) / box.height) * height, height),
-    };
-  };
+  const placeOf = placeIn(drawing, photo);
   const put = (end: 'floor' | 'surface', side: 0 | 1, point: Point): void => {
     const pair = marks[end];
     onMarks({ ...marks, [end]: side === 0 ? [point, pair[1]] : [pair[0], point] });
@@ -94,45 +88,5 @@ export function MarkedPicture({ url, photo, marks, layers, onMarks, onBorder }: 
         />
       ))}
     </svg>
-  );
-}
-
-interface HandleProps {
-  readonly at: Point;
-  readonly size: number;
-  readonly label: string;
-  readonly placeOf: (event: PointerEvent) => Point;
-  readonly onPut: (point: Point) => void;
-  /** Of an arrow key, in pixels of the picture. */
-  readonly step: number;
-}
-
-/** A place to take hold of. */
-function Handle({ at, size, label, placeOf, onPut, step }: HandleProps) {
-  const move = (event: KeyboardEvent): void => {
-    const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
-    if (!by) return;
-    event.preventDefault();
-    const far = event.shiftKey ? 5 : 1;
-    onPut({ x: Math.max(0, at.x + by[0]! * step * far), y: Math.max(0, at.y + by[1]! * step * far) });
-  };
-  return (
-    <circle
-      cx={at.x}
-      cy={at.y}
-      r={size}
-      tabIndex={0}
-      role="button"
-      aria-label={label}
-      className="cursor-grab fill-white/70 stroke-ink focus-visible:fill-white focus-visible:outline-none"
-      strokeWidth={size / 4}
-      onKeyDown={move}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-      }}
-      onPointerMove={(event) => {
-        if (event.currentTarget.hasPointerCapture(event.pointerId)) onPut(placeOf(event));
-      }}
-    />
   );
 }

@@ -15,7 +15,7 @@ import { Alert } from '../../ui/Alert';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { useSearch } from '../../workers/useSearch';
-import { base64Of, type Decoded } from './decode';
+import { base64Of, type Decoded } from '../../parts/picture/decode';
 import { MarkedPicture } from './MarkedPicture';
 import { isAside, sharesOf, sightOf, withBorder, type BelowAt } from './seenIn';
 

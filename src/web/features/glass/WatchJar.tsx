@@ -7,7 +7,7 @@ import { Button } from '../../ui/Button';
 import { beep } from '../../ui/sound';
 import { useAwake } from '../../ui/useAwake';
 import { searcher } from '../../workers/searcher';
-import { frameOf, type Decoded } from './decode';
+import { frameOf, type Decoded } from '../../parts/picture/decode';
 import { MarkedPicture } from './MarkedPicture';
 import { isAside, usualMarks } from './seenIn';
 import { useCamera, type CameraState } from './useCamera';

@@ -20,6 +20,7 @@ import { TiltedPlate } from '../../parts/drawing/TiltedPlate';
 import { ThicknessSpoon } from '../../parts/drawing/ThicknessSpoon';
 import { useSaveShared } from '../../sync/useSaveShared';
 import { Alert } from '../../ui/Alert';
+import { PlateByPicture } from './PlateByPicture';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 
@@ -81,6 +82,11 @@ export function ThicknessCard({ ingredient, table, entry }: ThicknessCardProps) 
         </span>
       </p>
       <PlateTest
+        onFound={(test) => {
+          put(test);
+        }}
+      />
+      <PlateByPicture
         onFound={(test) => {
           put(test);
         }}
