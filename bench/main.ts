@@ -12,6 +12,7 @@ import { benchScrub } from './scrub';
 import { benchSeparation } from './separation';
 import { benchStillness } from './stillness';
 import { benchThickness } from './thickness';
+import { benchGlass } from './glass';
 import { benchReading } from './reading';
 import { benchRecalculation } from './recalculation';
 
@@ -23,6 +24,7 @@ benchBatch();
 benchPlan();
 benchSeparation();
 benchThickness();
+benchGlass();
 const server = await startDemo();
 try {
   await benchKeyToNeedle(server);

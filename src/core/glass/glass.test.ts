@@ -4,6 +4,7 @@
  */
 import { describe, expect, it } from 'vitest';
 import { lookAtGlass } from './layers';
+import { proposeMarks } from './propose';
 import { CARD_MM, runMm } from './run';
 import { labOf, marksProblem, type Photo } from './photo';
 import { photoOfJar, type PhotoOfJar } from './testing';
@@ -83,6 +84,22 @@ describe('a jar looked at', () => {
     close([255, 0, 0], [53.24, 80.09, 67.2]);
     close([119, 119, 119], [50.03, 0, 0]);
     close([0, 0, 0], [0, 0, 0]);
+  });
+
+  // A proposal is looked at and drawn right: it must be near more often than not, and none where there is no jar.
+  it('proposes where the liquid stands', () => {
+    const near = Array.from({ length: 40 }, (_, i) => {
+      const { photo, marks } = photoOfJar(3000 + i, 'drawn', 306, 408);
+      const found = proposeMarks(photo);
+      if (!found) return false;
+      const middle = ([a, b]: readonly [{ y: number }, { y: number }]): number => (a.y + b.y) / 2;
+      const tall = middle(marks.floor) - middle(marks.surface);
+      const off = (end: 'floor' | 'surface'): number =>
+        Math.abs(middle(found[end]) - middle(marks[end])) / tall;
+      return off('floor') < 0.08 && off('surface') < 0.08;
+    });
+    expect(near.filter(Boolean).length).toBeGreaterThanOrEqual(24);
+    expect(proposeMarks(plain([120, 130, 140]))).toBeNull();
   });
 
   // By hand: a card of 428 px is 85.6 mm, 5 px a mm: 3-4-5 times 50 is 250 px, 50 mm.

@@ -17,7 +17,7 @@ export const glassWords = {
   reading: 'Reading the pictures',
   pictureOf: (place: number, count: number) => `Picture ${place} of ${count}`,
   markIt:
-    'Draw the four corners to where the liquid meets the glass. With the keys: Tab to a corner, then the arrows.',
+    'Look at the four corners, and draw them to where the liquid meets the glass. With the keys: Tab to a corner, then the arrows.',
   corner: {
     'floor-left': 'Floor, left',
     'floor-right': 'Floor, right',

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { PICTURE_LIMITS } from '#contract';
 import type { Hold } from '#core/emulsion';
-import type { Marks } from '#core/glass';
+import { proposeMarks, type Marks, type Photo } from '#core/glass';
 import { minutesSinceShake, type Predicted } from '#core/trial';
 import { makingHold } from '#kitchen/holds';
 import { vesselOf } from '#kitchen/reading';
@@ -86,7 +86,7 @@ function Looking({ working, jar }: { readonly working: WorkingFormula; readonly 
   };
   const [now] = waiting;
   const last = kept?.pictures.at(-1)?.seen.marks ?? null;
-  const start = now && fitting(marks ?? last, now.photo.width, now.photo.height);
+  const start = useMemo(() => now && startFor(now.photo, marks ?? last), [now, marks, last]);
   return (
     <>
       <section
@@ -169,10 +169,11 @@ function Looking({ working, jar }: { readonly working: WorkingFormula; readonly 
 
 const inMb = (bytes: number): string => `${Math.ceil(bytes / 1024 / 1024)} MB`;
 
-/** The camera stood where it stood before, as far as the pictures are as large. */
-function fitting(marks: Marks | null, width: number, height: number): Marks {
-  const fits = marks && [...marks.floor, ...marks.surface].every(({ x, y }) => x < width && y < height);
-  return fits ? marks : usualMarks(width, height);
+/** The camera stood where it stood before, as far as the pictures are as large; else where a jar is seen to stand. */
+function startFor(photo: Photo, before: Marks | null): Marks {
+  const { width, height } = photo;
+  const fits = before && [...before.floor, ...before.surface].every(({ x, y }) => x < width && y < height);
+  return (fits ? before : proposeMarks(photo)) ?? usualMarks(width, height);
 }
 
 const predictedBy = (hold: Hold | null, jar: Jar): Predicted | null =>

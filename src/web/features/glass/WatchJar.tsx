@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { marksProblem, type Marks } from '#core/glass';
+import { marksProblem, proposeMarks, type Marks } from '#core/glass';
 import { formatMoment } from '#words/numbers';
 import { glassWords, LAYER_WORDS } from '#words/screens/glass';
 import { useKept } from '../../sync/useKept';
@@ -51,7 +51,7 @@ export function WatchJar({
   useAwake(watch.on && state === 'live');
   useStill(watch.on && state === 'live' && watch.marks === null, video, (picture) => {
     setStill(picture);
-    setDrawn(usualMarks(picture.photo.width, picture.photo.height));
+    setDrawn(proposeMarks(picture.photo) ?? usualMarks(picture.photo.width, picture.photo.height));
   });
   useEveryMinute(watch, state, video, {
     onTurned: () => {
