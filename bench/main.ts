@@ -7,6 +7,7 @@ import { benchBalance } from './balance';
 import { benchBigKitchen } from './bigKitchen';
 import { benchBatch } from './batch';
 import { benchPh } from './phBalance';
+import { benchPictureToLayers } from './pictureToLayers';
 import { benchPlan } from './plan';
 import { benchScrub } from './scrub';
 import { benchSeparation } from './separation';
@@ -30,6 +31,7 @@ try {
   await benchKeyToNeedle(server);
   await benchScrub(server);
   await benchStillness(server);
+  await benchPictureToLayers(server);
 } finally {
   await server.stop();
 }

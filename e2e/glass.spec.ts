@@ -117,3 +117,17 @@ test('how far something ran on a plate, by a card beside it', async ({ page }) =
   await expect(card.getByText(/Runs 5 cm in 12\.\d s|Runs 5 cm in 13/)).toBeVisible();
   await card.getByRole('button', { name: 'Undo' }).click();
 });
+
+test('a camera that cannot be reached is said, and a picture is still taken in', async ({ page }) => {
+  await page.goto('/formulas/walnut-cider/look');
+  await page.getByRole('button', { name: 'Watch with the camera' }).click();
+  await expect(page.getByText(/No camera can be reached here|The camera was refused/)).toBeVisible();
+  await page.getByRole('button', { name: 'Stop watching' }).click();
+  await expect(page.getByText(/No camera can be reached here|The camera was refused/)).toHaveCount(0);
+  await page.getByLabel('Take or choose pictures').setInputFiles({
+    name: 'jar.jpg',
+    mimeType: 'image/jpeg',
+    buffer: await jarFile(page, 0),
+  });
+  await expect(page.getByTestId('seen-layers').first()).toContainText('No layer to be seen.');
+});

@@ -91,6 +91,9 @@ function packedAsBefore({ rows, ...about }: Backup): Buffer {
 const names = async (kitchen: RunningKitchen): Promise<readonly string[]> =>
   (await allFormulas(new Client(kitchen.address))).map(({ formula }) => formula.name).sort();
 
+/** To its markers a JPEG of eight by eight pixels. */
+const leastJpeg = Buffer.from('ffd8ffc0000b080008000801011100ffda0008010100003f0012ffd9', 'hex');
+
 describe('a backup', () => {
   it('holds every table there is', async () => {
     await demo.stop();
@@ -112,7 +115,22 @@ describe('a backup', () => {
   });
 
   it('comes back whole, row for row, in another kitchen, and what was there is laid aside', async () => {
+    const [jar] = (await new Client(demo.address).get<{ id: string }[]>('trials')).body;
+    const corner = (x: number, y: number) => ({ x, y });
+    const marks = { floor: [corner(1, 7), corner(7, 7)], surface: [corner(1, 1), corner(7, 1)] };
+    const picture = {
+      ...{
+        id: 'p-1',
+        takenAt: '2026-11-26T09:00:00.000Z',
+        seconds: 600,
+        by: { cookId: null, deviceId: 'tablet' },
+      },
+      seen: { marks, layers: [{ kind: 'mixed', from: 0, to: 1, doubt: [0, 0] }], byHand: false },
+      jpeg: leastJpeg.toString('base64'),
+    };
+    expect((await new Client(demo.address).post(`trials/${jar!.id}/pictures`, picture)).status).toBe(201);
     const bytes = await save(demo);
+    expect(opened(bytes).rows.pictures).toHaveLength(1);
     await new Client(empty.address).post('formulas', { id: 'mine', formula: sampleFormula('Mine alone') });
     expect(await names(empty)).toEqual(['Mine alone']);
     const { status, body } = await restore(empty, bytes);
