@@ -50,6 +50,7 @@ test('a watched jar says when a layer shows, and survives a reload', async ({ pa
   await page.clock.install();
   await page.goto('/formulas/walnut-cider/look');
   await page.getByRole('button', { name: 'Watch with the camera' }).click();
+  await expect(page.getByRole('button', { name: 'Take a picture now' })).toBeVisible();
   await page.getByRole('button', { name: 'Watch between these corners' }).click();
   await expect(page.getByText(/Looked \d+ times since/)).toBeVisible();
   await expect(page.getByText('Last: Mixed')).toBeVisible();

@@ -86,6 +86,21 @@ describe('a jar looked at', () => {
     close([0, 0, 0], [0, 0, 0]);
   });
 
+  it('names foam and leaves it out', () => {
+    let [foamy, named, wrong] = [0, 0, 0];
+    for (let seed = 5001; seed <= 5040; seed++) {
+      const { photo, marks, foam } = photoOfJar(seed, 'rendered', 306, 408);
+      const isNamed = lookAtGlass(photo, marks).layers.some(({ kind }) => kind === 'foam');
+      foamy += Number(foam);
+      named += Number(foam && isNamed);
+      wrong += Number(!foam && isNamed);
+    }
+    expect(foamy).toBeGreaterThan(8);
+    // Less than a twentieth of the height is a blur at the surface, and no layer either.
+    expect(named / foamy).toBeGreaterThanOrEqual(0.5);
+    expect(wrong).toBe(0);
+  });
+
   // A proposal is looked at and drawn right: it must be near more often than not, and none where there is no jar.
   it('proposes where the liquid stands', () => {
     const near = Array.from({ length: 40 }, (_, i) => {

@@ -6,6 +6,7 @@ import loadHighs from 'highs';
 import { describe, expect, it } from 'vitest';
 import { REFERENCE_CATALOGUE, type Ingredient, type IngredientId } from '#core/ingredient';
 import { SeededRandom } from '#core/numeric';
+import { lpText } from '../numeric/testing';
 import { fitLabel } from './fitLabel';
 import { NUTRIENTS, printedPer, roundedAs, type Nutrient, type Printed } from './printed';
 import { labelProgram, type LabelProgram } from './labelProgram';
@@ -86,20 +87,6 @@ const items = (things: Invented['things'], percent: number) =>
     ...{ ingredient, text: ingredient.name, additive: null },
     printed: i === 0 ? { low: percent - 0.5, high: percent + 0.5 } : null,
   }));
-
-/** A label's program as the text format of the second solver. */
-function asText({ rows, upper }: LabelProgram, objective: readonly number[]): string {
-  const sum = (coefficients: readonly number[]): string =>
-    coefficients.map((value, i) => `${value < 0 ? '-' : '+'} ${Math.abs(value)} x${i}`).join(' ');
-  const lines = rows.flatMap(({ coefficients, low, high }, i) => [
-    ...(low === undefined ? [] : [` a${i}: ${sum(coefficients)} >= ${low}`]),
-    ...(high === undefined ? [] : [` b${i}: ${sum(coefficients)} <= ${high}`]),
-  ]);
-  const bounds = upper.flatMap((limit, i) => (limit === null ? [] : [` 0 <= x${i} <= ${limit}`]));
-  return ['Minimize', ` obj: ${sum(objective)}`, 'Subject To', ...lines, 'Bounds', ...bounds, 'End'].join(
-    '\n',
-  );
-}
 
 describe('a label worked backwards', () => {
   it('finds the amounts within its own intervals, for 95 of 100 things, and close where they are narrow', () => {
@@ -185,7 +172,7 @@ describe('a label worked backwards', () => {
   it('has the least and the most of each thing that a second solver has, for 100 labels', async () => {
     const highs = await loadHighs();
     const theirs = (program: LabelProgram, objective: readonly number[]): number => {
-      const found = highs.solve(asText(program, objective));
+      const found = highs.solve(lpText({ objective, rows: program.rows, upper: program.upper }));
       if (found.Status !== 'Optimal') throw new Error(found.Status);
       return found.ObjectiveValue;
     };

@@ -2,20 +2,7 @@ import fc from 'fast-check';
 import loadHighs from 'highs';
 import { describe, expect, it } from 'vitest';
 import { rowExcess, shadowPrices, solveLinear, type LinearProgram } from './linearProgram';
-
-/** The same program in the CPLEX LP text format. */
-function asText({ objective, rows, upper = [] }: LinearProgram): string {
-  const sum = (coefficients: readonly number[]): string =>
-    coefficients.map((value, i) => `${value < 0 ? '-' : '+'} ${Math.abs(value)} x${i}`).join(' ');
-  const lines = rows.flatMap(({ coefficients, low, high }, i) => [
-    ...(low === undefined ? [] : [` a${i}: ${sum(coefficients)} >= ${low}`]),
-    ...(high === undefined ? [] : [` b${i}: ${sum(coefficients)} <= ${high}`]),
-  ]);
-  const bounds = upper.flatMap((limit, i) => (limit === null ? [] : [` 0 <= x${i} <= ${limit}`]));
-  return ['Minimize', ` obj: ${sum(objective)}`, 'Subject To', ...lines, 'Bounds', ...bounds, 'End'].join(
-    '\n',
-  );
-}
+import { lpText } from './testing';
 
 const number = (low: number, high: number): fc.Arbitrary<number> =>
   fc.integer({ min: low * 100, max: high * 100 }).map((value) => value / 100);
@@ -43,7 +30,7 @@ describe('linear programs', () => {
     fc.assert(
       fc.property(programs, (program) => {
         const ours = solveLinear(program);
-        const theirs = highs.solve(asText(program));
+        const theirs = highs.solve(lpText(program));
         if (theirs.Status !== 'Optimal') {
           expect(ours.status).not.toBe('optimal');
           return;

@@ -13,6 +13,7 @@ export const glassWords = {
   makeOne: 'Make a jar',
   cannotOpen: (name: string) =>
     `${name} cannot be opened by this browser. Take it as JPEG, or save it as JPEG or PNG first.`,
+  tooLarge: (name: string, most: string) => `${name} is larger than ${most}: take it smaller.`,
   tooMany: (most: number) => `At most ${most} pictures at once; the first ${most} are taken.`,
   reading: 'Reading the pictures',
   pictureOf: (place: number, count: number) => `Picture ${place} of ${count}`,
@@ -46,6 +47,7 @@ export const glassWords = {
   watchHow:
     'Lean the device against the wall, plugged in, the jar in the light. It measures once a minute and ends by itself when a layer shows; of all of it only the last picture can be kept.',
   beginWatching: 'Watch with the camera',
+  takeNow: 'Take a picture now',
   stopWatching: 'Stop watching',
   cameraStarting: 'Waiting for the camera',
   cameraRefused: 'The camera was refused: allow it for this page in the browser, then begin again.',

@@ -1,21 +1,20 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { PICTURE_LIMITS } from '#contract';
-import type { Hold } from '#core/emulsion';
 import { proposeMarks, type Marks, type Photo } from '#core/glass';
-import { minutesSinceShake, type Predicted } from '#core/trial';
+import { minutesSinceShake } from '#core/trial';
 import { makingHold } from '#kitchen/holds';
 import { vesselOf } from '#kitchen/reading';
 import { glassWords } from '#words/screens/glass';
 import { isBeingMade, makingOf, type Jar } from '../../data/jars';
 import { useKitchen } from '../../data/kitchen';
 import { usePicturesQuery } from '../../data/kitchenApi';
-import { portionsNow } from '../../data/trials';
+import { portionsNow, predictedBy } from '../../data/trials';
 import { WithJars } from '../../parts/FormulaPage';
 import { StageHead } from '../../parts/StageHead';
 import type { WorkingFormula } from '../../sync/working';
 import { useDrawnHolds } from '../../workers/useHolds';
-import { decodePicture, type Decoded } from '../../parts/picture/decode';
+import { decodePicture, MOST_FILE_BYTES, type Decoded } from '../../parts/picture/decode';
 import { Course, KeptPictures } from './KeptPictures';
 import { MeasureOne } from './MeasureOne';
 import { WatchJar } from './WatchJar';
@@ -74,6 +73,10 @@ function Looking({ working, jar }: { readonly working: WorkingFormula; readonly 
     const troubles = files.length > MOST_AT_ONCE ? [glassWords.tooMany(MOST_AT_ONCE)] : [];
     const found: Decoded[] = [];
     for (const file of files.slice(0, MOST_AT_ONCE)) {
+      if (file.size > MOST_FILE_BYTES) {
+        troubles.push(glassWords.tooLarge(file.name, inMb(MOST_FILE_BYTES)));
+        continue;
+      }
       const decoded = await decodePicture(file);
       if (decoded) found.push(decoded);
       else troubles.push(glassWords.cannotOpen(file.name));
@@ -156,7 +159,7 @@ function Looking({ working, jar }: { readonly working: WorkingFormula; readonly 
       <WatchJar
         jarId={jar.id}
         onFound={(picture, used) => {
-          setMarks(used);
+          if (used) setMarks(used);
           setWaiting([...waiting, picture]);
           setCount({ ...count, all: count.all + 1 });
         }}
@@ -175,13 +178,3 @@ function startFor(photo: Photo, before: Marks | null): Marks {
   const fits = before && [...before.floor, ...before.surface].every(({ x, y }) => x < width && y < height);
   return (fits ? before : proposeMarks(photo)) ?? usualMarks(width, height);
 }
-
-const predictedBy = (hold: Hold | null, jar: Jar): Predicted | null =>
-  hold?.medianS
-    ? {
-        medianS: hold.medianS,
-        bandFactor: hold.bandFactor,
-        tool: makingOf(jar).tool,
-        binder: hold.state.mainEmulsifier,
-      }
-    : null;

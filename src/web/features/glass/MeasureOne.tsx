@@ -50,6 +50,8 @@ export function MeasureOne(props: MeasureOneProps) {
     onDone,
   } = props;
   const { photo } = decoded;
+  // Sent again after an answer was lost it is the same picture.
+  const [id] = useState(newId);
   const [marks, setMarks] = useState(startMarks);
   const [moved, setMoved] = useState<readonly GlassLayer[] | null>(null);
   const [text, setText] = useState(sinceMin === null ? '' : String(Math.round(sinceMin)));
@@ -68,7 +70,7 @@ export function MeasureOne(props: MeasureOneProps) {
       layers: layers.map((layer) => ({ ...layer, doubt: [...layer.doubt] as [number, number] })),
       byHand: moved !== null,
     };
-    const sent = { trialId: jar.id, id: newId(), takenAt: decoded.takenAt, seconds, seen, by: byNow(), jpeg };
+    const sent = { trialId: jar.id, id, takenAt: decoded.takenAt, seconds, seen, by: byNow(), jpeg };
     const answer = await keep(sent);
     if (!('data' in answer)) return;
     // The same look as one by eye: it teaches the hold in the same way.

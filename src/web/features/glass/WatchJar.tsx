@@ -40,7 +40,8 @@ export function WatchJar({
   onFound,
 }: {
   readonly jarId: string;
-  readonly onFound: (picture: Decoded, marks: Marks) => void;
+  /** @param marks null: nobody drew them yet */
+  readonly onFound: (picture: Decoded, marks: Marks | null) => void;
 }) {
   const [watch, setWatch] = useKept<Watch>(`watch-${jarId}`, OFF, 'device');
   const [still, setStill] = useState<Decoded | null>(null);
@@ -69,7 +70,7 @@ export function WatchJar({
       setWatch(OFF);
       setFound(picture.takenAt);
       beep('time');
-      onFound(picture, watch.marks!);
+      onFound(picture, watch.marks);
     },
   });
   return (
@@ -98,6 +99,18 @@ export function WatchJar({
           className="max-h-48 w-full rounded-lg bg-paper"
           data-testid="camera"
         />
+      )}
+      {watch.on && state === 'live' && (
+        <Button
+          className="min-h-11 justify-self-start"
+          onClick={() => {
+            void frameOf(video.current!).then((picture) => {
+              if (picture) onFound(picture, watch.marks);
+            });
+          }}
+        >
+          {glassWords.takeNow}
+        </Button>
       )}
       {watch.on && watch.marks === null && still && drawn && (
         <>

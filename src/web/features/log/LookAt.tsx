@@ -1,9 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { Hold } from '#core/emulsion';
 import { sayHold } from '#words/hold';
 import { makingHold } from '#kitchen/holds';
-import { minutesSinceShake, SIGHTS, type Predicted, type Sight, type TrialEvent } from '#core/trial';
+import { minutesSinceShake, SIGHTS, type Sight, type TrialEvent } from '#core/trial';
 import { SIGHT_WORDS } from '#words/trial';
 import { logWords } from '#words/screens/log';
 import { typedNumber } from '../../form/typed';
@@ -11,7 +10,7 @@ import { makingOf, type Jar } from '../../data/jars';
 import { vesselOf } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { record } from '../../sync/outbox';
-import { portionsNow } from '../../data/trials';
+import { portionsNow, predictedBy } from '../../data/trials';
 import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -91,14 +90,3 @@ export function LookAt({ working, jar, place }: { working: WorkingFormula; jar: 
     </section>
   );
 }
-
-/** What was said of it at the time of the look, so that the lesson stays the same when the model changes. */
-const predictedBy = (hold: Hold | null, jar: Jar): Predicted | null =>
-  hold?.medianS
-    ? {
-        medianS: hold.medianS,
-        bandFactor: hold.bandFactor,
-        tool: makingOf(jar).tool,
-        binder: hold.state.mainEmulsifier,
-      }
-    : null;

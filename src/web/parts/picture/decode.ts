@@ -11,14 +11,23 @@ export interface Decoded {
   readonly takenAt: string;
 }
 
+/** A larger file is not opened at all. */
+export const MOST_FILE_BYTES = 40 * 1024 * 1024;
+/** Nor is one kept open that unpacks to more pixels than a camera of a phone gives. */
+const MOST_PIXELS = 120_000_000;
 const QUALITIES: readonly number[] = [0.85, 0.7, 0.5, 0.35];
 
 /** @returns null where the browser cannot open it, or it holds more than a picture should */
 export async function decodePicture(file: File): Promise<Decoded | null> {
+  if (file.size > MOST_FILE_BYTES) return null;
   let bitmap: ImageBitmap;
   try {
     bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
   } catch {
+    return null;
+  }
+  if (bitmap.width * bitmap.height > MOST_PIXELS) {
+    bitmap.close();
     return null;
   }
   const decoded = await drawn(bitmap, bitmap, file.name, file.lastModified || Date.now());
