@@ -9,7 +9,7 @@ const common = {
   hookTimeout: 60_000,
 };
 /** What differs between the embedded database and a server: locks, hand-written SQL, news; and one pass over all. */
-const ON_SERVER = ['app', 'db/migrations', 'sites', 'stops'];
+const ON_SERVER = ['app', 'db/migrations', 'pictures', 'sites', 'stops'];
 const ON_SERVER_ONLY = ['src/server/sites.test.ts', 'src/server/stops.test.ts'];
 /** `npm run torture` takes the whole API suite to the server. */
 const WHOLE_ON_SERVER = [

@@ -122,6 +122,7 @@ describe('season and price', () => {
         const holds = (of: typeof before): number =>
           ['temporary', 'short', 'semi-stable', 'stable'].indexOf(of.hold?.class ?? 'stable');
         expect(holds(after)).toBeGreaterThanOrEqual(holds(before));
+        if (way.usesUp.length === 0) expect(way.effect.newAllergens).toEqual([]);
         expect(after.mixedVolumeMl).toBeCloseTo(before.mixedVolumeMl, 6);
         let dearer: number | null = 0;
         for (const name of new Set([...portions, ...way.portions].map(({ ingredient }) => ingredient.id))) {

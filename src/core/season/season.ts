@@ -104,8 +104,8 @@ function* bestOf(
 
 const MOST_CHANGES = 3;
 const MOST_ALONE = 3;
-/** A hundredth of what the dressing is worth is not worth another jar from the shelf. */
-const LEAST_GAIN = 0.01;
+/** Three hundredths of what the dressing costs are not worth another jar from the shelf. */
+const LEAST_GAIN = 0.03;
 /** As large a jar as before; null where it is not on hand for the whole batch. */
 function tried(
   request: SeasonRequest,
@@ -171,6 +171,8 @@ function proven({ style }: SeasonRequest, before: State, paper: OnPaper): Season
   if (lost.splits || lost.mightSplit || isShortened(before.hold, effect.hold)) return null;
   // It may keep a shorter time, which is said; a graver caution is no price for a saving.
   if (effect.newCautions.some(({ tier }) => tier === 1) || lessAcidThanAllowed(effect)) return null;
+  // Nor is an allergen that guests were not told of; what would be thrown away may bring one, and it is said.
+  if (effect.newAllergens.length > 0 && paper.usesUp.length === 0) return null;
   const [was, is] = [before.hold?.medianS ?? null, effect.hold?.medianS ?? null];
   const holdS = is !== null && (was === null || is < was * SAME_HOLD) ? { before: was, after: is } : null;
   return { ...paper, effect, holdS };

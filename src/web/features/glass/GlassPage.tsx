@@ -117,7 +117,7 @@ function Looking({ working, jar }: { readonly working: WorkingFormula; readonly 
               }}
             />
           </label>
-          <span className="min-w-0 flex-1 text-sm text-quiet">{glassWords.orDrop}</span>
+          <span className="flex-1 basis-72 text-sm text-quiet">{glassWords.orDrop}</span>
         </div>
         <p className="text-sm text-quiet">
           {glassWords.staysHere(

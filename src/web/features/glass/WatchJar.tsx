@@ -96,7 +96,7 @@ export function WatchJar({
           ref={video}
           muted
           playsInline
-          className="max-h-48 w-full rounded-lg bg-paper"
+          className={`max-h-48 w-full rounded-lg bg-paper ${state === 'live' ? '' : 'hidden'}`}
           data-testid="camera"
         />
       )}
