@@ -155,7 +155,7 @@ export function bitsOf(answers: readonly ArrayLike<number>[]): number {
 }
 
 /** So few tasters tell the same at a third of the work. */
-const ENOUGH = 300;
+const ENOUGH = 200;
 /** Of the jars that tell most alone, so many are looked at together. */
 const SHORTLIST = 40;
 

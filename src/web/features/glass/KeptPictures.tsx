@@ -8,7 +8,7 @@ import { sayError, useRemovePictureMutation } from '../../data/kitchenApi';
 import { Alert } from '../../ui/Alert';
 import { Button } from '../../ui/Button';
 import { SeenLayers } from './MeasureOne';
-import { measuredOf, type BelowAt } from './seenIn';
+import { isFarOutside, measuredOf, type BelowAt } from './seenIn';
 
 const HoldChart = lazy(async () => ({ default: (await import('../../parts/chart/HoldChart')).HoldChart }));
 
@@ -110,15 +110,4 @@ export function Course({
       )}
     </section>
   );
-}
-
-/** Twice beyond the band of four in five: apart so early, or together so late. */
-function isFarOutside(hold: Hold | null, pictures: readonly PictureRecord[]): boolean {
-  if (hold?.medianS == null) return false;
-  const { medianS, bandFactor } = hold;
-  return pictures.some(({ seconds, seen: { layers } }) => {
-    if (seconds === null) return false;
-    const isApart = layers.length > 1;
-    return isApart ? seconds < medianS / bandFactor ** 2 : seconds > medianS * bandFactor ** 2;
-  });
 }

@@ -1,5 +1,6 @@
 /** What was measured, in heights and in the words of a look. */
 import type { PictureRecord } from '#contract';
+import type { Hold } from '#core/emulsion';
 import type { GlassLayer, Marks } from '#core/glass';
 import type { Sight } from '#core/trial';
 import { volumeBelowMl, type Outline } from '#core/vessel';
@@ -70,3 +71,18 @@ export const withBorder = (
   });
 };
 const LEAST = 0.005;
+
+/** Twice beyond the band of four in five: apart so early, or together so late. */
+export function isFarOutside(
+  hold: Pick<Hold, 'medianS' | 'bandFactor'> | null,
+  pictures: readonly Pick<PictureRecord, 'seconds' | 'seen'>[],
+): boolean {
+  if (hold?.medianS == null) return false;
+  const { medianS, bandFactor } = hold;
+  return pictures.some(({ seconds, seen: { layers } }) => {
+    if (seconds === null) return false;
+    // Foam is no layer.
+    const isApart = layers.filter((layer) => !isAside(layer)).length > 1;
+    return isApart ? seconds < medianS / bandFactor ** 2 : seconds > medianS * bandFactor ** 2;
+  });
+}
