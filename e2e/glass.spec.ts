@@ -33,11 +33,33 @@ async function jarFile(page: Page, border: number, type = 'image/jpeg'): Promise
   return Buffer.from(base64, 'base64');
 }
 
+/** ISO/IEC 23008-12: a box "ftyp" of the brand "heic", and nothing in it. */
+const HEIC = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic\0\0\0\0mif1heic')]);
+/** W3C PNG: a signature and a header of 32768 × 32768; its checksum is not looked at. */
+const VAST_PNG = Buffer.concat([
+  Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13]),
+  Buffer.from('IHDR'),
+  Buffer.from([0, 0, 0x80, 0, 0, 0, 0x80, 0, 8, 2, 0, 0, 0, 0, 0, 0, 0]),
+  Buffer.alloc(900),
+]);
+
+async function drag(page: Page, handle: string, dx: number, dy: number): Promise<void> {
+  const place = page.getByRole('button', { name: handle, exact: true });
+  await place.scrollIntoViewIfNeeded();
+  const box = (await place.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + dx / 2, y + dy / 2);
+  await page.mouse.move(x + dx, y + dy);
+  await page.mouse.up();
+}
+
 test('a picture of a jar is measured, mended by hand, kept, and shown beside the prediction @always', async ({
   page,
 }) => {
   await page.goto('/formulas/walnut-cider/log');
-  await page.getByRole('link', { name: /With a picture/ }).click();
+  await page.getByRole('link', { name: /^With a picture/ }).click();
   await expect(page.getByText('never leave your kitchen’s own server')).toBeVisible();
   const files = page.getByLabel('Take or choose pictures');
   // What is no picture is refused with a word, and nothing else is lost.
@@ -47,6 +69,11 @@ test('a picture of a jar is measured, mended by hand, kept, and shown beside the
     buffer: Buffer.from('no picture'),
   });
   await expect(page.getByText('notes.heic cannot be opened by this browser')).toBeVisible();
+  await files.setInputFiles({ name: 'jar.heic', mimeType: 'image/heic', buffer: HEIC });
+  await expect(page.getByText('jar.heic (HEIC) cannot be opened by this browser')).toBeVisible();
+  // One that would unpack to 4 GB is not unpacked: a kilobyte of PNG says how large it is.
+  await files.setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: VAST_PNG });
+  await expect(page.getByText(/wall\.png is larger than/)).toBeVisible();
   await files.setInputFiles([
     { name: 'a.jpg', mimeType: 'image/jpeg', buffer: await jarFile(page, 0.25) },
     { name: 'b.png', mimeType: 'image/png', buffer: await jarFile(page, 0.5, 'image/png') },
@@ -63,6 +90,17 @@ test('a picture of a jar is measured, mended by hand, kept, and shown beside the
   await expect(seen).toContainText(/Watery 3\d %/);
   await page.getByRole('button', { name: 'As it was found' }).click();
   await expect(seen).toContainText(/Watery 2[456] %/);
+  // By finger or mouse, too: a border goes where it is drawn, and a corner takes what was measured with it.
+  await drag(page, 'Border 1', 0, -60);
+  await expect(page.getByText('A border was moved by hand')).toBeVisible();
+  await expect(seen).not.toContainText(/Watery 2\d %/);
+  await page.getByRole('button', { name: 'As it was found' }).click();
+  await drag(page, 'Floor, left', 0, -40);
+  await drag(page, 'Floor, right', 0, -40);
+  await expect(seen).toContainText(/Watery (?:1\d|20) %/);
+  await drag(page, 'Floor, left', 0, 40);
+  await drag(page, 'Floor, right', 0, 40);
+  await expect(seen).toContainText(/Watery 2[3-7] %/);
   // A corner drawn above the surface is said.
   await page.getByRole('button', { name: 'Surface, left' }).focus();
   await page.keyboard.press('Shift+ArrowDown');
@@ -86,8 +124,39 @@ test('a picture of a jar is measured, mended by hand, kept, and shown beside the
   await page.getByRole('button', { name: /^Take away the picture/ }).click();
   await page.getByRole('button', { name: 'Take it away for good' }).click();
   await expect(page.getByText('None kept of this jar yet.')).toBeVisible();
+  // What it taught is struck out with it.
+  await page.goto('/formulas/walnut-cider/log');
+  await expect(page.getByTestId('jar-log').first().locator('del')).toContainText(/split/i);
+  await page.goto('/formulas/walnut-cider/look');
   await page.setViewportSize({ width: 390, height: 800 });
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});
+
+test('a jar that is far from its prediction asks what was different; its look may stay without the picture', async ({
+  page,
+}) => {
+  await page.goto('/formulas/walnut-cider/look');
+  await page.getByLabel('Take or choose pictures').setInputFiles({
+    name: 'jar.jpg',
+    mimeType: 'image/jpeg',
+    buffer: await jarFile(page, 0),
+  });
+  await expect(page.getByTestId('seen-layers').first()).toContainText('No layer to be seen.');
+  // What waits to be judged is not lost with the page.
+  await page.reload();
+  await expect(page.getByText('Picture 1 of 1')).toBeVisible();
+  // Still together after two months.
+  await page.getByLabel('Minutes since the shake').fill('86400');
+  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await expect(page.getByTestId('far-outside')).toContainText(
+    'was the tool, the time or a bottle another one?',
+  );
+  await expectAccessible(page);
+  await page.getByRole('button', { name: /^Take away the picture/ }).click();
+  await page.getByRole('button', { name: 'The picture alone: its look still counts' }).click();
+  await expect(page.getByTestId('far-outside')).toHaveCount(0);
+  await page.goto('/formulas/walnut-cider/log');
+  await expect(page.getByTestId('jar-log').first()).toContainText(/60 days|2 months|fine/);
 });
 
 test('how far something ran on a plate, by a card beside it', async ({ page }) => {

@@ -117,6 +117,18 @@ describe('a jar looked at', () => {
     expect(proposeMarks(plain([120, 130, 140]))).toBeNull();
   });
 
+  it('does not take the edge of the table for the floor of the jar', () => {
+    const photo = plain([184, 188, 192]);
+    const fill = (rgb: readonly number[], x0: number, x1: number, y0: number, y1: number): void => {
+      for (let y = y0; y < y1; y++) for (let x = x0; x < x1; x++) photo.rgba.set(rgb, 4 * (y * 200 + x));
+    };
+    fill([90, 74, 58], 0, 200, 260, 300);
+    fill([232, 224, 184], 60, 140, 90, 240);
+    const { floor, surface } = proposeMarks(photo)!;
+    for (const { y } of floor) expect(Math.abs(y - 240)).toBeLessThan(6);
+    for (const { y } of surface) expect(Math.abs(y - 90)).toBeLessThan(6);
+  });
+
   // By hand: a card of 428 px is 85.6 mm, 5 px a mm: 3-4-5 times 50 is 250 px, 50 mm.
   it('measures a run by a card beside it', () => {
     const card = [

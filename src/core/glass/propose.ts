@@ -1,8 +1,10 @@
 /**
  * Where the liquid most likely stands in a picture: the two upright edges that are strongest along the middle of it, then
- * between them the first strong change from above and the last from below. A proposal, to be looked at and drawn right.
+ * between them, as far up and down as they go, the first strong change from above and the last from below. A proposal, to be
+ * looked at and drawn right.
  */
-import { labOf, type Lab, type Marks, type Photo } from './photo';
+import { inCells } from './cells';
+import type { Lab, Marks, Photo } from './photo';
 import { median } from './profile';
 
 const [COLUMNS, LINES] = [120, 160];
@@ -17,7 +19,7 @@ const REACH = 3;
 
 /** Null where no jar stands out from what is around it. */
 export function proposeMarks(photo: Photo): Marks | null {
-  const grid = gridOf(photo);
+  const grid = inCells(photo, COLUMNS, LINES);
   const sides = sidesOf(grid);
   if (!sides) return null;
   const [left, right] = sides;
@@ -29,8 +31,15 @@ export function proposeMarks(photo: Photo): Marks | null {
       : distance(middleOf(rows.slice(i - REACH, i)), middleOf(rows.slice(i, i + REACH))),
   );
   const strong = Math.max(LEAST, STRONG * Math.max(...changes));
+  const [upper, lower] = standsFrom(grid, sides);
   const peaks = changes.flatMap((change, i) =>
-    change >= strong && change >= (changes[i - 1] ?? 0) && change > (changes[i + 1] ?? 0) ? [i] : [],
+    i >= upper - REACH &&
+    i <= lower + REACH &&
+    change >= strong &&
+    change >= (changes[i - 1] ?? 0) &&
+    change > (changes[i + 1] ?? 0)
+      ? [i]
+      : [],
   );
   const [top, bottom] = [peaks[0], peaks.at(-1)];
   if (top === undefined || bottom === undefined || bottom - top < LINES * NARROW) return null;
@@ -52,35 +61,37 @@ const middleOf = (of: readonly Lab[]): Lab => [
   median(of.map(([, , b]) => b)),
 ];
 
-/** The picture in few cells, each the mean of what lies in it. */
-function gridOf({ width, height, rgba }: Photo): readonly (readonly Lab[])[] {
-  return Array.from({ length: LINES }, (_, line) =>
-    Array.from({ length: COLUMNS }, (_unused, column) => {
-      let [red, green, blue, count] = [0, 0, 0, 0];
-      const [x0, x1] = [Math.floor((column * width) / COLUMNS), Math.ceil(((column + 1) * width) / COLUMNS)];
-      const [y0, y1] = [Math.floor((line * height) / LINES), Math.ceil(((line + 1) * height) / LINES)];
-      // A few of many pixels are enough for a cell.
-      const [dx, dy] = [Math.max(1, (x1 - x0) >> 2), Math.max(1, (y1 - y0) >> 2)];
-      for (let y = y0; y < y1; y += dy)
-        for (let x = x0; x < x1; x += dx) {
-          const at = 4 * (y * width + x);
-          red += rgba[at]!;
-          green += rgba[at + 1]!;
-          blue += rgba[at + 2]!;
-          count += 1;
-        }
-      return labOf(Math.round(red / count), Math.round(green / count), Math.round(blue / count));
-    }),
-  );
+const edgeAt = (line: readonly Lab[], column: number): number =>
+  distance(line[column - 2]!, line[column + 1]!);
+
+/** So many lines in a row may lack an edge, for a label or a glare. */
+const GAP = 8;
+/** A jar that leans by 5° has its side so many columns off at its ends. */
+const LEANS = 5;
+
+/** The first and the last line between the two sides: where they end, something else begins, as the table does. */
+function standsFrom(
+  grid: readonly (readonly Lab[])[],
+  [left, right]: readonly [number, number],
+): readonly [number, number] {
+  const near = (line: readonly Lab[], side: number): number => {
+    const columns = Array.from({ length: 2 * LEANS + 1 }, (_, i) => side - LEANS + i);
+    return Math.max(...columns.filter((c) => c >= 2 && c < COLUMNS - 2).map((c) => edgeAt(line, c)));
+  };
+  const isThere = grid.map((line) => Math.min(near(line, left), near(line, right)) >= LEAST);
+  const goes = (by: 1 | -1): number => {
+    let last = Math.round(LINES * 0.6);
+    for (let i = last; i >= 0 && i < LINES && Math.abs(i - last) <= GAP; i += by) if (isThere[i]) last = i;
+    return last;
+  };
+  return [goes(-1), goes(1)];
 }
 
 /** The pair of columns between which the colour is another than outside, in most of the lines of the lower middle. */
 function sidesOf(grid: readonly (readonly Lab[])[]): readonly [number, number] | null {
   const lines = grid.slice(Math.round(LINES * 0.45), Math.round(LINES * 0.75));
   const edges = Array.from({ length: COLUMNS }, (_, column) =>
-    column < 2 || column >= COLUMNS - 2
-      ? 0
-      : median(lines.map((line) => distance(line[column - 2]!, line[column + 1]!))),
+    column < 2 || column >= COLUMNS - 2 ? 0 : median(lines.map((line) => edgeAt(line, column))),
   );
   let best: { readonly pair: readonly [number, number]; readonly weight: number } | null = null;
   for (let left = 2; left < COLUMNS; left++)

@@ -14,7 +14,7 @@ export function JarPictures({ jar }: { readonly jar: Pick<Jar, 'id' | 'formulaId
         const time = seconds === null ? glassWords.timeNotKnown : glassWords.after(sayDuration(seconds));
         return (
           <li key={id} className="w-24 text-center text-xs">
-            <Link to={`/formulas/${jar.formulaId}/look`}>
+            <Link to={`/formulas/${jar.formulaId}/look?jar=${jar.id}`}>
               <img
                 src={`/api/pictures/${id}`}
                 alt=""

@@ -21,12 +21,10 @@ export async function clearDevice(): Promise<void> {
   try {
     const kitchen = await kitchenHere();
     const db = await database();
-    for (const name of ['work', 'waiting'] as const) {
-      const keys =
-        name === 'work'
-          ? await db.getAllKeysFromIndex(name, 'kitchen', kitchen)
-          : await db.getAllKeysFromIndex(name, 'kitchen', kitchen);
-      for (const key of keys) await db.delete(name, key as never);
+    for (const key of await db.getAllKeysFromIndex('work', 'kitchen', kitchen)) await db.delete('work', key);
+    for (const name of ['waiting', 'pictures'] as const) {
+      const keys = await db.getAllKeysFromIndex(name, 'kitchen', kitchen);
+      for (const key of keys) await db.delete(name, key);
     }
   } catch {
     gaveUp();

@@ -11,11 +11,16 @@ export const glassWords = {
     `Pictures are scaled down, freed of place and device, and never leave your kitchen’s own server: ${used} of ${most} are used.`,
   noJar: 'There is no finished jar to look at yet.',
   makeOne: 'Make a jar',
-  cannotOpen: (name: string) =>
-    `${name} cannot be opened by this browser. Take it as JPEG, or save it as JPEG or PNG first.`,
-  tooLarge: (name: string, most: string) => `${name} is larger than ${most}: take it smaller.`,
+  whichJar: 'Jar',
+  jarOfVersion: (place: number, version: number) => `Jar ${place}, v${version}`,
+  cannotOpen: (name: string, format: string | null) =>
+    `${name}${format === null ? '' : ` (${format})`} cannot be opened by this browser. Take it as JPEG, or save it as JPEG or PNG first.`,
+  tooLarge: (name: string, most: string) =>
+    `${name} is larger than ${most}, or than 50 megapixels: take it smaller.`,
   tooMany: (most: number) => `At most ${most} pictures at once; the first ${most} are taken.`,
-  reading: 'Reading the pictures',
+  reading: (place: number, count: number) => `Reading picture ${place} of ${count}`,
+  opening: 'Opening the picture',
+  cannotOpenAgain: 'This picture cannot be opened any more.',
   pictureOf: (place: number, count: number) => `Picture ${place} of ${count}`,
   markIt:
     'Look at the four corners, and draw them to where the liquid meets the glass. With the keys: Tab to a corner, then the arrows.',
@@ -33,9 +38,9 @@ export const glassWords = {
   },
   measuring: 'Measuring the layers',
   noLayer: 'No layer to be seen.',
-  layers: (said: string) => `${said}.`,
   layer: (name: string, percent: string, mm: string, doubt: string) => `${name} ${percent}, ${mm} ± ${doubt}`,
   aside: (name: string) => `${name}, left out`,
+  borderByHand: 'A border by hand.',
   byHand: 'A border was moved by hand; it stays where you put it.',
   asFound: 'As it was found',
   minutesSinceTheShake: 'Minutes since the shake',
@@ -53,11 +58,15 @@ export const glassWords = {
   cameraRefused: 'The camera was refused: allow it for this page in the browser, then begin again.',
   cameraNone:
     'No camera can be reached here: it needs a device with one, and a page over HTTPS. Choose a picture instead.',
-  cameraLost: 'The camera is gone: plug it in again, or begin again.',
-  cameraTurned: 'The picture lies otherwise than before: draw the corners again.',
+  cameraLost: 'The camera is gone: plug it in again, or try once more. What it watches is kept.',
+  tryCamera: 'Try the camera again',
+  cameraTurned: 'The camera or the jar was moved: draw the corners again.',
   drawThenWatch: 'Draw the corners, then begin',
   theseCorners: 'Watch between these corners',
-  watchedFor: (times: string, since: string) => `Looked ${times} times since ${since}. No layer yet.`,
+  watchedFor: (times: number, since: string) =>
+    `Looked ${times === 1 ? 'once' : `${times} times`} since ${since}.`,
+  noLayerYet: 'No layer yet.',
+  layerMayShow: 'A layer may show: the next look says whether it stays.',
   lastSeen: (said: string) => `Last: ${said}`,
   aLayerShows: (time: string) => `A layer shows, ${time}. Keep the picture below.`,
   kept: 'Looks with a picture',
@@ -67,11 +76,13 @@ export const glassWords = {
   remove: 'Take away',
   theOneOf: (time: string) => `the picture of ${time}`,
   reallyRemove: 'Take it away for good',
+  removeOnly: 'The picture alone: its look still counts',
   keepIt: 'Keep it',
   notRemoved: (error: string) => `Not taken away. ${error}`,
   course: 'The course against the prediction',
   theModel: 'As the model has it',
   farOutside: 'This jar is far from what was predicted: was the tool, the time or a bottle another one?',
+  sayWhat: 'Say so in the log',
 } as const;
 
 export const LAYER_WORDS: Readonly<Record<GlassLayer['kind'], string>> = {

@@ -1,26 +1,28 @@
 import { useMemo, useState } from 'react';
-import { marksProblem, type GlassLayer, type Marks } from '#core/glass';
+import { marksProblem, type GlassLayer, type Marks, type Photo } from '#core/glass';
 import { firstLayerFrom, type Predicted } from '#core/trial';
 import type { Hold } from '#core/emulsion';
-import { formatNumber } from '#words/numbers';
-import { glassWords, LAYER_WORDS } from '#words/screens/glass';
+import { glassWords } from '#words/screens/glass';
 import type { Settings } from '#contract';
 import type { Jar } from '../../data/jars';
 import { sayError, useKeepPictureMutation } from '../../data/kitchenApi';
 import { typedNumber } from '../../form/typed';
 import { SearchState } from '../../parts/SearchState';
-import { byNow, newId } from '../../sync/device';
-import { record } from '../../sync/outbox';
+import { byNow } from '../../sync/device';
+import { put } from '../../sync/outbox';
 import { Alert } from '../../ui/Alert';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { useSearch } from '../../workers/useSearch';
-import { base64Of, type Decoded } from '../../parts/picture/decode';
+import { base64Of } from '../../parts/picture/decode';
 import { MarkedPicture } from './MarkedPicture';
-import { isAside, sharesOf, sightOf, withBorder, type BelowAt } from './seenIn';
+import { SeenLayers } from './SeenLayers';
+import { sharesOf, sightOf, withBorder, type BelowAt } from './seenIn';
+import type { Waiting } from './useWaiting';
 
-interface MeasureOneProps {
-  readonly decoded: Decoded;
+export interface MeasureOneProps {
+  readonly picture: Waiting;
+  readonly opened: { readonly url: string; readonly photo: Photo };
   readonly jar: Jar;
   readonly formulaId: Jar['formulaId'];
   readonly startMarks: Marks;
@@ -37,7 +39,8 @@ interface MeasureOneProps {
 /** One picture: marked, measured, kept or left out. */
 export function MeasureOne(props: MeasureOneProps) {
   const {
-    decoded,
+    picture,
+    opened,
     jar,
     formulaId,
     startMarks,
@@ -49,9 +52,9 @@ export function MeasureOne(props: MeasureOneProps) {
     settings,
     onDone,
   } = props;
-  const { photo } = decoded;
-  // Sent again after an answer was lost it is the same picture.
-  const [id] = useState(newId);
+  const { photo, url } = opened;
+  // Sent again after an answer was lost it is the same picture, and the same look.
+  const { id, takenAt } = picture;
   const [marks, setMarks] = useState(startMarks);
   const [moved, setMoved] = useState<readonly GlassLayer[] | null>(null);
   const [text, setText] = useState(sinceMin === null ? '' : String(Math.round(sinceMin)));
@@ -64,13 +67,13 @@ export function MeasureOne(props: MeasureOneProps) {
   const keepIt = async (): Promise<void> => {
     if (!layers || minutes.wrong) return;
     const seconds = minutes.fits ? minutes.value * 60 : null;
-    const jpeg = await base64Of(decoded.jpeg);
+    const jpeg = await base64Of(picture.jpeg);
     const seen = {
       marks: { floor: [...marks.floor], surface: [...marks.surface] } as never,
       layers: layers.map((layer) => ({ ...layer, doubt: [...layer.doubt] as [number, number] })),
       byHand: moved !== null,
     };
-    const sent = { trialId: jar.id, id, takenAt: decoded.takenAt, seconds, seen, by: byNow(), jpeg };
+    const sent = { trialId: jar.id, id, takenAt, seconds, seen, by: byNow(), jpeg };
     const answer = await keep(sent);
     if (!('data' in answer)) return;
     // The same look as one by eye: it teaches the hold in the same way.
@@ -78,14 +81,15 @@ export function MeasureOne(props: MeasureOneProps) {
       const saw = sightOf(layers);
       const firstLayerS = hold && firstLayerFrom(hold, sharesOf(layers, below), seconds);
       const look = { kind: 'looked', saw, seconds, predicted, note: '' } as const;
-      await record({ trialId: jar.id, formulaId }, [firstLayerS ? { ...look, firstLayerS } : look]);
+      const event = firstLayerS ? { ...look, firstLayerS } : look;
+      await put({ kind: 'event', trialId: jar.id, formulaId, event, id });
     }
     onDone(marks);
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,1fr)_300px]">
       <MarkedPicture
-        url={decoded.url}
+        url={url}
         photo={photo}
         marks={marks}
         layers={layers}
@@ -144,45 +148,5 @@ export function MeasureOne(props: MeasureOneProps) {
         {keeping.error !== undefined && <Alert>{glassWords.notKept(sayError(keeping.error))}</Alert>}
       </div>
     </div>
-  );
-}
-
-/** Surface first, as the eye goes down the glass. */
-export function SeenLayers({
-  layers,
-  liquidMm,
-  below,
-  settings,
-}: {
-  readonly layers: readonly GlassLayer[];
-  readonly liquidMm: number;
-  readonly below: BelowAt;
-  readonly settings: Settings;
-}) {
-  const liquid = layers.filter((layer) => !isAside(layer));
-  const aside = layers.filter(isAside);
-  const mm = (share: number): string => `${formatNumber(Math.round(share * liquidMm), 0, settings)} mm`;
-  const doubtMm = ({ doubt }: GlassLayer): string =>
-    `${formatNumber(Math.max(1, Math.round(Math.hypot(...doubt) * liquidMm)), 0, settings)} mm`;
-  return (
-    <ul data-testid="seen-layers" className="text-sm">
-      {liquid.length === 1 && <li className="text-lg font-semibold">{glassWords.noLayer}</li>}
-      {liquid.length > 1 &&
-        [...liquid].reverse().map((layer, i) => (
-          <li key={i} className="border-t border-rule py-1 font-semibold">
-            {glassWords.layer(
-              LAYER_WORDS[layer.kind],
-              `${Math.round((below(layer.to) - below(layer.from)) * 100)} %`,
-              mm(layer.to - layer.from),
-              doubtMm(layer),
-            )}
-          </li>
-        ))}
-      {aside.map(({ kind }) => (
-        <li key={kind} className="border-t border-rule py-1 text-quiet">
-          {glassWords.aside(LAYER_WORDS[kind])}
-        </li>
-      ))}
-    </ul>
   );
 }

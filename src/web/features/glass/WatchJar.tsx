@@ -1,32 +1,17 @@
-import { useEffect, useRef, useState } from 'react';
-import { marksProblem, proposeMarks, type Marks } from '#core/glass';
+import { useEffect, useState } from 'react';
+import { marksProblem, proposeMarks, surroundingsOf, type Marks } from '#core/glass';
 import { formatMoment } from '#words/numbers';
 import { glassWords, LAYER_WORDS } from '#words/screens/glass';
 import { useKept } from '../../sync/useKept';
 import { Button } from '../../ui/Button';
 import { beep } from '../../ui/sound';
 import { useAwake } from '../../ui/useAwake';
-import { searcher } from '../../workers/searcher';
-import { frameOf, type Decoded } from '../../parts/picture/decode';
+import { frameOf, type Frame, type Taken } from '../../parts/picture/decode';
 import { MarkedPicture } from './MarkedPicture';
-import { isAside, usualMarks } from './seenIn';
+import { usualMarks } from './seenIn';
 import { useCamera, type CameraState } from './useCamera';
+import { afterLook, OFF, useEveryMinute, useStill, type Watch } from './watching';
 
-interface Watch {
-  readonly on: boolean;
-  /** Null: not drawn yet. */
-  readonly marks: Marks | null;
-  readonly since: string;
-  readonly times: number;
-  /** What was seen last, from the floor up. */
-  readonly last: readonly (keyof typeof LAYER_WORDS)[];
-  /** How often in a row a layer was seen. */
-  readonly inARow: number;
-}
-const OFF: Watch = { on: false, marks: null, since: '', times: 0, last: [], inARow: 0 };
-const EVERY_MS = 60_000;
-/** A shadow may pass once. */
-const SURE = 2;
 const TROUBLES: Readonly<Partial<Record<CameraState, string>>> = {
   starting: glassWords.cameraStarting,
   refused: glassWords.cameraRefused,
@@ -41,37 +26,29 @@ export function WatchJar({
 }: {
   readonly jarId: string;
   /** @param marks null: nobody drew them yet */
-  readonly onFound: (picture: Decoded, marks: Marks | null) => void;
+  readonly onFound: (picture: Taken, marks: Marks | null) => void;
 }) {
-  const [watch, setWatch] = useKept<Watch>(`watch-${jarId}`, OFF, 'device');
-  const [still, setStill] = useState<Decoded | null>(null);
-  const [drawn, setDrawn] = useState<Marks | null>(null);
+  const [watch, setWatch] = useKept<Watch>(`watching-${jarId}`, OFF, 'device');
+  const [still, setStill] = useState<Frame | null>(null);
   const [turned, setTurned] = useState(false);
   const [found, setFound] = useState<string | null>(null);
-  const { video, state } = useCamera(watch.on);
-  useAwake(watch.on && state === 'live');
-  useStill(watch.on && state === 'live' && watch.marks === null, video, (picture) => {
-    setStill(picture);
-    setDrawn(proposeMarks(picture.photo) ?? usualMarks(picture.photo.width, picture.photo.height));
-  });
-  useEveryMinute(watch, state, video, {
-    onTurned: () => {
-      setTurned(true);
-      setWatch({ ...watch, marks: null });
-    },
-    onSeen: (picture, last) => {
-      const liquid = last.filter((kind) => !isAside({ kind } as never));
-      const inARow = liquid.length > 1 ? watch.inARow + 1 : 0;
-      if (inARow < SURE) {
-        URL.revokeObjectURL(picture.url);
-        setWatch({ ...watch, times: watch.times + 1, last, inARow });
-        return;
-      }
-      setWatch(OFF);
-      setFound(picture.takenAt);
+  const { video, state, again } = useCamera(watch.on);
+  const isLive = watch.on && state === 'live';
+  useAwake(isLive);
+  useStill(isLive && watch.between === null, video, setStill);
+  const hand = async (frame: Frame): Promise<void> => {
+    const taken = await frame.kept();
+    if (taken) onFound(taken, watch.between?.marks ?? null);
+  };
+  useEveryMinute(watch, state, video, (look, frame) => {
+    const after = afterLook(watch, look);
+    if (after.ends === 'turned') setTurned(true);
+    if (after.ends === 'layer') {
+      setFound(new Date().toISOString());
       beep('time');
-      onFound(picture, watch.marks);
-    },
+      void hand(frame);
+    }
+    setWatch(after.watch);
   });
   return (
     <section aria-label={glassWords.watch} className="card grid grid-cols-[minmax(0,1fr)] gap-3 p-4">
@@ -83,10 +60,11 @@ export function WatchJar({
         </p>
       )}
       {watch.on && TROUBLES[state] && <p role="alert">{TROUBLES[state]}</p>}
-      {turned && watch.marks === null && <p role="alert">{glassWords.cameraTurned}</p>}
-      {watch.on && watch.marks !== null && state === 'live' && (
+      {turned && watch.between === null && <p role="alert">{glassWords.cameraTurned}</p>}
+      {isLive && watch.between !== null && (
         <p role="status">
-          {glassWords.watchedFor(String(watch.times), formatMoment(watch.since))}{' '}
+          {glassWords.watchedFor(watch.times, formatMoment(watch.since))}{' '}
+          {watch.layersInARow > 0 ? glassWords.layerMayShow : glassWords.noLayerYet}{' '}
           {watch.last.length > 0 &&
             glassWords.lastSeen(watch.last.map((kind) => LAYER_WORDS[kind]).join(', '))}
         </p>
@@ -100,112 +78,100 @@ export function WatchJar({
           data-testid="camera"
         />
       )}
-      {watch.on && state === 'live' && (
-        <Button
-          className="min-h-11 justify-self-start"
-          onClick={() => {
-            void frameOf(video.current!).then((picture) => {
-              if (picture) onFound(picture, watch.marks);
-            });
+      {isLive && watch.between === null && still && (
+        <DrawCorners
+          frame={still}
+          onDrawn={(marks) => {
+            setStill(null);
+            setTurned(false);
+            const between = { marks, around: surroundingsOf(still.photo, marks) };
+            setWatch({ ...watch, between, since: watch.since || new Date().toISOString() });
           }}
-        >
-          {glassWords.takeNow}
-        </Button>
+        />
       )}
-      {watch.on && watch.marks === null && still && drawn && (
-        <>
-          <p>{glassWords.drawThenWatch}</p>
-          <MarkedPicture
-            url={still.url}
-            photo={still.photo}
-            marks={drawn}
-            layers={null}
-            onMarks={setDrawn}
-            onBorder={() => undefined}
-          />
+      <div className="flex flex-wrap gap-3">
+        {isLive && (
           <Button
-            kind="main"
-            className="min-h-11 justify-self-start"
-            disabled={marksProblem(still.photo, drawn) !== null}
+            className="min-h-11"
             onClick={() => {
-              URL.revokeObjectURL(still.url);
-              setStill(null);
-              setTurned(false);
-              setWatch({ ...watch, marks: drawn, since: new Date().toISOString() });
+              const frame = frameOf(video.current!);
+              if (frame) void hand(frame);
             }}
           >
-            {glassWords.theseCorners}
+            {glassWords.takeNow}
           </Button>
-        </>
-      )}
-      <Button
-        className="min-h-11 justify-self-start"
-        onClick={() => {
-          setFound(null);
-          setStill(null);
-          setWatch(watch.on ? OFF : { ...OFF, on: true });
-        }}
-      >
-        {watch.on ? glassWords.stopWatching : glassWords.beginWatching}
-      </Button>
+        )}
+        {watch.on && (state === 'lost' || state === 'none' || state === 'refused') && (
+          <Button className="min-h-11" onClick={again}>
+            {glassWords.tryCamera}
+          </Button>
+        )}
+        <Button
+          className="min-h-11"
+          onClick={() => {
+            setFound(null);
+            setStill(null);
+            setTurned(false);
+            setWatch(watch.on ? OFF : { ...OFF, on: true });
+          }}
+        >
+          {watch.on ? glassWords.stopWatching : glassWords.beginWatching}
+        </Button>
+      </div>
     </section>
   );
 }
 
-type Video = ReturnType<typeof useCamera>['video'];
-
-/** One picture to draw the corners in, as soon as the camera sees. */
-function useStill(wanted: boolean, video: Video, onStill: (picture: Decoded) => void): void {
-  const take = useRef(onStill);
+function DrawCorners({
+  frame,
+  onDrawn,
+}: {
+  readonly frame: Frame;
+  readonly onDrawn: (marks: Marks) => void;
+}) {
+  const { photo } = frame;
+  const [marks, setMarks] = useState<Marks>(
+    () => proposeMarks(photo) ?? usualMarks(photo.width, photo.height),
+  );
+  const [url, setUrl] = useState<string | null>(null);
   useEffect(() => {
-    take.current = onStill;
-  });
-  useEffect(() => {
-    if (!wanted) return;
-    void frameOf(video.current!).then((picture) => {
-      if (picture) take.current(picture);
+    let made: string | null = null;
+    let gone = false;
+    void frame.kept().then((taken) => {
+      if (!taken || gone) return;
+      made = URL.createObjectURL(taken.jpeg);
+      setUrl(made);
     });
-  }, [wanted, video]);
-}
-
-interface Heard {
-  readonly onTurned: () => void;
-  readonly onSeen: (picture: Decoded, kinds: Watch['last']) => void;
-}
-
-/** Once a minute, while the camera lives and the corners are drawn. */
-function useEveryMinute(watch: Watch, state: CameraState, video: Video, heard: Heard): void {
-  const now = useRef({ watch, heard });
-  useEffect(() => {
-    now.current = { watch, heard };
-  });
-  const runs = watch.on && watch.marks !== null && state === 'live';
-  useEffect(() => {
-    if (!runs) return undefined;
-    const controller = new AbortController();
-    const look = async (): Promise<void> => {
-      const picture = video.current && (await frameOf(video.current));
-      const { marks } = now.current.watch;
-      if (!picture || !marks) return;
-      if (marksProblem(picture.photo, marks)) {
-        now.current.heard.onTurned();
-        return;
-      }
-      const question = { photo: picture.photo, marks };
-      const { layers } = await searcher.ask('glass', question, { signal: controller.signal });
-      now.current.heard.onSeen(
-        picture,
-        layers.map(({ kind }) => kind),
-      );
-    };
-    const run = (): void => {
-      look().catch(() => undefined);
-    };
-    run();
-    const timer = setInterval(run, EVERY_MS);
     return () => {
-      controller.abort();
-      clearInterval(timer);
+      gone = true;
+      if (made !== null) URL.revokeObjectURL(made);
     };
-  }, [runs, video]);
+  }, [frame]);
+  const problem = marksProblem(photo, marks);
+  return (
+    <>
+      <p>{glassWords.drawThenWatch}</p>
+      {url !== null && (
+        <MarkedPicture
+          url={url}
+          photo={photo}
+          marks={marks}
+          layers={null}
+          onMarks={setMarks}
+          onBorder={() => undefined}
+        />
+      )}
+      {problem && <p role="alert">{glassWords.marksProblem[problem]}</p>}
+      <Button
+        kind="main"
+        className="min-h-11 justify-self-start"
+        disabled={problem !== null}
+        onClick={() => {
+          onDrawn(marks);
+        }}
+      >
+        {glassWords.theseCorners}
+      </Button>
+    </>
+  );
 }

@@ -7,7 +7,7 @@ import { volumeBelowMl, type Outline } from '#core/vessel';
 import type { MeasuredLayers } from '../../parts/chart/HoldChart';
 
 const ASIDE: ReadonlySet<GlassLayer['kind']> = new Set<GlassLayer['kind']>(['foam', 'floating', 'lying']);
-export const isAside = ({ kind }: GlassLayer): boolean => ASIDE.has(kind);
+export const isAside = ({ kind }: Pick<GlassLayer, 'kind'>): boolean => ASIDE.has(kind);
 
 /** A layer of a tenth is no thin one any more; common practice. */
 const THIN = 0.1;

@@ -3,9 +3,26 @@ import { useEffect, useRef, useState } from 'react';
 
 export type CameraState = 'off' | 'starting' | 'live' | 'refused' | 'none' | 'lost';
 
+const stopped = (stream: MediaStream): void => {
+  for (const track of stream.getTracks()) track.stop();
+};
+
 export function useCamera(wanted: boolean) {
   const video = useRef<HTMLVideoElement>(null);
   const [state, setState] = useState<CameraState>('off');
+  const [attempt, setAttempt] = useState(0);
+  // Plugged in again it goes on by itself.
+  useEffect(() => {
+    const devices = navigator.mediaDevices as MediaDevices | undefined;
+    if (state !== 'lost' || !devices) return undefined;
+    const again = (): void => {
+      setAttempt((now) => now + 1);
+    };
+    devices.addEventListener('devicechange', again);
+    return () => {
+      devices.removeEventListener('devicechange', again);
+    };
+  }, [state]);
   useEffect(() => {
     if (!wanted) {
       setState('off');
@@ -19,40 +36,50 @@ export function useCamera(wanted: boolean) {
     }
     let gone = false;
     let stream: MediaStream | null = null;
-    setState('starting');
-    devices
-      .getUserMedia({ video: { facingMode: 'environment', width: { ideal: 1600 } } })
-      .then(
-        async (found) => {
-          stream = found;
-          if (gone || !video.current) {
-            found.getTracks().forEach((track) => {
-              track.stop();
-            });
-            return;
-          }
-          for (const track of found.getVideoTracks())
-            track.addEventListener('ended', () => {
-              setState('lost');
-            });
-          video.current.srcObject = found;
-          await video.current.play();
-          setState('live');
-        },
-        (error: unknown) => {
-          const name = error instanceof DOMException ? error.name : '';
-          setState(name === 'NotAllowedError' ? 'refused' : 'none');
-        },
-      )
-      .catch(() => {
-        if (!gone) setState('lost');
+    const say = (next: CameraState): void => {
+      if (!gone) setState(next);
+    };
+    const begin = async (): Promise<void> => {
+      const found = await devices.getUserMedia({
+        video: { facingMode: 'environment', width: { ideal: 1600 } },
       });
+      if (gone || !video.current) {
+        stopped(found);
+        return;
+      }
+      stream = found;
+      for (const track of found.getVideoTracks()) {
+        track.addEventListener('ended', () => {
+          say('lost');
+        });
+        // Taken by a call, or its lid shut: it sends nothing for a while.
+        track.addEventListener('mute', () => {
+          say('lost');
+        });
+        track.addEventListener('unmute', () => {
+          say('live');
+        });
+      }
+      video.current.srcObject = found;
+      await video.current.play();
+      say('live');
+    };
+    setState('starting');
+    begin().catch((error: unknown) => {
+      if (error instanceof DOMException && error.name === 'NotAllowedError') say('refused');
+      // One that was there a moment ago is lost, not missing.
+      else say(stream || attempt > 0 ? 'lost' : 'none');
+    });
     return () => {
       gone = true;
-      stream?.getTracks().forEach((track) => {
-        track.stop();
-      });
+      if (stream) stopped(stream);
     };
-  }, [wanted]);
-  return { video, state };
+  }, [wanted, attempt]);
+  return {
+    video,
+    state,
+    again: () => {
+      setAttempt((now) => now + 1);
+    },
+  };
 }

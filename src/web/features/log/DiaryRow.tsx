@@ -4,11 +4,12 @@ import { diaryOf, type DiaryEntry } from '#core/trial';
 import { sayDuration } from '#words/hold';
 import { SIGHT_WORDS, sayTasting } from '#words/trial';
 import { formatAmount, formatMoment, inSentence } from '#words/numbers';
+import { glassWords } from '#words/screens/glass';
 import { logWords } from '#words/screens/log';
 import type { Kitchen } from '#kitchen/reading';
 import { handAmount, vesselOf } from '#kitchen/reading';
 import { useCooksQuery } from '../../data/kitchenApi';
-import type { Jar } from '../../data/jars';
+import { isBeingMade, type Jar } from '../../data/jars';
 import { JarLog } from '../../parts/JarLog';
 import { JarPictures } from '../../parts/JarPictures';
 import { TrialJar } from '../../parts/TrialJar';
@@ -95,6 +96,14 @@ export function DiaryRow({ jar, place, name, kitchen, open }: DiaryRowProps) {
           </Link>
         )}
         {shown && <JarPictures jar={jar} />}
+        {!isBeingMade(jar) && (
+          <Link
+            to={`/formulas/${jar.formulaId}/look?jar=${jar.id}`}
+            className="inline-flex min-h-9 items-center text-leaf underline"
+          >
+            {glassWords.lookWithAPicture}
+          </Link>
+        )}
         <JarLog jar={jar} catalogue={catalogue} settings={settings} />
       </div>
     </details>

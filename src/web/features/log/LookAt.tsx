@@ -52,7 +52,10 @@ export function LookAt({ working, jar, place }: { working: WorkingFormula; jar: 
       className="card grid grid-cols-[minmax(0,1fr)] content-start gap-3 p-4"
     >
       <h2 className="font-name text-lg font-bold">{logWords.lookAtJarPlace(place)}</h2>
-      <Link to={`/formulas/${working.id}/look`} className="flex min-h-11 items-center text-leaf underline">
+      <Link
+        to={`/formulas/${working.id}/look?jar=${jar.id}`}
+        className="flex min-h-11 items-center text-leaf underline"
+      >
         {logWords.withAPicture}
       </Link>
       {hold && <p className="text-sm text-quiet">{logWords.theModelHold(sayHold(hold))}</p>}

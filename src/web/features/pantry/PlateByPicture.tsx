@@ -3,7 +3,7 @@ import { PLATE_LIMITS_S, secondsOfRun, type CounterTest } from '#core/emulsion';
 import { CARD_MM, runMm, type Point } from '#core/glass';
 import { thicknessWords as words } from '#words/screens/thickness';
 import { typedNumber } from '../../form/typed';
-import { decodePicture, type Decoded } from '../../parts/picture/decode';
+import { takePicture, type Taken } from '../../parts/picture/decode';
 import { Handle, placeIn } from '../../parts/picture/Handle';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -20,7 +20,7 @@ const usualEnds = (width: number, height: number): Ends => ({
 
 /** How far it ran on the plate, by a card or a coin beside it. The picture is looked at here and not kept. */
 export function PlateByPicture({ onFound }: { readonly onFound: (test: CounterTest) => void }) {
-  const [picture, setPicture] = useState<Decoded | null>(null);
+  const [picture, setPicture] = useState<Shown | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   useEffect(
     () => () => {
@@ -30,9 +30,16 @@ export function PlateByPicture({ onFound }: { readonly onFound: (test: CounterTe
   );
   const take = async (file: File | undefined): Promise<void> => {
     if (!file) return;
-    const decoded = await decodePicture(file);
-    setPicture(decoded);
-    setTrouble(decoded ? null : words.cannotOpen(file.name));
+    const taken = await takePicture(file);
+    const isTaken = !('why' in taken);
+    setPicture(isTaken ? { ...taken, url: URL.createObjectURL(taken.jpeg) } : null);
+    if (isTaken) setTrouble(null);
+    else
+      setTrouble(
+        taken.why === 'too-large'
+          ? words.tooLargePicture(file.name)
+          : words.cannotOpen(file.name, taken.format),
+      );
   };
   return (
     <fieldset className="grid gap-2">
@@ -68,14 +75,16 @@ export function PlateByPicture({ onFound }: { readonly onFound: (test: CounterTe
   );
 }
 
+type Shown = Taken & { readonly url: string };
+
 interface MarkedPlateProps {
-  readonly picture: Decoded;
+  readonly picture: Shown;
   readonly onFound: (test: CounterTest) => void;
   readonly onAway: () => void;
 }
 
 function MarkedPlate({ picture, onFound, onAway }: MarkedPlateProps) {
-  const { width, height } = picture.photo;
+  const { width, height } = picture;
   const drawing = useRef<SVGSVGElement>(null);
   const [ends, setEnds] = useState(() => usualEnds(width, height));
   const [measureText, setMeasureText] = useState(String(CARD_MM));
@@ -116,7 +125,7 @@ function MarkedPlate({ picture, onFound, onAway }: MarkedPlateProps) {
             at={ends[end]}
             size={size}
             label={words.ends[end]}
-            placeOf={placeIn(drawing, picture.photo)}
+            placeOf={placeIn(drawing, picture)}
             onPut={(point) => {
               setEnds({ ...ends, [end]: point });
             }}

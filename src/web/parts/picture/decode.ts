@@ -1,73 +1,90 @@
-/** A file as a picture that may be kept: opened, turned as it was held, scaled down, and written anew as JPEG. */
+/** A file, or what a camera sees, as a picture that may be kept: turned as it was held, scaled down, written anew as JPEG. */
 import { PICTURE_LIMITS } from '#contract';
 import type { Photo } from '#core/glass';
+import { aboutFile } from './aboutFile';
 
-export interface Decoded {
-  readonly name: string;
-  readonly photo: Photo;
-  /** To be shown; revoke it when it is not any more. */
-  readonly url: string;
+export interface Taken {
   readonly jpeg: Blob;
+  readonly width: number;
+  readonly height: number;
   readonly takenAt: string;
 }
+export type NotTaken =
+  { readonly why: 'cannot-open'; readonly format: string | null } | { readonly why: 'too-large' };
 
 /** A larger file is not opened at all. */
 export const MOST_FILE_BYTES = 40 * 1024 * 1024;
-/** Nor is one kept open that unpacks to more pixels than a camera of a phone gives. */
-const MOST_PIXELS = 120_000_000;
+/** Nor one that unpacks to more pixels than this: 200 MB. */
+const MOST_PIXELS = 50_000_000;
 const QUALITIES: readonly number[] = [0.85, 0.7, 0.5, 0.35];
 
-/** @returns null where the browser cannot open it, or it holds more than a picture should */
-export async function decodePicture(file: File): Promise<Decoded | null> {
-  if (file.size > MOST_FILE_BYTES) return null;
+export async function takePicture(file: File): Promise<Taken | NotTaken> {
+  if (file.size > MOST_FILE_BYTES) return { why: 'too-large' };
+  const { format, pixels, takenAtMs } = await aboutFile(file);
+  if (pixels !== null && pixels > MOST_PIXELS) return { why: 'too-large' };
   let bitmap: ImageBitmap;
   try {
     bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
   } catch {
-    return null;
+    return { why: 'cannot-open', format };
   }
   if (bitmap.width * bitmap.height > MOST_PIXELS) {
     bitmap.close();
-    return null;
+    return { why: 'too-large' };
   }
-  const decoded = await drawn(bitmap, bitmap, file.name, file.lastModified || Date.now());
+  const canvas = scaled(bitmap, bitmap);
   bitmap.close();
-  return decoded;
+  const jpeg = canvas && (await smallJpeg(canvas));
+  if (!jpeg) return { why: 'cannot-open', format };
+  return { jpeg, width: canvas.width, height: canvas.height, takenAt: new Date(takenAtMs).toISOString() };
 }
 
-/** What the camera sees now; null while it sees nothing. */
-export const frameOf = (video: HTMLVideoElement): Promise<Decoded | null> =>
-  video.videoWidth > 0
-    ? drawn(video, { width: video.videoWidth, height: video.videoHeight }, '', Date.now())
-    : Promise.resolve(null);
+/** The pixels of one that was taken. */
+export async function photoOf(jpeg: Blob): Promise<Photo> {
+  const bitmap = await createImageBitmap(jpeg);
+  const canvas = scaled(bitmap, bitmap);
+  bitmap.close();
+  if (!canvas) throw new Error('This browser has no canvas to measure on.');
+  return pixelsOf(canvas);
+}
 
-async function drawn(
+/** What a camera sees, and how to keep it. */
+export interface Frame {
+  readonly photo: Photo;
+  readonly kept: () => Promise<Taken | null>;
+}
+/** Null while it sees nothing. */
+export function frameOf(video: HTMLVideoElement): Frame | null {
+  if (video.videoWidth === 0) return null;
+  const canvas = scaled(video, { width: video.videoWidth, height: video.videoHeight });
+  if (!canvas) return null;
+  const { width, height } = canvas;
+  const takenAt = new Date().toISOString();
+  return {
+    photo: pixelsOf(canvas),
+    kept: async () => {
+      const jpeg = await smallJpeg(canvas);
+      return jpeg && { jpeg, width, height, takenAt };
+    },
+  };
+}
+
+function scaled(
   source: CanvasImageSource,
   size: { readonly width: number; readonly height: number },
-  name: string,
-  takenAtMs: number,
-): Promise<Decoded | null> {
+): HTMLCanvasElement | null {
   const scale = Math.min(1, PICTURE_LIMITS.longEdgePx / Math.max(size.width, size.height));
-  const [width, height] = [
-    Math.max(1, Math.round(size.width * scale)),
-    Math.max(1, Math.round(size.height * scale)),
-  ];
   const canvas = document.createElement('canvas');
-  canvas.width = width;
-  canvas.height = height;
+  canvas.width = Math.max(1, Math.round(size.width * scale));
+  canvas.height = Math.max(1, Math.round(size.height * scale));
   const context = canvas.getContext('2d', { willReadFrequently: true });
   if (!context) return null;
-  context.drawImage(source, 0, 0, width, height);
-  const { data } = context.getImageData(0, 0, width, height);
-  const jpeg = await smallJpeg(canvas);
-  if (!jpeg) return null;
-  return {
-    name,
-    photo: { width, height, rgba: data },
-    url: URL.createObjectURL(jpeg),
-    jpeg,
-    takenAt: new Date(takenAtMs).toISOString(),
-  };
+  context.drawImage(source, 0, 0, canvas.width, canvas.height);
+  return canvas;
+}
+function pixelsOf(canvas: HTMLCanvasElement): Photo {
+  const { width, height } = canvas;
+  return { width, height, rgba: canvas.getContext('2d')!.getImageData(0, 0, width, height).data };
 }
 
 /** As good as fits into what is kept. */
