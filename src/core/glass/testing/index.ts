@@ -1,0 +1,47 @@
+/**
+ * Pictures of jars with known layers, for tests: the application's own glass in a room, pixel by pixel. Two ways: "drawn" has
+ * light, glare, a label, tilt, noise and blur; "rendered" follows the light through it, and has foam, bubbles and borders that
+ * are not sharp.
+ */
+import { drawnBy } from './drawn';
+import { renderedBy } from './rendered';
+import { markedBy, sceneOf, type PhotoOfJar, type Rgb } from './scene';
+
+export type { PhotoOfJar } from './scene';
+
+export function photoOfJar(seed: number, way: 'drawn' | 'rendered', width = 1224, height = 1632): PhotoOfJar {
+  const scene = sceneOf(seed, way === 'rendered', width, height);
+  const { tilt, half, halfAt, floorY, topY, light, noise, random } = scene;
+  const [cx, cy, cos, sin] = [width / 2, height / 2, Math.cos(tilt), Math.sin(tilt)];
+  const tall = floorY - topY;
+  const colourOf = way === 'rendered' ? renderedBy(scene) : drawnBy(scene);
+  const rgba = new Uint8ClampedArray(4 * width * height);
+  const widths = Array.from({ length: 1400 }, (_, i) => half * halfAt((i - 40) / 1000));
+  for (let y = 0; y < height; y++) {
+    const wallAt = (x: number): Rgb => {
+      const lit = 1 + 0.25 * Math.sin((cx + x * half) / 90) * Math.sin(y / 140);
+      return [scene.room[0] * lit, scene.room[1] * lit, scene.room[2] * lit];
+    };
+    for (let x = 0; x < width; x++) {
+      const [dx, dy] = [x - cx, y - cy];
+      const v = (floorY - (cy - sin * dx + cos * dy)) / tall;
+      let colour = wallAt(dx / half);
+      if (v >= -0.03 && v <= 1.3) {
+        const u = (cos * dx + sin * dy) / widths[Math.round(v * 1000) + 40]!;
+        if (Math.abs(u) <= 1) colour = colourOf(u, v, colour, wallAt);
+      }
+      const at = 4 * (y * width + x);
+      const grain = noise * (random.next() + random.next() + random.next() - 1.5) * 2;
+      for (let c = 0; c < 3; c++) rgba[at + c] = colour[c]! * light[c]! + grain;
+      rgba[at + 3] = 255;
+    }
+  }
+  const { borders, kinds, foam } = scene;
+  return {
+    photo: { width, height, rgba },
+    borders,
+    kinds,
+    foam: foam > 0,
+    marks: markedBy(scene, width, height),
+  };
+}
