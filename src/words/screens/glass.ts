@@ -50,7 +50,7 @@ export const glassWords = {
   notKept: (error: string) => `Not kept. ${error}`,
   watch: 'Watch the jar',
   watchHow:
-    'Lean the device against the wall, plugged in, the jar in the light. It measures once a minute and ends by itself when a layer shows; of all of it only the last picture can be kept.',
+    'Lean the device against the wall, plugged in, the jar in the light, and leave this page open. It measures once a minute and ends by itself when a layer shows; only that last picture takes room.',
   beginWatching: 'Watch with the camera',
   takeNow: 'Take a picture now',
   stopWatching: 'Stop watching',

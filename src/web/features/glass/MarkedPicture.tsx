@@ -62,7 +62,7 @@ export function MarkedPicture({ url, photo, marks, layers, onMarks, onBorder }: 
             <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} className="stroke-ink" strokeWidth={size / 3} />
             <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} className="stroke-white" strokeWidth={size / 6} />
             <Handle
-              at={b}
+              at={midway(a, b, 0.5)}
               size={size}
               label={glassWords.border(i + 1)}
               placeOf={placeOf}

@@ -33,15 +33,11 @@ export function Handle({ at, size, label, placeOf, onPut, step }: HandleProps) {
     onPut({ x: Math.max(0, at.x + by[0]! * step * far), y: Math.max(0, at.y + by[1]! * step * far) });
   };
   return (
-    <circle
-      cx={at.x}
-      cy={at.y}
-      r={size}
+    <g
       tabIndex={0}
       role="button"
       aria-label={label}
-      className="cursor-grab fill-white/70 stroke-ink focus-visible:fill-white focus-visible:outline-none"
-      strokeWidth={size / 4}
+      className="group cursor-grab focus-visible:outline-none"
       onKeyDown={move}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
@@ -49,6 +45,18 @@ export function Handle({ at, size, label, placeOf, onPut, step }: HandleProps) {
       onPointerMove={(event) => {
         if (event.currentTarget.hasPointerCapture(event.pointerId)) onPut(placeOf(event));
       }}
-    />
+    >
+      {/* As large as a fingertip; what is seen hides less. */}
+      <circle cx={at.x} cy={at.y} r={size * FINGERTIP} className="fill-transparent" />
+      <circle
+        cx={at.x}
+        cy={at.y}
+        r={size}
+        className="fill-white/70 stroke-ink group-focus-visible:fill-white"
+        strokeWidth={size / 4}
+      />
+    </g>
   );
 }
+
+const FINGERTIP = 2.6;
