@@ -55,6 +55,12 @@ function headOf(name: string): string {
   return words.at(-1) ?? '';
 }
 
+/** Whether what was typed says the noun of this thing: mustard oil is no mustard. */
+export function isNounOf(text: string, { name, aliases }: Ingredient): boolean {
+  const words = new Set(normaliseName(text).split(' '));
+  return [name, ...aliases].some((one) => words.has(headOf(one)));
+}
+
 const indexes = new WeakMap<Catalogue, readonly Entry[]>();
 const byNames = new WeakMap<Catalogue, ReadonlyMap<string, Ingredient>>();
 

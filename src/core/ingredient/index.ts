@@ -42,7 +42,13 @@ export {
   type Figure,
   type Spread,
 } from './provenance';
-export { exactIngredient, findIngredient, normaliseName, searchIngredients } from './findIngredient';
+export {
+  exactIngredient,
+  findIngredient,
+  isNounOf,
+  normaliseName,
+  searchIngredients,
+} from './findIngredient';
 export { catalogueOf, REFERENCE_CATALOGUE, REFERENCE_INGREDIENTS } from './reference';
 export { ingredientFromRow, ownIngredientFromRow, spreadOf, type IngredientRow } from './row';
 export { soakedAs, soakedMass } from './soaked';

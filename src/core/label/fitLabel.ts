@@ -15,6 +15,8 @@ import type { Additive, LabelItem } from './readLabel';
 
 export interface LabelAddition {
   readonly ingredient: Ingredient;
+  /** What it stands in the brackets of; null: of nothing. */
+  readonly partOf: string | null;
   readonly gPer100G: number;
   readonly low: number;
   readonly high: number;
@@ -109,12 +111,13 @@ export function* stepLabel(
   const answers = [middle, ...others].map((values): LabelAnswer => ({
     misfit,
     differs: values === middle ? [] : differing(items, values, middle),
-    additions: items.flatMap(({ ingredient }, i) =>
+    additions: items.flatMap(({ ingredient, of }, i) =>
       ingredient === null
         ? []
         : [
             {
               ingredient,
+              partOf: of?.text ?? null,
               gPer100G: clean(values[i]!),
               low: clean(bounds[i]!.low[i]!),
               high: clean(bounds[i]!.high[i]!),

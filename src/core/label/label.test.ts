@@ -250,6 +250,60 @@ describe('a label worked backwards', () => {
     );
   });
 
+  const idsOf = (text: string): readonly string[] =>
+    readLabel(text, REFERENCE_CATALOGUE).map(({ ingredient, additive }) => ingredient?.id ?? additive ?? '');
+
+  it('takes a thing for itself, whatever its brackets say is in it', () => {
+    const mustard = 'Dijon mustard (water, mustard seeds, vinegar, salt, preservative (E224))';
+    expect(idsOf(`rapeseed oil, ${mustard}, sunflower oil (antioxidant: E319), salt`)).toEqual([
+      ...['rapeseed', 'mustard_dijon', 'sunflower', 'salt_table'],
+    ]);
+    expect(idsOf('balsamic vinegar of Modena (wine vinegar, grape must, colour: E150d)')).toEqual([
+      'vin_balsamic',
+    ]);
+    // Who is allergic to it is no part of it; what it is for may stand behind it.
+    expect(idsOf('whey powder (milk), Parmesan (milk), vitamin C (antioxidant), thickener (pectin)')).toEqual(
+      [...['unknown', 'parmesan', 'antioxidant', 'xanthan']],
+    );
+  });
+
+  it('takes a common name for what bears it, and what is dried for its powder', () => {
+    expect(idsOf('mustard, herbs, dried garlic, dried parsley')).toEqual([
+      ...['mustard_dijon', 'italian_herbs', 'garlic_powder', 'parsley_dry'],
+    ]);
+  });
+
+  it('reads a strength or a fat content as none of the bottle', () => {
+    const shares = (text: string) => readLabel(text, REFERENCE_CATALOGUE).map(({ printed }) => printed);
+    expect(shares('wine vinegar (6 % acidity), cream (fat: 30%), cider vinegar 5% acid')).toEqual([
+      ...[null, null, null],
+    ]);
+    // The share of the mustard, not of its seeds; with both brackets.
+    expect(shares('mustard (25 %) (water, mustard seed 12 %)')).toEqual([{ low: 24.5, high: 25.5 }]);
+    expect(shares('tomato paste [28.0%], water')).toEqual([{ low: 27.95, high: 28.05 }, null]);
+  });
+
+  // By hand: 70 of oil and 20 of relish leave 10 of honey at most, more than any salt in the relish.
+  it('orders what is made of others as one, and its parts among themselves', () => {
+    const read = readLabel(
+      'rapeseed oil (70 %), house relish (vinegar 40 %, sugar, salt) 20 %, honey',
+      REFERENCE_CATALOGUE,
+    );
+    expect(read.map(({ of }) => of?.text ?? null)).toEqual([
+      ...[null, 'house relish', 'house relish', 'house relish', null],
+    ]);
+    const { answers, impossible } = fitLabel(read, {});
+    expect(impossible).toEqual([]);
+    const [oil, vinegar, sugar, salt, honey] = answers[0]!.additions.map(({ gPer100G }) => gPer100G);
+    expect(vinegar! + sugar! + salt!).toBeGreaterThanOrEqual(19.5 - 1e-3);
+    expect(vinegar! + sugar! + salt!).toBeLessThanOrEqual(20.5 + 1e-3);
+    expect(vinegar).toBeGreaterThanOrEqual(sugar! - 1e-3);
+    expect(sugar).toBeGreaterThanOrEqual(salt! - 1e-3);
+    // More honey than salt in the relish: only the whole of that comes before it.
+    expect(honey).toBeGreaterThan(salt!);
+    expect(oil! + vinegar! + sugar! + salt! + honey!).toBeGreaterThan(98);
+  });
+
   it('refuses a figure that is none', () => {
     expect(() => fitLabel([], { fatG: NaN })).toThrow(RangeError);
     expect(() => fitLabel([], { fatG: -1 })).toThrow(RangeError);

@@ -64,14 +64,14 @@ export function labelProgram(items: readonly LabelItem[], printed: Printed, per:
   const mosts = items.map(({ ingredient }) => (ingredient ? ceilingOf(ingredient, null) : null));
   const rows: LinearRow[] = [
     { coefficients: row((k) => (k <= items.length ? 1 : 0)), low: 100, high: 100 },
-    ...items
-      .slice(1)
-      .flatMap((item, i): LinearRow[] =>
-        item.inAnyOrder ? [] : [{ coefficients: row((k) => (k === i ? 1 : k === i + 1 ? -1 : 0)), low: 0 }],
-      ),
+    ...ordered(items, row),
     ...items.flatMap(({ printed: stands }, i) =>
       stands ? [{ coefficients: row((k) => (k === i ? 1 : 0)), ...stands }] : [],
     ),
+    ...wholesOf(items).flatMap((whole) => {
+      const stands = items[whole[0]!]!.of?.printed;
+      return stands ? [{ coefficients: row((k) => (whole.includes(k) ? 1 : 0)), ...stands }] : [];
+    }),
     ...nutrients.flatMap((nutrient, j): LinearRow[] => {
       const { low, high } = printedAs(nutrient, printed[nutrient]!, per);
       const unit = Math.max((low + high) / 2, nutrient === 'energyKcal' ? 20 : 0.5);
@@ -108,6 +108,32 @@ export function labelProgram(items: readonly LabelItem[], printed: Printed, per:
     misfit: row((k) => (k >= misfitFrom && k < excessFrom ? 1 : 0)),
     uncommon: row((k) => (k >= excessFrom ? 1 : 0)),
   };
+}
+
+/** What the list counts as one: a thing, or all parts of one that is made of others. */
+function wholesOf(items: readonly LabelItem[]): readonly (readonly number[])[] {
+  const wholes: number[][] = [];
+  for (const [i, { of }] of items.entries()) {
+    if (of && items[i - 1]?.of === of) wholes.at(-1)!.push(i);
+    else wholes.push([i]);
+  }
+  return wholes;
+}
+
+/** No whole is less than the next one, and no part than the next within it. */
+function ordered(
+  items: readonly LabelItem[],
+  row: (pick: (k: number) => number) => readonly number[],
+): readonly LinearRow[] {
+  const wholes = wholesOf(items);
+  const atLeast = (more: readonly number[], less: readonly number[]): readonly LinearRow[] =>
+    items[less[0]!]!.inAnyOrder
+      ? []
+      : [{ coefficients: row((k) => (more.includes(k) ? 1 : less.includes(k) ? -1 : 0)), low: 0 }];
+  return [
+    ...wholes.slice(1).flatMap((whole, i) => atLeast(wholes[i]!, whole)),
+    ...wholes.flatMap((whole) => whole.slice(1).flatMap((part, i) => atLeast([whole[i]!], [part]))),
+  ];
 }
 
 /** Null: no upper limit. */

@@ -2,7 +2,14 @@
  * The list of a bought bottle's label, read: things in descending order, percentages where they stand, and what is an
  * additive by its function. A thing made of others is taken as itself where the pantry knows it, else as its parts.
  */
-import { findIngredient, type Catalogue, type Ingredient, type IngredientId } from '#core/ingredient';
+import {
+  findIngredient,
+  isNounOf,
+  type Catalogue,
+  type Ingredient,
+  type IngredientId,
+} from '#core/ingredient';
+import { labelPart, partsOf, type LabelPart } from './labelPart';
 
 export const ADDITIVES = [
   ...(['thickener', 'acid', 'preservative', 'antioxidant', 'colour', 'flavouring', 'enhancer'] as const),
@@ -15,17 +22,18 @@ export interface LabelItem {
   readonly text: string;
   /** Null: nothing of this kitchen; see `additive`. */
   readonly ingredient: Ingredient | null;
-  /** g per 100 g as printed, with half of its last digit either way; null: none stands there. */
-  readonly printed: { readonly low: number; readonly high: number } | null;
+  readonly printed: LabelPart['printed'];
   /** What it is there for, where a kitchen leaves it out; null: it is no additive. */
   readonly additive: Additive | null;
   /** After "contains less than 2 % of": it may be more than what stands before it. */
   readonly inAnyOrder?: boolean;
+  /** One of the parts of this: the list orders the whole of it, and its brackets the parts. */
+  readonly of?: { readonly text: string; readonly printed: LabelPart['printed'] };
 }
 
 const FUNCTIONS: readonly (readonly [RegExp, Additive])[] = [
   [
-    /\b(?:xanthan|guar|locust bean|carob|pectin|modified (?:maize |corn |potato )?starch|cellulose|carrageenan|e ?4(?:0[0-9]|1[0-9]|4[0-9]|6[0-9])|e ?14\d\d)\b/i,
+    /\b(?:thickeners?|stabili[sz]ers?|xanthan|guar|locust bean|carob|pectin|modified (?:maize |corn |potato )?starch|cellulose|carrageenan|e ?4(?:0[0-9]|1[0-9]|4[0-9]|6[0-9])|e ?14\d\d)\b/i,
     'thickener',
   ],
   [
@@ -47,35 +55,13 @@ const FUNCTIONS: readonly (readonly [RegExp, Additive])[] = [
 const INSTEAD: Readonly<Partial<Record<Additive, IngredientId>>> = { thickener: 'xanthan' as IngredientId };
 
 const HEAD = /^\s*(?:ingredients?|contains)\s*[:.-]\s*/i;
-const PERCENT = /\(?\s*(\d{1,3})(?:[.,](\d{1,2}))?\s*%\s*\)?/;
-const NOISE =
-  /\b(?:organic|natural|pasteuri[sz]ed|free[- ]range|refined|concentrated?|reconstituted|dried|from concentrate|in varying proportions?)\b|[*†¹²³]/gi;
-
-/** At the commas outside all brackets. */
-function parts(text: string): readonly string[] {
-  const found: string[] = [];
-  let [depth, start] = [0, 0];
-  for (let i = 0; i <= text.length; i++) {
-    const sign = text[i];
-    if (sign === '(' || sign === '[') depth += 1;
-    else if (sign === ')' || sign === ']') depth = Math.max(0, depth - 1);
-    // A comma between digits is a decimal sign.
-    const splits = depth === 0 && (sign === ',' || sign === ';') && !/\d,\d/.test(text.slice(i - 1, i + 2));
-    if (!splits && i < text.length) continue;
-    found.push(text.slice(start, i).trim());
-    start = i + 1;
-  }
-  return found.filter(Boolean);
-}
-
-function printedIn(text: string): LabelItem['printed'] {
-  const found = PERCENT.exec(text);
-  if (!found) return null;
-  const [, whole, decimals = ''] = found;
-  const value = Number(`${whole!}.${decimals || '0'}`);
-  const half = 0.5 * 10 ** -decimals.length;
-  return value <= 100 ? { low: Math.max(0, value - half), high: Math.min(100, value + half) } : null;
-}
+/** Says nothing of what it is. */
+const PRAISE =
+  /\b(?:organic|natural|pasteuri[sz]ed|free[- ]range|refined|reconstituted|from concentrate|in varying proportions?|of modena)\b|[*†¹²³]/gi;
+const STATE = /\b(?:dried|concentrated?)\b/gi;
+/** Who is allergic to it, not what it is made of: Annex II of Regulation (EU) 1169/2011, from memory. */
+const ALLERGEN =
+  /^(?:cow'?s )?(?:milk|eggs?|fish|gluten|wheat|rye|barley|oats?|soy(?:a|beans?)?|mustard|celery|sesame|sulphites?|sulfites?|nuts?|almonds?|hazelnuts?|walnuts?|peanuts?|lupin|crustaceans?|molluscs?)$/i;
 
 export const MOST_ITEMS = 40;
 
@@ -97,7 +83,7 @@ export function readLabel(text: string, catalogue: Catalogue): readonly LabelIte
 }
 
 function readList(text: string, catalogue: Catalogue): readonly LabelItem[] {
-  return parts(
+  return partsOf(
     text
       .replace(HEAD, '')
       .replace(/\s+/g, ' ')
@@ -112,24 +98,49 @@ const LESS_THAN =
   /[,;.]?\s*\(?\b(?:contains?|with)?\s*(?:less than|under|no more than|at most|<)\s*(\d{1,2})(?:[.,]\d)?\s*%(?:\s*(?:or less)?\s*(?:each\s*)?(?:of)?)?\s*:?|[,;.]?\s*\bcontains?\s+(\d{1,2})\s*%\s*or less(?:\s+of)?(?:\s+the following)?\s*:?/i;
 
 function itemsOf(part: string, catalogue: Catalogue): readonly LabelItem[] {
-  const printed = printedIn(part);
-  const plain = part.replace(PERCENT, ' ').replace(/\s+/g, ' ').trim();
-  const inside = /^(.*?)[([](.+)[)\]](.*)$/.exec(plain);
-  const name = (inside ? `${inside[1]!} ${inside[3]!}` : plain)
-    .replace(NOISE, ' ')
-    .replace(/\s+/g, ' ')
-    .trim();
-  const additive = FUNCTIONS.find(([words]) => words.test(plain))?.[1] ?? null;
-  const found = name === '' ? null : findIngredient(name, catalogue);
-  if (found?.status === 'found' && additive === null)
-    return [{ text: name, ingredient: found.ingredient, printed, additive: null }];
+  const { name: said, printed, inside } = labelPart(part);
+  const name = said.replace(PRAISE, ' ').replace(/\s+/g, ' ').trim();
+  // What a bracket says is added to a thing makes it no additive: "mustard (seeds, vinegar, preservative E224)".
+  const additive = additiveIn(name);
   if (additive !== null) {
     const instead = INSTEAD[additive];
-    return [{ text: plain, ingredient: (instead && catalogue.get(instead)) ?? null, printed, additive }];
+    return [
+      {
+        text: textOf(said, inside),
+        ingredient: (instead && catalogue.get(instead)) ?? null,
+        printed,
+        additive,
+      },
+    ];
   }
-  // "Mayonnaise (rapeseed oil, egg yolk)" that the pantry does not know: its parts, one after the other.
-  const own = inside ? parts(inside[2]!).flatMap((one) => itemsOf(one, catalogue)) : [];
-  if (own.some(({ ingredient }) => ingredient !== null)) return own;
-  const near = found?.status === 'ambiguous' ? (found.near[0] ?? null) : null;
-  return [{ text: name || plain, ingredient: near, printed, additive: near ? null : 'unknown' }];
+  const ingredient = known(name, catalogue);
+  if (ingredient) return [{ text: name, ingredient, printed, additive: null }];
+  // "Salad cream (rapeseed oil, egg yolk)" that the pantry does not know: its parts, one after the other.
+  const own = ALLERGEN.test(inside) ? [] : partsOf(inside).flatMap((one) => itemsOf(one, catalogue));
+  if (own.some((item) => item.ingredient !== null)) {
+    const of = { text: name, printed };
+    // A share in there is one of the thing, or of the bottle: nobody says which.
+    return own.map((item) => ({ ...item, printed: null, of }));
+  }
+  return [
+    { text: textOf(said, inside), ingredient: null, printed, additive: additiveIn(inside) ?? 'unknown' },
+  ];
+}
+
+const additiveIn = (text: string): Additive | null =>
+  FUNCTIONS.find(([words]) => words.test(text))?.[1] ?? null;
+const textOf = (name: string, inside: string): string => (inside === '' ? name : `${name} (${inside})`);
+
+/** As it is called; dried it is a powder sooner than fresh; of several the first that is one, as mustard oil is no mustard. */
+function known(name: string, catalogue: Catalogue): Ingredient | null {
+  const plain = name.replace(STATE, ' ').replace(/\s+/g, ' ').trim();
+  const isDried = /\bdried\b/i.test(name);
+  for (const called of [name, ...(isDried ? [`${plain} powder`] : []), plain]) {
+    if (called === '') continue;
+    const found = findIngredient(called, catalogue);
+    if (found.status === 'found') return found.ingredient;
+    const near = found.status === 'ambiguous' ? found.near.find((one) => isNounOf(called, one)) : undefined;
+    if (near) return near;
+  }
+  return null;
 }

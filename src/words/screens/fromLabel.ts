@@ -26,8 +26,6 @@ export const fromLabelWords = {
   typeTheList:
     'Type or paste the list of the label, in its order; figures and percentages narrow the answer.',
   working: 'Working the label backwards',
-  stopped: 'Stopped.',
-  again: 'Look again',
   howMuch: 'To make, g',
   aWeight: 'A weight from 20 g to 5 kg.',
   fits: 'It fits the label.',
@@ -38,6 +36,7 @@ export const fromLabelWords = {
   oneEnd: (name: string) => `With least ${name}`,
   otherEnd: (name: string) => `With most ${name}`,
   amountWithin: (amount: string, low: string, high: string) => `${amount}, ${low} to ${high}`,
+  partOf: (name: string) => `in ${name}`,
   leftOut: 'Left out, for no kitchen has it',
   leftOutAs: (text: string, additive: string) => `${text}: ${additive}`,
   openAsADraft: 'Open as a draft',

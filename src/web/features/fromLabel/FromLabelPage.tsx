@@ -1,18 +1,16 @@
 import { useDeferredValue, useMemo } from 'react';
-import { useNavigate } from 'react-router';
-import type { FormulaId } from '#core/formula';
 import { NUTRIENTS, type LabelOutcome, type Nutrient, type Printed, type PrintedPer } from '#core/label';
 import { weighedFormula } from '#kitchen/edits';
 import { fromLabelWords, NUTRIENT_LABELS } from '#words/screens/fromLabel';
 import { useKitchen } from '../../data/kitchen';
-import { sayError, useCreateFormulaMutation } from '../../data/kitchenApi';
+import { sayError } from '../../data/kitchenApi';
 import { typedNumber } from '../../form/typed';
 import { newId } from '../../sync/device';
+import { SearchState } from '../../parts/SearchState';
+import { useOpenDraft } from '../../parts/useOpenDraft';
 import { useKept } from '../../sync/useKept';
 import { Alert } from '../../ui/Alert';
-import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
-import { Working } from '../../ui/Working';
 import { useSearch } from '../../workers/useSearch';
 import { LabelAnswers } from './LabelAnswers';
 import { PER_START, perOf, PrintedPerFields, type PerTyped } from './PrintedPerFields';
@@ -29,8 +27,7 @@ const MOST_TEXT = 4000;
 export function FromLabelPage() {
   const { settings, catalogue } = useKitchen();
   const [typed, setTyped] = useKept<Typed>('from-label-2', START);
-  const navigate = useNavigate();
-  const [create, creating] = useCreateFormulaMutation();
+  const draft = useOpenDraft();
   const figures = NUTRIENTS.map((nutrient) => {
     const text = typed.figures[nutrient] ?? '';
     return { nutrient, text, ...typedNumber(text, { from: 0, to: nutrient === 'energyKcal' ? 900 : 100 }) };
@@ -54,16 +51,13 @@ export function FromLabelPage() {
     [ingredients, printed, per, catalogue],
   );
   const { search, stop, again } = useSearch('label', question);
-  const open = async ({ additions }: LabelOutcome['answers'][number]): Promise<void> => {
+  const open = ({ additions }: LabelOutcome['answers'][number]): void => {
     if (!mass.fits) return;
-    const id = newId() as FormulaId;
     const parts = additions.map(({ ingredient, gPer100G }) => ({
       ingredient,
       massG: (gPer100G * mass.value) / 100,
     }));
-    const formula = weighedFormula(fromLabelWords.draftName, parts, settings, newId);
-    const made = await create({ id, formula });
-    if ('data' in made) void navigate(`/formulas/${id}/compose`);
+    void draft.open(weighedFormula(fromLabelWords.draftName, parts, settings, newId));
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3.5">
@@ -129,28 +123,18 @@ export function FromLabelPage() {
           className="card grid grid-cols-[minmax(0,1fr)] content-start gap-4 p-4"
         >
           {question === null && <p className="text-quiet">{fromLabelWords.typeTheList}</p>}
-          {search.status === 'working' && (
-            <Working what={fromLabelWords.working} done={search.done} onStop={stop} />
-          )}
-          {(search.status === 'failed' || search.status === 'stopped') && (
-            <p role="alert">
-              {search.status === 'failed' ? search.message : fromLabelWords.stopped}{' '}
-              <Button onClick={again}>{fromLabelWords.again}</Button>
-            </p>
+          {question && (
+            <SearchState search={search} what={fromLabelWords.working} onStop={stop} onAgain={again} />
           )}
           {search.status === 'done' && question !== null && (
             <LabelAnswers
               outcome={search.answer}
               settings={settings}
-              busy={creating.isLoading || !mass.fits}
-              onOpen={(answer) => {
-                void open(answer);
-              }}
+              busy={draft.busy || !mass.fits}
+              onOpen={open}
             />
           )}
-          {creating.error !== undefined && (
-            <Alert>{fromLabelWords.notOpened(sayError(creating.error))}</Alert>
-          )}
+          {draft.error !== undefined && <Alert>{fromLabelWords.notOpened(sayError(draft.error))}</Alert>}
         </section>
       </div>
     </div>

@@ -3,7 +3,7 @@ import { sayLabelTrouble } from '#words/fromLabel';
 import { sayDiffers } from '#words/palate';
 import { formatAmount, inSentence, type NumberStyle } from '#words/numbers';
 import { ADDITIVE_WORDS, fromLabelWords } from '#words/screens/fromLabel';
-import { Button } from '../../ui/Button';
+import { WayCard, WayCards } from '../../parts/WayCards';
 
 interface LabelAnswersProps {
   readonly outcome: LabelOutcome;
@@ -23,54 +23,51 @@ export function LabelAnswers({ outcome, settings, busy, onOpen }: LabelAnswersPr
           {sayLabelTrouble(trouble)}
         </p>
       ))}
-      <ol
-        className="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-[repeat(auto-fill,minmax(16rem,1fr))]"
-        data-testid="label-answers"
-      >
+      <WayCards testId="label-answers">
         {answers.map((answer, place) => (
-          <li key={place} className="flex flex-col rounded-lg border border-rule bg-paper p-3">
-            <h3 className="font-name mb-1 font-bold">{titleOf(outcome, place)}</h3>
+          <WayCard
+            key={place}
+            title={titleOf(outcome, place)}
+            use={fromLabelWords.openAsADraft}
+            first={place === 0}
+            busy={busy}
+            onUse={() => {
+              onOpen(answer);
+            }}
+          >
             <ul className="grid text-sm">
-              {answer.additions.map(({ ingredient, gPer100G, low, high }) => (
-                <li key={ingredient.id} className="border-t border-rule py-1">
+              {answer.additions.map(({ ingredient, partOf, gPer100G, low, high }, line) => (
+                // One thing may stand there twice, in another and for itself.
+                <li key={line} className="border-t border-rule py-1">
                   <strong>{inSentence(ingredient.name)}</strong>{' '}
+                  {partOf !== null && fromLabelWords.partOf(inSentence(partOf))}
                   <span className="block">
                     {fromLabelWords.amountWithin(grams(gPer100G), grams(low), grams(high))}
                   </span>
                 </li>
               ))}
             </ul>
-            <p className="my-2 text-sm text-quiet">
+            <p className="text-sm text-quiet">
               {answer.misfit < 0.005
                 ? fromLabelWords.fits
                 : fromLabelWords.nearly(`${(answer.misfit * 100).toFixed(1)} %`)}
             </p>
             {place > 0 && (
-              <p className="mb-2 text-sm" data-testid="differs">
+              <p className="text-sm" data-testid="differs">
                 {answer.differs.length > 0
                   ? fromLabelWords.against(sayDiffers(answer.differs))
                   : fromLabelWords.sameTaste}
               </p>
             )}
-            <Button
-              kind={place === 0 ? 'main' : 'plain'}
-              className="mt-auto min-h-11"
-              disabled={busy}
-              onClick={() => {
-                onOpen(answer);
-              }}
-            >
-              {fromLabelWords.openAsADraft}
-            </Button>
-          </li>
+          </WayCard>
         ))}
-      </ol>
+      </WayCards>
       {leftOut.length > 0 && (
         <section aria-label={fromLabelWords.leftOut} data-testid="left-out">
           <h3 className="font-semibold">{fromLabelWords.leftOut}</h3>
           <ul className="text-sm">
-            {leftOut.map(({ text, additive }) => (
-              <li key={text}>{fromLabelWords.leftOutAs(text, ADDITIVE_WORDS[additive])}</li>
+            {leftOut.map(({ text, additive }, line) => (
+              <li key={line}>{fromLabelWords.leftOutAs(text, ADDITIVE_WORDS[additive])}</li>
             ))}
           </ul>
         </section>

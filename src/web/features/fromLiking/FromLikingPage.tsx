@@ -1,16 +1,15 @@
 import { useMemo } from 'react';
-import { useNavigate } from 'react-router';
-import type { FormulaId } from '#core/formula';
 import { JARS, type JarToMake } from '#core/liking';
 import { weighedFormula } from '#kitchen/edits';
 import { fromLikingWords } from '#words/screens/fromLiking';
 import { useKitchen } from '../../data/kitchen';
-import { sayError, useCreateFormulaMutation } from '../../data/kitchenApi';
+import { sayError } from '../../data/kitchenApi';
 import { useFormulasById } from '../../data/shelf';
 import { useChoices } from '../../parts/FormulaChoice';
 import { NextStep } from '../../parts/NextStep';
 import { SearchState } from '../../parts/SearchState';
 import { newId } from '../../sync/device';
+import { useOpenDraft } from '../../parts/useOpenDraft';
 import { useKept } from '../../sync/useKept';
 import { Alert } from '../../ui/Alert';
 import { Button } from '../../ui/Button';
@@ -42,14 +41,10 @@ export function FromLikingPage() {
   const recordOf = (id: string) => records.find((record) => record.id === id) ?? null;
   const { question, empty } = useAsked(jars, records, kitchen);
   const { search, stop, again } = useSearch('liking', question);
-  const navigate = useNavigate();
-  const [create, creating] = useCreateFormulaMutation();
-  const open = async (name: string, { portions }: JarToMake): Promise<void> => {
-    const id = newId() as FormulaId;
+  const draft = useOpenDraft();
+  const open = (name: string, { portions }: JarToMake): void => {
     const parts = portions.map(({ ingredient, form, massG }) => ({ ingredient, form, massG: massG.nominal }));
-    const formula = weighedFormula(name.slice(0, MOST_NAME), parts, kitchen.settings, newId, TASTING_G);
-    const made = await create({ id, formula });
-    if ('data' in made) void navigate(`/formulas/${id}/compose`);
+    void draft.open(weighedFormula(name.slice(0, MOST_NAME), parts, kitchen.settings, newId, TASTING_G));
   };
   const setJar = (at: number, jar: TastedJar): void => {
     setKept(jars.map((one, i) => (i === at ? jar : one)));
@@ -120,15 +115,11 @@ export function FromLikingPage() {
               fromNot={jars.some(({ said }) => said === 'not')}
               settings={kitchen.settings}
               toG={TASTING_G}
-              busy={creating.isLoading}
-              onOpen={(name, jar) => {
-                void open(name, jar);
-              }}
+              busy={draft.busy}
+              onOpen={open}
             />
           )}
-          {creating.error !== undefined && (
-            <Alert>{fromLikingWords.notOpened(sayError(creating.error))}</Alert>
-          )}
+          {draft.error !== undefined && <Alert>{fromLikingWords.notOpened(sayError(draft.error))}</Alert>}
         </section>
       </div>
     </div>

@@ -5,6 +5,7 @@ import { MEASURE_WORDS, sayDiffers, sayMeasure } from '#words/palate';
 import { formatAmount, inSentence, type NumberStyle } from '#words/numbers';
 import { fromLikingWords } from '#words/screens/fromLiking';
 import { sayError } from '../../data/kitchenApi';
+import { WayCard, WayCards } from '../../parts/WayCards';
 import { useSaveShared } from '../../sync/useSaveShared';
 import { newId } from '../../sync/device';
 import { Alert } from '../../ui/Alert';
@@ -53,36 +54,31 @@ export function LikingAnswer({
         <p className="mb-2 text-sm text-quiet">
           {next.length > 0 ? fromLikingWords.whyNext : fromLikingWords.nothingOnHand}
         </p>
-        <ol
-          className="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-[repeat(auto-fill,minmax(14rem,1fr))]"
-          data-testid="make-next"
-        >
+        <WayCards testId="make-next">
           {next.map((jar, place) => {
             const what = titleOf(jar, base);
             const factor = toG / jar.portions.reduce((sum, { massG }) => sum + massG.nominal, 0);
             return (
-              <li key={place} className="flex flex-col rounded-lg border border-rule bg-paper p-3">
-                <h3 className="font-name mb-1 font-bold">{`${place + 1}. ${what}`}</h3>
-                <ul className="mb-3 text-sm">
+              <WayCard
+                key={place}
+                title={`${place + 1}. ${what}`}
+                use={fromLikingWords.openAsADraft}
+                busy={busy}
+                onUse={() => {
+                  onOpen(fromLikingWords.draftName(place + 1, what), jar);
+                }}
+              >
+                <ul className="text-sm">
                   {jar.portions.map(({ ingredient, massG }, line) => (
                     <li key={line}>
                       {formatAmount(massG.nominal * factor, 'g', settings)} {inSentence(ingredient.name)}
                     </li>
                   ))}
                 </ul>
-                <Button
-                  className="mt-auto min-h-11"
-                  disabled={busy}
-                  onClick={() => {
-                    onOpen(fromLikingWords.draftName(place + 1, what), jar);
-                  }}
-                >
-                  {fromLikingWords.openAsADraft}
-                </Button>
-              </li>
+              </WayCard>
             );
           })}
-        </ol>
+        </WayCards>
       </section>
       <KeepStyle windows={windows} />
     </>

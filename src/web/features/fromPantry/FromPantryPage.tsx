@@ -1,7 +1,6 @@
 import type { Settings } from '#contract';
 import type { Style } from '#core/palate';
 import { useMemo } from 'react';
-import { useNavigate } from 'react-router';
 import {
   leaningsAsked,
   readLeanings,
@@ -9,12 +8,12 @@ import {
   type Rounding,
   type RoundTo,
 } from '#core/balance';
-import { emptyFormula, type Addition, type AdditionId, type FormulaId } from '#core/formula';
+import { emptyFormula, type Addition, type AdditionId } from '#core/formula';
 import { MEASURE_WORDS } from '#words/palate';
 import { DEFAULT_VESSEL_ID, SHAKE_LINE_SHARE, type Vessel } from '#core/vessel';
 import { fromPantryWords } from '#words/screens/fromPantry';
 import { Alert } from '../../ui/Alert';
-import { sayError, useCreateFormulaMutation } from '../../data/kitchenApi';
+import { sayError } from '../../data/kitchenApi';
 import { freshAmountText } from '#kitchen/edits';
 import { newId } from '../../sync/device';
 import { contextFor } from '#kitchen/reading';
@@ -31,6 +30,7 @@ import { HandList } from './HandList';
 import { onHandOf, type HandLine } from './handLines';
 import { Answers } from './Answers';
 import { SearchState } from '../../parts/SearchState';
+import { useOpenDraft } from '../../parts/useOpenDraft';
 
 const VOLUME_LIMITS = { low: 10, high: 100_000 };
 const START: readonly HandLine[] = [
@@ -48,13 +48,12 @@ export function FromPantryPage() {
   const kitchen = useKitchen();
   const { settings } = kitchen;
   const styles = useStyles();
-  const navigate = useNavigate();
   const [lines, setLines] = useKept<readonly HandLine[]>('hand', START);
   const [volumeText, setVolumeText] = useKept('volume', '300');
   const [styleId, setStyleId] = useKept<string>('style', styles[0]!.id);
   const [wish, setWish] = useKept('wish', '');
   const [measuredWith, setMeasuredWith] = useKept<(typeof MEASURES)[number]['value']>('measured', 'mixed');
-  const [create, creating] = useCreateFormulaMutation();
+  const draft = useOpenDraft();
   const empty = useMemo(
     () => emptyFormula(fromPantryWords.fromThePantry, DEFAULT_VESSEL_ID, settings.spoons),
     [settings.spoons],
@@ -77,7 +76,6 @@ export function FromPantryPage() {
   });
   const { search, stop, again } = useSearch('formulate', question);
   const open = (answer: FormulateAnswer, rounding: Rounding): void => {
-    const id = newId() as FormulaId;
     const additions = additionsOf(
       answer,
       rounding,
@@ -94,12 +92,7 @@ export function FromPantryPage() {
       styleId,
       additions,
     };
-    void create({ id, formula })
-      .unwrap()
-      .then(
-        () => navigate(`/formulas/${id}/compose`),
-        () => undefined,
-      );
+    void draft.open(formula);
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[360px_minmax(0,1fr)]">
@@ -149,14 +142,14 @@ export function FromPantryPage() {
           options={MEASURES}
           onChange={setMeasuredWith}
         />
-        {creating.isError && <Alert>{fromPantryWords.notOpenedError(sayError(creating.error))}</Alert>}
+        {draft.error !== undefined && <Alert>{fromPantryWords.notOpenedError(sayError(draft.error))}</Alert>}
         {!question && volumeFits && <p className="text-quiet">{fromPantryWords.sayWhatIsThereAn}</p>}
         <SearchState search={search} what={fromPantryWords.findingAmounts} onStop={stop} onAgain={again} />
         {search.status === 'done' && question && (
           <Answers
             answer={search.answer}
             onOpen={open}
-            busy={creating.isLoading}
+            busy={draft.busy}
             volumeMl={volumeMl!}
             columns={(entry, rounding) => (
               <AnswerColumn

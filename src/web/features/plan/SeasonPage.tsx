@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { daySchema, type PlanRecord, type ShelfRecord } from '#contract';
-import type { FormulaId } from '#core/formula';
 import { judgePortions } from '#core/reckoning';
 import type { SeasonWay } from '#core/season';
 import { daysAfter, mondayOf, today } from '#kitchen/day';
@@ -11,7 +10,7 @@ import { formatDay, formatMoney, formatVolume, inSentence, listed } from '#words
 import { seasonWords } from '#words/screens/season';
 import { usePlannedBowls } from '../../data/bowls';
 import { useKitchen } from '../../data/kitchen';
-import { sayError, useCreateFormulaMutation, usePlanWeekQuery } from '../../data/kitchenApi';
+import { sayError, usePlanWeekQuery } from '../../data/kitchenApi';
 import { useOpenDocs } from '../../data/openDocs';
 import { useFormulasById } from '../../data/shelf';
 import { judgedBy, useStyles } from '../../data/styles';
@@ -19,6 +18,7 @@ import { typedNumber } from '../../form/typed';
 import { FormulaChoice, useChoices } from '../../parts/FormulaChoice';
 import { NextStep } from '../../parts/NextStep';
 import { SearchState } from '../../parts/SearchState';
+import { useOpenDraft } from '../../parts/useOpenDraft';
 import { newId } from '../../sync/device';
 import { Alert } from '../../ui/Alert';
 import { Chips } from '../../ui/Chips';
@@ -188,15 +188,12 @@ function Answer({
   readonly kitchen: Kitchen;
 }) {
   const { settings } = kitchen;
-  const navigate = useNavigate();
-  const [create, creating] = useCreateFormulaMutation();
-  const use = async ({ record, ml }: Job, way: SeasonWay): Promise<void> => {
-    const id = newId() as FormulaId;
+  const draft = useOpenDraft();
+  const use = ({ record, ml }: Job, way: SeasonWay): void => {
     const things = [...new Set(way.changes.map(({ to }) => inSentence(to.name.split(',')[0]!)))];
     const name = seasonWords.draftName(record.formula.name, listed(things)).slice(0, MOST_NAME);
     const formula = inSeason(record.formula, kitchen, way, name, newId);
-    const made = await create({ id, formula });
-    if ('data' in made) void navigate(`/formulas/${id}/batch?amount=${(ml / 1000).toFixed(1)}`);
+    void draft.open(formula, `batch?amount=${(ml / 1000).toFixed(1)}`);
   };
   const saved = ways.reduce((sum, [best]) => sum + (best?.saving ?? 0), 0);
   return (
@@ -223,14 +220,14 @@ function Answer({
             times={job.request.times}
             keepsDays={judgePortions(job.request.portions).keeping.days}
             settings={settings}
-            busy={creating.isLoading}
+            busy={draft.busy}
             onUse={(way) => {
-              void use(job, way);
+              use(job, way);
             }}
           />
         </section>
       ))}
-      {creating.error !== undefined && <Alert>{seasonWords.notOpened(sayError(creating.error))}</Alert>}
+      {draft.error !== undefined && <Alert>{seasonWords.notOpened(sayError(draft.error))}</Alert>}
     </>
   );
 }

@@ -5,7 +5,7 @@ import { formatMass, formatMoney, inSentence, listed } from '#words/numbers';
 import { sayDiffers } from '#words/palate';
 import { sayCaution, sayKeeping } from '#words/safety';
 import { seasonWords } from '#words/screens/season';
-import { Button } from '../../ui/Button';
+import { WayCard, WayCards } from '../../parts/WayCards';
 
 interface SeasonWaysProps {
   readonly ways: readonly SeasonWay[];
@@ -21,13 +21,18 @@ interface SeasonWaysProps {
 export function SeasonWays({ ways, times, keepsDays, settings, busy, onUse }: SeasonWaysProps) {
   if (ways.length === 0) return <p className="text-quiet">{seasonWords.nothingToGain}</p>;
   return (
-    <ol
-      className="grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-[repeat(auto-fill,minmax(15rem,1fr))]"
-      data-testid="season-ways"
-    >
+    <WayCards testId="season-ways">
       {ways.map((way, place) => (
-        <li key={place} className="flex flex-col gap-1 rounded-lg border border-rule bg-paper p-3">
-          <h3 className="font-name font-bold">{savesOf(way, settings)}</h3>
+        <WayCard
+          key={place}
+          title={savesOf(way, settings)}
+          use={seasonWords.useInABatch}
+          first={place === 0}
+          busy={busy}
+          onUse={() => {
+            onUse(way);
+          }}
+        >
           <ul className="text-sm">
             {way.changes.map(({ from, to, toG }, line) => (
               <li key={line} className="border-t border-rule py-1">
@@ -71,19 +76,9 @@ export function SeasonWays({ ways, times, keepsDays, settings, busy, onUse }: Se
                 {sayCaution(caution).what}
               </p>
             ))}
-          <Button
-            kind={place === 0 ? 'main' : 'plain'}
-            className="mt-auto min-h-11"
-            disabled={busy}
-            onClick={() => {
-              onUse(way);
-            }}
-          >
-            {seasonWords.useInABatch}
-          </Button>
-        </li>
+        </WayCard>
       ))}
-    </ol>
+    </WayCards>
   );
 }
 
