@@ -59,9 +59,14 @@ export function formatSpan(
   return from === to ? null : `${from} to ${to}`;
 }
 
-/** "Red wine vinegar 6 %" inside a sentence: "red wine vinegar 6 %". */
+/** Places and peoples that food is named after: English writes them with a capital everywhere. */
+const PROPER =
+  /^(?:Aleppo|Brazil|Brie|Brussels|Caesar|Cheddar|Chinese|Dijon|English|French|Gouda|Greek|Indian|Italian|Japanese|Kalamata|Korean|Lima|Mexican|Modena|Parmesan|Savoy|Seville|Sichuan|Spanish|Swiss|Thai|Turkish|Worcester(?:shire)?)\b/;
+
+/** "Red wine vinegar 6 %" inside a sentence: "red wine vinegar 6 %"; "Dijon-type mustard" stays. */
 export const inSentence = (name: string): string =>
-  sentencesNow()?.inSentence(name) ?? name.charAt(0).toLowerCase() + name.slice(1);
+  sentencesNow()?.inSentence(name) ??
+  (PROPER.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1));
 
 /** "€ 2.35": the kitchen's own sign, two decimals. */
 export const formatMoney = (amount: number, style: NumberStyle & { readonly currency: string }): string =>
