@@ -123,6 +123,13 @@ const see = (page: Page, shift: number, watery: number): Promise<void> =>
     [shift, watery] as const,
   );
 
+const pullTheCable = (page: Page): Promise<void> =>
+  page.evaluate(() => {
+    const { track } = (window as unknown as { stand: Stand }).stand;
+    track!.stop();
+    track!.dispatchEvent(new Event('ended'));
+  });
+
 test('a camera that is lost comes back, and one that was moved asks for the corners again', async ({
   page,
 }) => {
@@ -134,21 +141,13 @@ test('a camera that is lost comes back, and one that was moved asks for the corn
   const goesOn = page.getByText(/Looked (?:once|\d+ times) since/);
   await expect(goesOn).toBeVisible();
   // The cable is pulled: nothing is measured, nothing is forgotten.
-  await page.evaluate(() => {
-    const { track } = (window as unknown as { stand: Stand }).stand;
-    track!.stop();
-    track!.dispatchEvent(new Event('ended'));
-  });
+  await pullTheCable(page);
   await expect(page.getByText('The camera is gone')).toBeVisible();
   await expect(goesOn).toHaveCount(0);
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Try the camera again' }).click();
   await expect(goesOn).toBeVisible();
-  await page.evaluate(() => {
-    const { track } = (window as unknown as { stand: Stand }).stand;
-    track!.stop();
-    track!.dispatchEvent(new Event('ended'));
-  });
+  await pullTheCable(page);
   await expect(page.getByText('The camera is gone')).toBeVisible();
   // Plugged in again it goes on by itself, between the same corners.
   await page.evaluate(() => navigator.mediaDevices.dispatchEvent(new Event('devicechange')));

@@ -2,13 +2,12 @@ import { useMemo, useState } from 'react';
 import { PICTURE_LIMITS } from '#contract';
 import type { Marks } from '#core/glass';
 import { minutesSinceShake } from '#core/trial';
-import { makingHold } from '#kitchen/holds';
-import { vesselOf } from '#kitchen/reading';
 import { glassWords } from '#words/screens/glass';
-import { makingOf, type Jar } from '../../data/jars';
+import { useJarHold } from '../../data/jarHold';
+import type { Jar } from '../../data/jars';
 import { useKitchen } from '../../data/kitchen';
 import { usePicturesQuery } from '../../data/kitchenApi';
-import { portionsNow, predictedBy } from '../../data/trials';
+import { predictedBy } from '../../data/trials';
 import { MOST_FILE_BYTES, takePicture, type Taken } from '../../parts/picture/decode';
 import type { WorkingFormula } from '../../sync/working';
 import { useDrawnHolds } from '../../workers/useHolds';
@@ -22,18 +21,11 @@ const MOST_AT_ONCE = 24;
 
 /** The looks of one jar: those that wait, those that a camera takes, those that were kept. */
 export function Looking({ working, jar }: { readonly working: WorkingFormula; readonly jar: Jar }) {
-  const kitchen = useKitchen();
-  const { settings } = kitchen;
+  const { settings } = useKitchen();
   const kept = usePicturesQuery(jar.id).data;
   const { waiting, done, add, letGo } = useWaiting(jar.id);
   const [marks, setMarks] = useState<Marks | null>(null);
-  const portions = useMemo(() => portionsNow(jar, kitchen.catalogue), [jar, kitchen.catalogue]);
-  const vessel = vesselOf({ ...working.formula, vesselId: jar.vesselId }, kitchen.vessels);
-  const { tool, seconds, roomC } = makingOf(jar);
-  const asked = useMemo(
-    () => [makingHold(portions, { tool, seconds, vessel, roomC })],
-    [portions, tool, seconds, vessel, roomC],
-  );
+  const { asked, vessel } = useJarHold(working.formula, jar);
   const { holds, failed } = useDrawnHolds(asked);
   const [hold = null] = holds;
   const liquidMm = (asked[0]?.heightM ?? 0) * 1000;

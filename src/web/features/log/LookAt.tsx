@@ -1,16 +1,14 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { sayHold } from '#words/hold';
-import { makingHold } from '#kitchen/holds';
 import { minutesSinceShake, SIGHTS, type Sight, type TrialEvent } from '#core/trial';
 import { SIGHT_WORDS } from '#words/trial';
 import { logWords } from '#words/screens/log';
 import { typedNumber } from '../../form/typed';
-import { makingOf, type Jar } from '../../data/jars';
-import { vesselOf } from '#kitchen/reading';
-import { useKitchen } from '../../data/kitchen';
+import { useJarHold } from '../../data/jarHold';
+import type { Jar } from '../../data/jars';
 import { record } from '../../sync/outbox';
-import { portionsNow, predictedBy } from '../../data/trials';
+import { predictedBy } from '../../data/trials';
 import type { WorkingFormula } from '../../sync/working';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -18,17 +16,10 @@ import { useHolds } from '../../workers/useHolds';
 
 /** A look at the newest jar: how it stands, so long after the shake. */
 export function LookAt({ working, jar, place }: { working: WorkingFormula; jar: Jar; place: number }) {
-  const kitchen = useKitchen();
   const [text, setText] = useState('');
   const [note, setNote] = useState('');
   const [writing, setWriting] = useState(false);
-  const portions = useMemo(() => portionsNow(jar, kitchen.catalogue), [jar, kitchen.catalogue]);
-  const vessel = vesselOf({ ...working.formula, vesselId: jar.vesselId }, kitchen.vessels);
-  const { tool, seconds, roomC } = makingOf(jar);
-  const asked = useMemo(
-    () => [makingHold(portions, { tool, seconds, vessel, roomC })],
-    [portions, tool, seconds, vessel, roomC],
-  );
+  const { asked, seconds } = useJarHold(working.formula, jar);
   const [hold = null] = useHolds(asked);
   const since = minutesSinceShake(jar.events, new Date().toISOString());
   const said = typedNumber(text, { above: 0, to: 60 * 1440 });
