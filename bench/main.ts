@@ -8,6 +8,7 @@ import { benchBigKitchen } from './bigKitchen';
 import { benchBatch } from './batch';
 import { benchPh } from './phBalance';
 import { benchPictureToLayers } from './pictureToLayers';
+import { benchLiking } from './liking';
 import { benchPlan } from './plan';
 import { benchScrub } from './scrub';
 import { benchSeparation } from './separation';
@@ -26,6 +27,7 @@ benchPlan();
 benchSeparation();
 benchThickness();
 benchGlass();
+benchLiking();
 const server = await startDemo();
 try {
   await benchKeyToNeedle(server);

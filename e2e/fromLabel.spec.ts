@@ -10,7 +10,7 @@ test('a label becomes a draft: what fits, what was left out, and what is impossi
   await expect(page.getByText('Type or paste the list of the label')).toBeVisible();
   const list = page.getByRole('textbox', { name: 'Ingredients, as they stand there' });
   await list.fill(
-    'Ingredients: rapeseed oil (60 %), white wine vinegar, water, honey 6 %, Dijon mustard, salt, thickener (xanthan gum), preservative (potassium sorbate)',
+    'Ingredients: rapeseed oil (60 %), white wine vinegar, water, honey 6 %, Dijon mustard (water, mustard seeds, vinegar (6 % acidity), preservative (E224)), salt, thickener (xanthan gum), preservative (potassium sorbate)',
   );
   await page.getByLabel('Fat, g', { exact: true }).fill('60');
   await page.getByLabel('Salt, g', { exact: true }).fill('1.9');
@@ -20,6 +20,7 @@ test('a label becomes a draft: what fits, what was left out, and what is impossi
     .filter({ has: page.getByRole('button') });
   await expect(answers.first()).toContainText('The middle of what fits');
   await expect(answers.first()).toContainText(/honey.*\d g, \d/i);
+  await expect(answers.first()).toContainText('Dijon-type mustard');
   await expect(page.getByTestId('left-out')).toContainText('potassium sorbate');
   await expectAccessible(page);
   // A figure that cannot be, said beside its field; one that does not fit, said whole.
@@ -37,6 +38,10 @@ test('a label becomes a draft: what fits, what was left out, and what is impossi
   await page.getByRole('option', { name: 'a serving, by volume' }).click();
   await page.getByLabel('Fat, g', { exact: true }).fill('9');
   await page.getByLabel('Salt, g', { exact: true }).fill('0.3');
+  await page.getByLabel('A serving, ml').fill('nought');
+  await expect(page.getByText('Say first of how much the figures are printed.')).toBeVisible();
+  await expect(answers).toHaveCount(0);
+  await page.getByLabel('A serving, ml').fill('15');
   await page.getByLabel('The bottle holds, ml').fill('250');
   await page.getByLabel('and weighs, g').fill('2');
   await expect(page.getByText('From 10 to 20000.')).toBeVisible();

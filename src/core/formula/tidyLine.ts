@@ -19,7 +19,7 @@ export interface TidyLine {
   readonly check: Amount | null;
 }
 
-const PACK = String.raw`(?:tins?|cans?|jars?|packets?|packs?|pouch(?:es)?|cartons?|tubs?|pots?|tubes?|bags?|sachets?|bottles?)`;
+const PACK = String.raw`(?:tins?|cans?|jars?|packets?|packs?|pouch(?:es)?|cartons?|tubs?|pots?|tubes?|bags?|sachets?|bottles?|containers?|boxes|box|blocks?)`;
 const NUMBER = String.raw`(?:\d+(?:[.,]\d+)?|an?|one|two|three|four|five|six)`;
 const SIZE = String.raw`\d+(?:[.,]\d+)?\s*-?\s*(?:g|grams?|kg|ml|millilit(?:re|er)s?|cl|l|oz|ounces?|fl\.?\s*oz)\b\.?`;
 
@@ -28,6 +28,10 @@ const PACKED = new RegExp(
   String.raw`^(?:(${NUMBER})(?:\s*[x×]\s*|\s+|(?=\()))?\(?\s*(${SIZE})\s*\)?[\s-]*(${PACK})\b\.?\s+(?:of\s+)?(.+)$`,
   'i',
 );
+const A_PACK = String.raw`^(${NUMBER})\s+(?:(?:small|large|medium|whole)\s+)?(${PACK})\b\.?\s+`;
+/** "1 small pot (150 g) yoghurt", "1 tin chickpeas (400 g), drained". */
+const PACK_THEN_SIZE = new RegExp(String.raw`${A_PACK}\(\s*(${SIZE})\s*\)\s*(?:of\s+)?(.+)$`, 'i');
+const PACK_SIZE_LAST = new RegExp(String.raw`${A_PACK}(?:of\s+)?([^()]+?)\s*\(\s*(${SIZE})\s*\)(.*)$`, 'i');
 /** "2 x 15 ml vinegar": so often so much. */
 const TIMES = new RegExp(String.raw`^(\d+)\s*[x×]\s*(${SIZE})\s+(.+)$`, 'i');
 const BRACKETED = /^([^()]{1,60}?)\s*\(\s*([^()]{1,40})\s*\)\s*(?:of\s+)?(.+)$/;
@@ -42,6 +46,10 @@ const MORE =
   /^(?:(another|a\s+further|an\s+extra)\b|((?:\d[\d.,/]*|[¼½¾⅓⅔⅛]|one|two|three|a|a\s+few|a\s+couple(?:\s+of)?)\s+)more\b)\s*/i;
 const OR_OF_ITS_OWN =
   /\s+or\s+(?=(?:\d|[¼½¾⅓⅔⅛]|half\b|an?\s+(?:small|large|big|little|few|couple|pinch|handful|bunch|clove|sprig|half)\b)).*$/i;
+
+/** What it is put in for: "water to loosen it", "oil for drizzling". What is fried in something else is not in here. */
+const PURPOSE =
+  /(?<=\S),?\s+(to (?!taste\b)\p{L}{3,}(?: (?:it|them|out|down|up|off|the \p{L}+))?|for (?!(?:fry|cook|greas|brush|roast|grill)ing\b)(?:\p{L}+ing|garnish)(?: (?:it|them|over|the \p{L}+))?)$/iu;
 
 const COUNT_WORD = String.raw`(?:\d+(?:[.,/]\d+)?|[¼½¾⅓⅔⅛]|an?|one|two|three|four|five|six|seven|eight|nine|ten|a\s+few|a\s+couple(?:\s+of)?)`;
 /** "10 basil leaves": the unit stands after the name. */
@@ -93,6 +101,11 @@ export function tidyLine(text: string, decimalSign: DecimalSign): TidyLine {
     aside.push(other[0].trim());
     rest = rest.slice(0, other.index);
   }
+  const purpose = PURPOSE.exec(rest);
+  if (purpose) {
+    aside.push(purpose[1]!);
+    rest = rest.slice(0, purpose.index);
+  }
   const egg = EGG_PART.exec(rest);
   if (egg) rest = `${egg[2]!} egg ${egg[1]!} ${egg[3]!}`.trim();
   const part = egg ? null : PART_OF.exec(rest);
@@ -118,6 +131,18 @@ function unpacked(text: string, aside: string[], decimalSign: DecimalSign): stri
       aside.push(pack[3]!.toLowerCase());
       return `${whole} ${pack[4]!}`;
     }
+  }
+  const sized = PACK_THEN_SIZE.exec(text);
+  const last = sized ? null : PACK_SIZE_LAST.exec(text);
+  const [count, word, size, name] = sized
+    ? [sized[1]!, sized[2]!, sized[3]!, sized[4]!]
+    : last
+      ? [last[1]!, last[2]!, last[4]!, `${last[3]!}${last[5]!}`]
+      : ['', '', '', ''];
+  const sum = size === '' ? null : multiplied(count, size, decimalSign);
+  if (sum !== null) {
+    aside.push(word.toLowerCase());
+    return `${sum} ${name}`;
   }
   const times = TIMES.exec(text);
   const product = times && multiplied(times[1]!, times[2]!, decimalSign);

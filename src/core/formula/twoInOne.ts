@@ -24,9 +24,11 @@ const EACH_AFTER = /^(.+?),\s*(.{1,30}?)\s+(?:of\s+)?each$/i;
 const SALT_AND_PEPPER =
   /^(.*?)\b((?:(?:fine|flaky|sea|kosher|table)\s+)*salt)\s*(?:,|and|&|\+|'?n'?)\s*(?:and\s+)?((?:(?:freshly|fresh|ground|cracked|black|white|coarse|coarsely|milled)[\s-]+)*pepper)\b(.*)$/i;
 
+const S_AND_P = /\bS\s?(?:&|\+|and)\s?P\b/i;
+
 /** @returns the lines it may be; empty: it is one addition as far as its words go */
 export function apart(text: string): readonly string[] {
-  const line = text.replace(/\s+/g, ' ').trim();
+  const line = text.replace(/\s+/g, ' ').trim().replace(S_AND_P, 'salt and pepper');
   const of = BOTH_OF.exec(line);
   if (of) return zestAndJuice(of[2]!, of[1]!, '');
   const after = BOTH_AFTER.exec(line);

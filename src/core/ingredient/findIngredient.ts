@@ -108,7 +108,10 @@ export function findIngredient(text: string, catalogue: Catalogue): Found {
   const all = plain.length > 0 ? plain : fits;
   if (all.length === 1 && words.some((word) => all[0]!.heads.has(word)))
     return { status: 'found', ingredient: all[0]!.ingredient, guessed: true };
-  if (all.length > 1) return { status: 'ambiguous', near: all.slice(0, 5).map(toIngredient) };
+  // What bears the noun comes first: mustard oil is no mustard.
+  const first = all.filter(({ heads }) => words.some((word) => heads.has(word)));
+  const rest = all.filter((entry) => !first.includes(entry));
+  if (all.length > 1) return { status: 'ambiguous', near: [...first, ...rest].slice(0, 5).map(toIngredient) };
   return { status: 'unknown', near: searchIngredients(text, catalogue, 3) };
 }
 

@@ -1,7 +1,7 @@
 /** Short ways to write a jar's log in tests. */
 import type { IngredientId } from '#core/ingredient';
 import type { LoggedEvent, Source, TrialEvent } from './event';
-import type { TrialLine } from './step';
+import type { Step, TrialLine } from './step';
 import { NOTHING_SAID, type Tasting } from './tasting';
 
 export const line = (id: string, massG: number, form = ''): TrialLine => ({
@@ -27,3 +27,20 @@ export const logOf = (events: readonly TrialEvent[]): readonly LoggedEvent[] =>
     at: new Date(Date.UTC(2026, 10, 26, 9, i)).toISOString(),
     event,
   }));
+
+/** 3 : 1 with honey, as weigh steps. */
+export const weigh = (id: string, ingredient: string, massG: number): Step => ({
+  kind: 'weigh',
+  id,
+  line: line(ingredient, massG),
+  said: '',
+  paced: false,
+});
+export const STEPS: readonly Step[] = [
+  weigh('v', 'vin_redwine6', 60.6),
+  weigh('s', 'salt_table', 2.7),
+  weigh('h', 'honey', 12),
+  weigh('o', 'olive_ev', 160),
+  { kind: 'do', id: 'do-mix', deed: 'mix', seconds: 20, said: '' },
+];
+export const FIRST = STEPS.flatMap((step) => (step.kind === 'weigh' ? [step.line] : []));

@@ -25,6 +25,7 @@ export const fromLabelWords = {
   aFigureTo100: 'A figure from 0 to 100.',
   typeTheList:
     'Type or paste the list of the label, in its order; figures and percentages narrow the answer.',
+  ofHowMuch: 'Say first of how much the figures are printed.',
   working: 'Working the label backwards',
   howMuch: 'To make, g',
   aWeight: 'A weight from 20 g to 5 kg.',

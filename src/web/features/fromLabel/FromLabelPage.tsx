@@ -1,5 +1,12 @@
 import { useDeferredValue, useMemo } from 'react';
-import { NUTRIENTS, type LabelOutcome, type Nutrient, type Printed, type PrintedPer } from '#core/label';
+import {
+  NUTRIENTS,
+  PER_100_G,
+  type LabelOutcome,
+  type Nutrient,
+  type Printed,
+  type PrintedPer,
+} from '#core/label';
 import { weighedFormula } from '#kitchen/edits';
 import { fromLabelWords, NUTRIENT_LABELS } from '#words/screens/fromLabel';
 import { useKitchen } from '../../data/kitchen';
@@ -36,11 +43,12 @@ export function FromLabelPage() {
   const printed = JSON.stringify(
     Object.fromEntries(figures.flatMap(({ nutrient, value, fits }) => (fits ? [[nutrient, value]] : []))),
   );
-  const per = JSON.stringify(perOf(typed));
+  // Without a figure nothing hangs on it.
+  const per = JSON.stringify(printed === '{}' ? PER_100_G : perOf(typed));
   const ingredients = useDeferredValue(typed.ingredients.trim());
   const question = useMemo(
     () =>
-      ingredients === ''
+      ingredients === '' || per === 'null'
         ? null
         : {
             text: ingredients,
@@ -122,7 +130,11 @@ export function FromLabelPage() {
           aria-label={fromLabelWords.fromALabel}
           className="card grid grid-cols-[minmax(0,1fr)] content-start gap-4 p-4"
         >
-          {question === null && <p className="text-quiet">{fromLabelWords.typeTheList}</p>}
+          {question === null && (
+            <p className="text-quiet">
+              {ingredients === '' ? fromLabelWords.typeTheList : fromLabelWords.ofHowMuch}
+            </p>
+          )}
           {question && (
             <SearchState search={search} what={fromLabelWords.working} onStop={stop} onAgain={again} />
           )}

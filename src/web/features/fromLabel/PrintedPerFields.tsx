@@ -16,15 +16,15 @@ export const PER_START: PerTyped = { per: '100g', serving: '15', netMl: '', netG
 const servingOf = (text: string) => typedNumber(text, { from: 1, to: 500 });
 const contentOf = (text: string) => typedNumber(text, { from: 10, to: 20_000 });
 
-/** What the figures are printed of; what cannot be read counts as not known. */
-export function perOf({ per, serving, netMl, netG }: PerTyped): PrintedPer {
+/** What the figures are printed of; null where a serving cannot be read: of 100 g they would be other figures. */
+export function perOf({ per, serving, netMl, netG }: PerTyped): PrintedPer | null {
   if (per === '100g') return PER_100_G;
   const unit = per.endsWith('ml') ? 'ml' : 'g';
   const [ml, g] = [contentOf(netMl), contentOf(netG)];
   const net = ml.fits && g.fits ? { ml: ml.value, g: g.value } : null;
   const amount = servingOf(serving);
   if (per === '100ml') return printedPer(unit, null, net);
-  return amount.fits ? printedPer(unit, amount.value, net) : PER_100_G;
+  return amount.fits ? printedPer(unit, amount.value, net) : null;
 }
 
 /** "Per 100 g", or of a serving or 100 ml, where the bottle's own weight says how heavy a millilitre is. */
