@@ -64,6 +64,14 @@ const LINES: readonly Row[] = [
   ['S&P', 'salt_table', 0, 0, 'black_pepper', 0, 0],
   ['s & p to taste', 'salt_table', 0, 0, 'black_pepper', 0, 0],
   ['a pinch each of s&p', 'salt_table', 0.2, 0.8, 'black_pepper', 0.05, 0.4],
+  // a part of one, and a thing whose amount comes last
+  ['½ a red onion, diced', 'onion_red', 40, 80],
+  ['0.5 of a lemon', 'lemon_juice', 15, 30],
+  ['2 limes juiced', 'lime_juice', 40, 100],
+  ['1 head roasted garlic', 'garlic_roasted', 20, 80],
+  ['roasted garlic, 1 head', 'garlic_roasted', 20, 80],
+  ['1 tsp garlic granules', 'garlic_powder', 2, 4],
+  ['1 tbsp light brown sugar', 'sugar_brown', 12, 16],
   // wines and juices are no vinegar
   ['¼ cup red wine', 'wine_red', 55, 66],
   ['30 ml dry white wine', 'wine_white', 28, 31],

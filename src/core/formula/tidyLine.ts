@@ -65,12 +65,19 @@ const INCHES =
   /^(?:an?\s+)?(\d+(?:\.\d+)?|½|one|two)[\s-]*(?:inch(?:es)?|in\.|")[\s-]*(?:piece|knob|length|chunk)?\s*(?:of\s+)?/i;
 const CM_PIECE = /^((?:an?\s+)?\d+(?:[.,]\d+)?[\s-]*cm)[\s-]*(?:piece|knob|length|chunk)\s+of\s+/i;
 const CM_PER_INCH = 2.54;
-const HEAD = /^(an?|one|two|\d+)\s+(?:whole\s+)?(?:head|bulb)s?\s+(?:of\s+)?(?=garlic\b)/i;
+const HEAD = /^(an?|one|two|\d+)\s+(?:whole\s+)?(?:head|bulb)s?\s+(?:of\s+)?(?=(?:roasted\s+)?garlic\b)/i;
+/** "Roasted garlic, 1 head". */
+const HEAD_AFTER =
+  /^((?:roasted\s+)?garlic)\s*[,:-]\s*((?:an?|one|two|\d+)\s+(?:whole\s+)?(?:head|bulb)s?)$/i;
+/** "2 limes juiced": said of the fruit, not a part of its name. */
+const FRUIT_DONE =
+  /^(.*\b(?:lemons?|limes?|oranges?|clementines?|mandarins?|grapefruits?|yuzus?))\s+(juiced|squeezed|zested)$/i;
 /** Common practice: ten to sixteen. */
 const CLOVES_A_HEAD = 12;
 
 /** Sizes told by the hand, in units that are read. */
-function inUnits(text: string): string {
+function inUnits(said: string): string {
+  const text = said.replace(HEAD_AFTER, '$2 $1').replace(FRUIT_DONE, '$1, $2');
   if (THUMB.test(text)) return text.replace(THUMB, `${THUMB_CM} cm `);
   const inches = INCHES.exec(text);
   if (inches) {

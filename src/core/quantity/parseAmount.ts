@@ -240,6 +240,8 @@ class Cursor {
       // "2 quarters", "3 fourths of a": so many parts.
       const part = this.take(DIGIT_PARTS);
       if (part) return reading.value * FRACTION_WORDS[part[1]!.toLowerCase()]!;
+      // "½ a lemon", "0.5 of a shallot": the article belongs to the part.
+      if (reading.value < 1) this.take(/^(?:of\s+)?(?:an?|the)\s+(?=\p{L}{2})/iu);
       return reading.value + (this.andFraction() ?? 0);
     }
     const loose = this.take(/^\s*(?:a\s+)?(couple|few)\b(?:\s+of\b)?\s*/i);
