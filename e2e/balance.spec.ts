@@ -6,7 +6,7 @@ test.use({ kitchenFor: 'balance' });
 
 test(
   'mends a dressing that is too sharp through the rail, and takes it back',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page }) => {
     const compose = new Compose(page);
     await compose.fresh('60 ml red wine vinegar', '2 g salt', '90 ml olive oil');

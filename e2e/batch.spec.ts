@@ -9,7 +9,7 @@ const main = 'button.bg-bottle';
 
 test(
   'a proven jar becomes a recorded batch of 12 litres, with an over-pour in load 2',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page }) => {
     test.setTimeout(240_000);
     await page.goto('/formulas/walnut-cider/batch');

@@ -5,7 +5,7 @@ test.use({ kitchenFor: 'dish' });
 
 const SERVE = '/formulas/walnut-cider/serve';
 
-test('a dish is listed, read, judged as a forkful, kept, and the dressing aimed at it @always', async ({
+test('a dish is listed, read, judged as a forkful, kept, and the dressing aimed at it @often', async ({
   page,
 }) => {
   test.setTimeout(120_000);

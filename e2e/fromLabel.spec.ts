@@ -3,7 +3,7 @@ import { expect, test } from './kitchen';
 
 test.use({ kitchenFor: 'fromLabel' });
 
-test('a label becomes a draft: what fits, what was left out, and what is impossible @always', async ({
+test('a label becomes a draft: what fits, what was left out, and what is impossible @often', async ({
   page,
 }) => {
   await page.goto('/from-label');

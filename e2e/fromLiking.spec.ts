@@ -3,7 +3,7 @@ import { expect, test } from './kitchen';
 
 test.use({ kitchenFor: 'fromLiking' });
 
-test('three jars that were tasted become a style of one’s own and a jar to make next @always', async ({
+test('three jars that were tasted become a style of one’s own and a jar to make next @often', async ({
   page,
 }) => {
   await page.goto('/from-liking');

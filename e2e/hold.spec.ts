@@ -8,7 +8,7 @@ const CLASSIC = ['45 ml red wine vinegar', '1 g salt', '1 tsp Dijon mustard', '1
 
 test(
   'scrubs through time: layers come, and the jar goes back to how it was filled',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page }) => {
     const compose = new Compose(page);
     await compose.fresh(...CLASSIC);
@@ -109,7 +109,7 @@ test('compares how two versions hold', async ({ page }) => {
 
 test(
   'a test on the plate makes the kitchen’s yoghurt its own, is undone, set again and forgotten',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page }) => {
     await page.goto('/pantry/yoghurt_whole');
     const card = page.getByTestId('thickness');

@@ -4,7 +4,7 @@ import { Compose } from './bench';
 
 test.use({ kitchenFor: 'keyboard' });
 
-test('a dressing made, amended and frozen by keyboard alone', { tag: '@always' }, async ({ page }) => {
+test('a dressing made, amended and frozen by keyboard alone', { tag: '@often' }, async ({ page }) => {
   const compose = new Compose(page);
   const { keyboard } = page;
   await page.goto('/');

@@ -6,7 +6,7 @@ test.use({ kitchenFor: 'log' });
 
 test(
   'looks at a jar: the band narrows, is said why, switched off and remembered again',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page }) => {
     test.setTimeout(90_000);
     const compose = new Compose(page);

@@ -27,7 +27,7 @@ test.beforeEach(async ({ page }) => {
 
 test(
   'a whole making on the simulated scale: an over-pour, a tasting, a mend, a new version',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page }) => {
     test.setTimeout(150_000);
     const make = new Make(page);

@@ -6,7 +6,7 @@ test.use({ kitchenFor: 'measures' });
 
 test(
   'weighs a pinch three times; a new formula uses it, an old one keeps what it meant',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page }) => {
     const compose = new Compose(page);
     await compose.fresh('30 ml cider vinegar', '2 pinches fine sea salt', '90 ml rapeseed oil');

@@ -12,7 +12,7 @@ const back = (page: Page) => page.context().unroute('**/api/**');
 
 test(
   'a tab killed while the server is away loses nothing: another finds its work, undo included',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page }) => {
     const compose = new Compose(page);
     await compose.fresh(...LINES);
@@ -44,7 +44,7 @@ test(
 
 test(
   'two tabs work side by side: what one saves the other shows, different lines merge',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page }) => {
     const one = new Compose(page);
     await one.fresh(...LINES);
@@ -74,7 +74,7 @@ test(
 
 test(
   'the same field changed twice: both are shown, the cook chooses',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page, browser }) => {
     const mine = new Compose(page);
     await mine.fresh(...LINES);
@@ -115,7 +115,7 @@ test(
   },
 );
 
-test('asks visitors for the passcode and sends what waited', { tag: '@always' }, async ({ page }) => {
+test('asks visitors for the passcode and sends what waited', { tag: '@often' }, async ({ page }) => {
   const server = await startDemo({ YGRANA_PASSCODE: 'tarn at dusk' });
   try {
     await page.goto(`${server.address}/formulas/plum-thyme/compose`);

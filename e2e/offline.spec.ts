@@ -69,7 +69,7 @@ async function kept(page: Page): Promise<void> {
 
 test(
   'opens, reloads and works with the server gone, and sends when it is back',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ browser }) => {
     test.setTimeout(150_000);
     const kitchen = await Comes.first();
@@ -133,7 +133,7 @@ test(
   },
 );
 
-test('two who take on the same batch at once take on one', { tag: '@always' }, async ({ browser }) => {
+test('two who take on the same batch at once take on one', { tag: '@often' }, async ({ browser }) => {
   const kitchen = await Comes.first();
   const pages = await Promise.all([0, 1].map(async () => (await contextOf(browser, kitchen)).newPage()));
   try {
@@ -166,7 +166,7 @@ test('two who take on the same batch at once take on one', { tag: '@always' }, a
 
 test(
   'what the kitchen will not have is said, and holds up nothing behind it',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ browser }) => {
     const kitchen = await Comes.first();
     const context = await browser.newContext({ baseURL: kitchen.address });
@@ -253,7 +253,7 @@ function dice(seed: number): (sides: number) => number {
 
 test(
   'the drill: two screens, one often offline, the server killed now and then',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ browser }) => {
     test.setTimeout(ROUNDS * 120_000);
     for (let round = 1; round <= ROUNDS; round++) {

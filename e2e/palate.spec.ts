@@ -4,7 +4,7 @@ import { Compose } from './bench';
 
 test.use({ kitchenFor: 'palate' });
 
-test('reads the rail of a dressing that is too sharp, and why', { tag: '@always' }, async ({ page }) => {
+test('reads the rail of a dressing that is too sharp, and why', { tag: '@often' }, async ({ page }) => {
   const compose = new Compose(page);
   await compose.fresh('60 ml red wine vinegar', '1.5 g salt', '90 ml olive oil');
   await page.getByTestId('aim').click();

@@ -3,7 +3,7 @@ import { expect, test } from './kitchen';
 
 test.use({ kitchenFor: 'pass' });
 
-test('a leaf salad for forty goes from its list to the pass, plate by plate, by keys alone @always', async ({
+test('a leaf salad for forty goes from its list to the pass, plate by plate, by keys alone @often', async ({
   page,
 }) => {
   test.setTimeout(120_000);

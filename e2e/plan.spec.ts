@@ -9,7 +9,7 @@ test.setTimeout(90_000);
 
 test(
   'a lunch is planned backwards, moved, ticked off, and goes out as a calendar',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page }) => {
     await page.goto('/plan?day=2031-06-14');
     await expect(page.getByText('Nothing is planned for this day.')).toBeVisible();

@@ -3,7 +3,7 @@ import { expect, test } from './kitchen';
 
 test.use({ kitchenFor: 'season' });
 
-test('what must go becomes a batch: what it saves, what is lost, and a draft to freeze @always', async ({
+test('what must go becomes a batch: what it saves, what is lost, and a draft to freeze @often', async ({
   page,
 }) => {
   await page.goto('/season?of=walnut-cider&l=abc');

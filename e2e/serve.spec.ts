@@ -5,7 +5,7 @@ test.use({ kitchenFor: 'serve' });
 
 test(
   'how much dressing a dish takes, when, and what thins it; the kitchen’s own figure draws it',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page }) => {
     await page.goto('/formulas/walnut-cider/serve');
     await expect(page.getByTestId('need')).toHaveText('48 ml');

@@ -32,7 +32,7 @@ async function download(
 
 test(
   'a pasted recipe becomes a draft: doubts are asked for, the method is kept',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page }) => {
     await page.goto('/');
     await page.getByRole('button', { name: 'New formula' }).click();

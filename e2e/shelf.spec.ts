@@ -10,7 +10,7 @@ async function openShelf(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible();
 }
 
-test('shows the demo kitchen as jars and opens one', { tag: '@always' }, async ({ page }) => {
+test('shows the demo kitchen as jars and opens one', { tag: '@often' }, async ({ page }) => {
   await page.goto('/');
   await expect(page.getByText('Tarn House')).toBeVisible();
   await expect(page.getByRole('link', { name: /^Date tahini/ })).toBeVisible();

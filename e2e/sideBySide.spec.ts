@@ -5,7 +5,7 @@ test.use({ kitchenFor: 'sideBySide' });
 
 test(
   'a triangle of six tasters: blind codes, allergens first, the verdict once all have answered',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page }) => {
     await page.goto('/formulas/walnut-cider/versions');
     await page.getByRole('link', { name: 'Taste two side by side' }).click();

@@ -19,7 +19,7 @@ const SAID: readonly (readonly [line: string, name: RegExp, grams: RegExp])[] = 
 
 test(
   'lines as cooks say them are read, two things at once are two, and a doubt is settled by key',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page }) => {
     const compose = new Compose(page);
     await compose.fresh('30 ml cider vinegar');

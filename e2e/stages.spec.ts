@@ -5,7 +5,7 @@ import { expect, test } from './kitchen';
 
 test.use({ kitchenFor: 'stages' });
 
-test('a stop is opened, looked at, made as far as there, tasted and gone on from @always', async ({
+test('a stop is opened, looked at, made as far as there, tasted and gone on from @often', async ({
   page,
 }) => {
   test.setTimeout(120_000);

@@ -7,7 +7,7 @@ test.use({ kitchenFor: 'taste' });
 
 test(
   'tastes a jar, mends it twice, says it is right, and brings the mends into Compose',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page }) => {
     const compose = new Compose(page);
     await compose.fresh('60 ml red wine vinegar', '1.5 g salt', '1 tsp Dijon mustard', '90 ml olive oil');

@@ -6,7 +6,7 @@ test.use({ kitchenFor: 'versions' });
 
 test(
   'freezes, tells what changed, brings an old one back as a branch',
-  { tag: '@always' },
+  { tag: '@often' },
   async ({ page }) => {
     const compose = new Compose(page);
     const version = page.getByTestId('version');

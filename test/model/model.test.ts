@@ -5,7 +5,7 @@ import { lostIn, SUBJECTS } from './subjects';
 import { KitchenInMemory, type World } from './world';
 
 /** `npm run torture` plays them all. */
-const RUNS = process.env.YGRANA_TORTURE ? 3000 : 600;
+const RUNS = process.env.YGRANA_TORTURE ? 3000 : 250;
 const STEPS = 40;
 
 describe.each(SUBJECTS)('a %s on several screens', (_name, subject) => {

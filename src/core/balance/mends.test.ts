@@ -251,7 +251,7 @@ describe('properties over the dressings of every style', () => {
           }
         }
       }),
-      { numRuns: 120, seed: 22 },
+      { numRuns: process.env.YGRANA_TORTURE ? 400 : 50, seed: 22 },
     );
   });
 
@@ -279,7 +279,7 @@ describe('properties over the dressings of every style', () => {
             expect(Math.abs(Math.log(largeG / smallG / 10)), way).toBeLessThan(Math.log(3.2));
         }
       }),
-      { numRuns: 40, seed: 5 },
+      { numRuns: process.env.YGRANA_TORTURE ? 200 : 16, seed: 5 },
     );
   });
 

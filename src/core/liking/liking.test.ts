@@ -19,7 +19,7 @@ import { jarsToMake } from './jarsToMake';
 import { bitsOf, learnLiking } from './liking';
 import { SAID, type Chip, type LikedJar } from './taster';
 
-const COUNT = Number(process.env.TASTERS ?? 20);
+const COUNT = Number(process.env.TASTERS ?? 10);
 const BALANCE: readonly PalateKey[] = ['acid', 'salt', 'sweet', 'fat', 'body'];
 const SHELF = STYLE_IDS.map((id) => stylePortions(id, REFERENCE_CATALOGUE));
 const HARSH: Partial<Record<PalateKey, number>> = { garlic: 0.05, heat: 0.008, mustard: 0.1, bitter: 1.2 };

@@ -18,7 +18,7 @@ import {
 
 const DRESSINGS = LINES.map((lines) => judgedLines(lines).portions);
 /** All thousand of them in `npm run torture`. */
-const ROUNDS = Number(process.env.PRACTISE_ROUNDS ?? 120);
+const ROUNDS = Number(process.env.PRACTISE_ROUNDS ?? 60);
 const rounds = Array.from({ length: ROUNDS }, (_, seed) => ({
   seed,
   wanted: FAULT_SETS[seed % FAULT_SETS.length]!,

@@ -17,7 +17,7 @@ import type { SafetyPart } from './parts';
 import { safetyOf, type Safety } from './safety';
 
 const SEED = Number(process.env.SAFETY_SEED ?? Math.floor(Date.now() / 86_400_000));
-const PAIRS = Number(process.env.SAFETY_PAIRS ?? 2500);
+const PAIRS = Number(process.env.SAFETY_PAIRS ?? 1200);
 
 const of = (id: string): Ingredient => REFERENCE_CATALOGUE.get(id as IngredientId)!;
 const part = (id: string, g: number, more: Partial<SafetyPart> = {}): SafetyPart => ({

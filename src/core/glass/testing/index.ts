@@ -9,6 +9,8 @@ import { markedBy, sceneOf, type PhotoOfJar, type Rgb } from './scene';
 
 export type { PhotoOfJar } from './scene';
 
+const GRAINS = 65_537;
+
 export function photoOfJar(seed: number, way: 'drawn' | 'rendered', width = 1224, height = 1632): PhotoOfJar {
   const scene = sceneOf(seed, way === 'rendered', width, height);
   const { tilt, half, halfAt, floorY, topY, light, noise, random } = scene;
@@ -17,11 +19,18 @@ export function photoOfJar(seed: number, way: 'drawn' | 'rendered', width = 1224
   const colourOf = way === 'rendered' ? renderedBy(scene) : drawnBy(scene);
   const rgba = new Uint8ClampedArray(4 * width * height);
   const widths = Array.from({ length: 1400 }, (_, i) => half * halfAt((i - 40) / 1000));
+  // The same grains in an order that the eye does not find again: a draw for each pixel is most of the time.
+  const grains = Float32Array.from(
+    { length: GRAINS },
+    () => noise * (random.next() + random.next() + random.next() - 1.5) * 2,
+  );
   for (let y = 0; y < height; y++) {
+    const wave = 0.25 * Math.sin(y / 140);
     const wallAt = (x: number): Rgb => {
-      const lit = 1 + 0.25 * Math.sin((cx + x * half) / 90) * Math.sin(y / 140);
+      const lit = 1 + wave * Math.sin((cx + x * half) / 90);
       return [scene.room[0] * lit, scene.room[1] * lit, scene.room[2] * lit];
     };
+    const start = Math.floor(random.next() * GRAINS);
     for (let x = 0; x < width; x++) {
       const [dx, dy] = [x - cx, y - cy];
       const v = (floorY - (cy - sin * dx + cos * dy)) / tall;
@@ -31,8 +40,10 @@ export function photoOfJar(seed: number, way: 'drawn' | 'rendered', width = 1224
         if (Math.abs(u) <= 1) colour = colourOf(u, v, colour, wallAt);
       }
       const at = 4 * (y * width + x);
-      const grain = noise * (random.next() + random.next() + random.next() - 1.5) * 2;
-      for (let c = 0; c < 3; c++) rgba[at + c] = colour[c]! * light[c]! + grain;
+      const grain = grains[(start + x) % GRAINS]!;
+      rgba[at] = colour[0] * light[0] + grain;
+      rgba[at + 1] = colour[1] * light[1] + grain;
+      rgba[at + 2] = colour[2] * light[2] + grain;
       rgba[at + 3] = 255;
     }
   }
