@@ -9,7 +9,6 @@ describe('a name inside a sentence', () => {
     ]);
   });
   it('changes no other letter, of no thing in the pantry', () => {
-    for (const { name } of REFERENCE_INGREDIENTS)
-      expect(inSentence(name).slice(1), name).toBe(name.slice(1));
+    for (const { name } of REFERENCE_INGREDIENTS) expect(inSentence(name).slice(1), name).toBe(name.slice(1));
   });
 });

@@ -51,6 +51,7 @@ const LINES: readonly Row[] = [
   ['1 tbsp chives to garnish', 'chives', 2, 4],
   ['pinch of sugar to balance the dressing', 'sugar_white', 0.2, 0.8],
   ['1 tbsp olive oil for drizzling', 'olive_ev', 13, 14],
+  ['1 tsp honey for sweetness', 'honey', 6, 8],
   ['olive oil for finishing', 'olive_ev', 0, 0],
   ['3 tbsp olive oil for frying', 'unread: unknown-ingredient', 0, 0],
   // packs that say their size, before or after the name

@@ -49,7 +49,7 @@ const OR_OF_ITS_OWN =
 
 /** What it is put in for: "water to loosen it", "oil for drizzling". What is fried in something else is not in here. */
 const PURPOSE =
-  /(?<=\S),?\s+(to (?!taste\b)\p{L}{3,}(?: (?:it|them|out|down|up|off|the \p{L}+))?|for (?!(?:fry|cook|greas|brush|roast|grill)ing\b)(?:\p{L}+ing|garnish)(?: (?:it|them|over|the \p{L}+))?)$/iu;
+  /(?<=\S),?\s+(to (?!taste\b)\p{L}{3,}(?: (?:it|them|out|down|up|off|the \p{L}+))?|for (?!(?:(?:fry|cook|greas|brush|roast|grill|bak)ing|the|each|one|two|three|four)\b)\p{L}{3,}(?: (?:it|them|over|the \p{L}+))?)$/iu;
 
 const COUNT_WORD = String.raw`(?:\d+(?:[.,/]\d+)?|[¼½¾⅓⅔⅛]|an?|one|two|three|four|five|six|seven|eight|nine|ten|a\s+few|a\s+couple(?:\s+of)?)`;
 /** "10 basil leaves": the unit stands after the name. */

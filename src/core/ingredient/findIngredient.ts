@@ -78,6 +78,30 @@ function indexOf(catalogue: Catalogue): readonly Entry[] {
   return index;
 }
 
+/** A word that more things bear than this (oil, vinegar, white) names none of them. */
+const MOST_BEARERS = 12;
+const bearers = new WeakMap<Catalogue, ReadonlyMap<string, number>>();
+
+function bearersOf(catalogue: Catalogue): ReadonlyMap<string, number> {
+  let counts = bearers.get(catalogue);
+  if (!counts) {
+    const found = new Map<string, number>();
+    for (const { words } of indexOf(catalogue))
+      for (const word of words) found.set(word, (found.get(word) ?? 0) + 1);
+    counts = found;
+    bearers.set(catalogue, counts);
+  }
+  return counts;
+}
+
+/** Whether a dressing is called after it: "Walnut & cider house" after walnut oil and cider vinegar. */
+export function isNamedAfter(title: string, { id }: Pick<Ingredient, 'id'>, catalogue: Catalogue): boolean {
+  const entry = indexOf(catalogue).find(({ ingredient }) => ingredient.id === id);
+  const said = normaliseName(title).split(' ');
+  const counts = bearersOf(catalogue);
+  return said.some((word) => entry?.words.has(word) === true && counts.get(word)! <= MOST_BEARERS);
+}
+
 /** By id, name or alias alone; the first row that has it. */
 export function exactIngredient(text: string, catalogue: Catalogue): Ingredient | null {
   let names = byNames.get(catalogue);

@@ -45,6 +45,7 @@ export {
 export {
   exactIngredient,
   findIngredient,
+  isNamedAfter,
   isNounOf,
   normaliseName,
   searchIngredients,

@@ -150,6 +150,14 @@ describe('a liking', () => {
     expect(windows.acid!.high).toBeGreaterThan(palateValue(SHARP, 'acid')!);
   });
 
+  it('says no direction where every jar was liked alike', () => {
+    const liked = [OILY, SHARP].map((portions): LikedJar => ({ portions, said: 'liked', chips: [] }));
+    expect(finish(learnLiking(liked, [])).direction).toEqual([]);
+    const [one, other] = liked as [LikedJar, LikedJar];
+    const not = finish(learnLiking([{ ...one, said: 'not' }, other], [])).direction;
+    expect(not.length).toBeGreaterThan(0);
+  });
+
   it('proposes three different jars of what is there, the most telling first', () => {
     const there = new Set(['olive_ev', 'vin_whitewine6', 'salt_table', 'honey', 'mustard_dijon', 'garlic']);
     const pool = jarsToMake(OILY, REFERENCE_CATALOGUE, (id) => there.has(id));

@@ -27,7 +27,7 @@ export const PROPOSALS = 3;
 
 export interface Liking {
   readonly windows: Windows;
-  /** Away from what was not liked, else from all that was tasted, in steps that a taster notices, surest first. */
+  /** Away from what was not liked, else from all that one was liked more than, in steps that a taster notices, surest first. */
   readonly direction: readonly { readonly measure: PalateKey; readonly steps: number }[];
   /** How much of the doubt there was before the first jar is gone, 0..1. */
   readonly learnt: number;
@@ -113,10 +113,11 @@ const NOTICED = 0.5;
 const SURER_THAN_NOT = 0.67;
 const MOST_DIRECTIONS = 3;
 
-/** Only what is surer than not. */
+/** Only what is surer than not; nothing where no jar was liked less than another. */
 function directionOf(tasters: readonly Taster[], heard: readonly Heard[]): Liking['direction'] {
   const not = heard.filter(({ said }) => said === 'not');
-  const from = not.length > 0 ? not : heard;
+  const from = not.length > 0 ? not : heard.filter(({ said }) => said !== 'more');
+  if (from.length === 0 || (not.length === 0 && from.length === heard.length)) return [];
   return BALANCE.flatMap((measure, k) => {
     const wanted = middles(tasters, k);
     const steps = mean(wanted) - mean(from.map(({ jar }) => jar[k]!));

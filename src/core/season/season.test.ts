@@ -31,6 +31,7 @@ const ask = (of: Partial<SeasonRequest> & Pick<SeasonRequest, 'stock'>) =>
       ...{
         portions: HOUSE,
         locked: new Set<IngredientId>(),
+        calledAfter: new Set<IngredientId>(),
         style: CLASSIC,
         catalogue: REFERENCE_CATALOGUE,
         times: 10,
@@ -78,6 +79,24 @@ describe('season and price', () => {
     expect(massOf(portions, 'lemon_juice') * 2).toBeLessThanOrEqual(90 + 1e-6);
     // For a batch of forty there is not enough of it even for half.
     expect(ask({ stock, times: 40 })).toEqual([]);
+  });
+
+  it('takes nothing out that it is called after, but for half where something must go', () => {
+    const stock = new Map([
+      [id('olive_ev'), has(5000, 0.012)],
+      [id('walnut_oil'), has(5000, 0.03)],
+      [id('rapeseed'), has(5000, 0.003)],
+    ]);
+    const calledAfter = new Set([id('walnut_oil'), id('olive_ev')]);
+    expect(ask({ stock }).length).toBeGreaterThan(0);
+    expect(ask({ stock, calledAfter })).toEqual([]);
+    const due = new Map(stock).set(id('rapeseed'), { ...stock.get(id('rapeseed'))!, mustGo: true });
+    const ways = ask({ stock: due, calledAfter });
+    expect(ways.length).toBeGreaterThan(0);
+    for (const { portions } of ways) {
+      expect(massOf(portions, 'walnut_oil')).toBeGreaterThan(14);
+      expect(massOf(portions, 'olive_ev')).toBeGreaterThan(29);
+    }
   });
 
   it('leaves alone what is locked', () => {

@@ -15,6 +15,8 @@ export interface SeasonRequest {
   readonly portions: readonly JudgedPortion[];
   /** Things whose amounts the cook locked. */
   readonly locked: ReadonlySet<IngredientId>;
+  /** Things it is called after: a walnut dressing without walnut is another. Half of it gives way to what must go, no more. */
+  readonly calledAfter: ReadonlySet<IngredientId>;
   readonly style: Style | null;
   readonly catalogue: Catalogue;
   readonly stock: ReadonlyMap<IngredientId, Stock>;

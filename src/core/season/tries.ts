@@ -25,7 +25,7 @@ export interface Try {
 
 /** What is worth trying: what must go, and what is cheaper by weight; only of the same kind. */
 export function triesOf(request: SeasonRequest, portions: readonly JudgedPortion[]): readonly Try[] {
-  const { catalogue, stock, style, locked } = request;
+  const { catalogue, stock, style, locked, calledAfter } = request;
   const onHand = [...stock].flatMap(([id, { onHandG, mustGo }]) => {
     const ingredient = catalogue.get(id);
     return ingredient && onHandG !== null && onHandG > 0 ? [{ ingredient, mustGo }] : [];
@@ -43,15 +43,16 @@ export function triesOf(request: SeasonRequest, portions: readonly JudgedPortion
       : [];
     // What has to go is not taken out again for what is cheap.
     if (stock.get(from.id)?.mustGo) return mores;
+    const isCalledAfter = calledAfter.has(from.id);
     const price = priceOf(request, from);
     const swaps = onHand
       .filter(({ ingredient, mustGo }) => {
         if (ingredient.id === from.id || !isOfAKind(from, ingredient)) return false;
         const own = priceOf(request, ingredient);
-        return mustGo || (own !== null && price !== null && own < price);
+        return mustGo || (!isCalledAfter && own !== null && price !== null && own < price);
       })
       .flatMap(({ ingredient: to }) =>
-        SHARES.map((share): Try => ({
+        SHARES.filter((share) => share < 1 || !isCalledAfter).map((share): Try => ({
           from,
           to,
           make: (of) => {

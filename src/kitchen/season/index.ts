@@ -2,7 +2,7 @@
 import type { ShelfRecord } from '#contract';
 import { costPerGram } from '#core/composition';
 import type { Addition, AdditionId, Formula } from '#core/formula';
-import type { Catalogue, IngredientId } from '#core/ingredient';
+import { isNamedAfter, type Catalogue, type IngredientId } from '#core/ingredient';
 import type { Style } from '#core/palate';
 import { judgeFormula, reckonFormula } from '#core/reckoning';
 import type { SeasonRequest, SeasonWay, Stock } from '#core/season';
@@ -56,7 +56,13 @@ export function seasonJob(
   if (!(volumeMl > 0)) return null;
   const { portions } = judgeFormula(reckoning);
   const style = styleFor(formula, portions);
-  return { record, ml, request: { portions, style, locked: lockedIn(formula), times: ml / volumeMl } };
+  const calledAfter = new Set(
+    portions.flatMap(({ ingredient }) =>
+      isNamedAfter(formula.name, ingredient, kitchen.catalogue) ? [ingredient.id] : [],
+    ),
+  );
+  const request = { portions, style, locked: lockedIn(formula), calledAfter, times: ml / volumeMl };
+  return { record, ml, request };
 }
 
 /** The formula with these amounts: what stands in it already keeps its line, its form and its stage. */

@@ -101,6 +101,17 @@ describe('season and price of a kitchen', () => {
     ).toBe(true);
   });
 
+  it('knows what a dressing is called after; oil and vinegar are in no name', () => {
+    const named = (name: string) => {
+      const kitchen = { ...KITCHEN, readAmountsWith: 'point' as const };
+      const job = seasonJob({ ...RECORD, formula: { ...formula, name } }, 1000, kitchen, () => null)!;
+      return [...job.request.calledAfter].sort();
+    };
+    expect(named('House')).toEqual([]);
+    expect(named('Walnut & mustard house')).toEqual(['mustard_dijon', 'walnut_oil']);
+    expect(named('White vinegar and oil')).toEqual([]);
+  });
+
   it('has no job where nothing can be read', () => {
     expect(
       seasonJob({ ...RECORD, formula: { ...formula, additions: [] } }, 1000, KITCHEN, () => null),

@@ -19,8 +19,8 @@ export const fromLikingWords = {
   towards: (differs: string, fromNot: boolean) =>
     fromNot
       ? `You like it ${differs} than what you did not like.`
-      : `You like it ${differs} than these on the whole.`,
-  noDirection: 'No clear direction yet: these jars lie close together, or say different things.',
+      : `You like it ${differs} than the others.`,
+  noDirection: 'No clear direction yet: none was liked less than another, or they lie close together.',
   learnt: (percent: string) => `${percent} of what was open is settled.`,
   window: (title: string, low: string, high: string, unit: string) =>
     `${title}: ${low} to ${high} ${unit}`.trim(),

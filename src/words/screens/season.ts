@@ -15,6 +15,7 @@ export const seasonWords = {
   pricesStand: 'Prices, amounts and use-by days stand in the pantry.',
   toThePantry: 'To the pantry',
   working: 'Looking through what is on hand',
+  calledAfter: (things: string) => `It is called after its ${things}: that stays, at least by half.`,
   nothingToGain:
     'Nothing on hand does it cheaper or uses up what must go without a worse taste or a shorter hold.',
   nothingMade: 'No batches are planned this week: plan a service, or choose one dressing.',

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { TASTED, type JarToMake, type Liking } from '#core/liking';
+import type { Ingredient } from '#core/ingredient';
 import { STYLE_RECIPES, type Style } from '#core/palate';
 import { MEASURE_WORDS, sayDiffers, sayMeasure } from '#words/palate';
 import { formatAmount, inSentence, type NumberStyle } from '#words/numbers';
@@ -85,12 +86,14 @@ export function LikingAnswer({
   );
 }
 
+const shortName = ({ name }: Ingredient): string => inSentence(name.split(',')[0]!);
+
 function titleOf({ from }: JarToMake, base: string): string {
   switch (from.kind) {
     case 'changed':
-      return fromLikingWords.changed(base, inSentence(from.ingredient.name), from.factor > 1);
+      return fromLikingWords.changed(base, shortName(from.ingredient), from.factor > 1);
     case 'added':
-      return fromLikingWords.added(base, inSentence(from.ingredient.name));
+      return fromLikingWords.added(base, shortName(from.ingredient));
     case 'style':
       return fromLikingWords.ofStyle(STYLE_RECIPES[from.styleId].name);
   }

@@ -215,6 +215,17 @@ function Answer({
               <span className="text-sm font-normal text-quiet">{seasonWords.onDay(formatDay(job.day))}</span>
             )}
           </h2>
+          {job.request.calledAfter.size > 0 && (
+            <p className="text-sm text-quiet">
+              {seasonWords.calledAfter(
+                listed(
+                  [...job.request.calledAfter].map((id) =>
+                    inSentence(kitchen.catalogue.get(id)!.name.split(',')[0]!),
+                  ),
+                ),
+              )}
+            </p>
+          )}
           <SeasonWays
             ways={job.day === null ? ways[place]! : ways[place]!.slice(0, 1)}
             times={job.request.times}
