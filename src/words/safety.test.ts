@@ -19,7 +19,7 @@ describe('cautions', () => {
         '1 tsp honey',
         '80 g white beans, dried',
       ),
-      judged(...VINAIGRETTE, '5 g thyme, chopped', '10 g alfalfa sprouts'),
+      judged(...VINAIGRETTE, '5 g thyme, chopped', '10 g alfalfa sprouts', '20 g raw salmon'),
       judged('60 g olive oil', '30 g red wine vinegar', '5 g thyme, chopped'),
       judged('60 g olive oil', '3 g dried thyme'),
       judged('200 ml olive oil', '3 cloves garlic'),

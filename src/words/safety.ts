@@ -62,6 +62,10 @@ const CAUTION_WORDS: Readonly<Record<CautionCode, CautionWords>> = spoken('cauti
     what: 'Raw sprouts: not for anyone young, old, pregnant or ill.',
     why: 'What is on the seed grows while it sprouts, and washing does not take it off.',
   },
+  raw_food: ({ ingredients }) => ({
+    what: `Raw or not pasteurised: ${names(ingredients, 'what a line that could not be read names')}. Not for anyone young, old, pregnant or ill; say it on the menu.`,
+    why: 'Raw fish and meat may carry parasites, Listeria and Salmonella, what is not pasteurised Listeria and E. coli. The acid of a dressing does not cook them.',
+  }),
   allergen_unknown: ({ words }) => ({
     what: `Allergens not complete: ${quoted(words)}.`,
     why: 'What could not be read, or was entered by hand without its allergens, may hold any of them.',
@@ -99,7 +103,7 @@ const CAUTION_WORDS: Readonly<Record<CautionCode, CautionWords>> = spoken('cauti
   }),
   susceptible_guests: ({ ingredients }) => ({
     what: `Not for guests who are highly susceptible: ${names(ingredients, 'what a line that could not be read names')}.`,
-    why: 'Raw egg and sprouts may carry Salmonella, soft and blue cheese Listeria.',
+    why: 'Raw egg and sprouts may carry Salmonella, soft and blue cheese Listeria, raw fish, meat and milk both.',
   }),
   menu_notice: {
     what: 'Say on the menu that it holds raw egg.',
@@ -149,6 +153,8 @@ function shortCaution({ code, ingredients }: CautionRecord): string | null {
       return 'Honey: not under 12 months';
     case 'sprouts':
       return 'Raw sprouts: not for young, old, pregnant or ill guests';
+    case 'raw_food':
+      return 'Raw or not pasteurised: not for young, old, pregnant or ill guests';
     case 'infused_oil':
       return `${capital(names(ingredients, 'plants'))} under oil: never uncooled`;
     default:
@@ -156,7 +162,9 @@ function shortCaution({ code, ingredients }: CautionRecord): string | null {
   }
 }
 /** The eater's first; what lies under oil is carried by use-by and 5 °C already. */
-const LABEL_ORDER: readonly CautionCode[] = ['raw_egg', 'infants_honey', 'sprouts', 'infused_oil'];
+const LABEL_ORDER: readonly CautionCode[] = [
+  ...(['raw_egg', 'raw_food', 'infants_honey', 'sprouts', 'infused_oil'] as const),
+];
 const MOST_ON_A_LABEL = 2;
 
 export const labelCautions = (cautions: readonly CautionRecord[]): readonly string[] =>
@@ -237,6 +245,7 @@ const LIMIT_WORDS: Record<LimitName, string> = spoken('limits', {
   avocado: 'avocado',
   raw_egg: 'raw egg',
   sprouts: 'raw sprouts',
+  raw_food: 'raw fish or meat, or something not pasteurised',
   low_acid: 'it is hardly acid, or how acid is not known',
   not_all_read: 'a line that could not be read',
   no_acid_reserve: 'hardly any acid holds it',

@@ -37,7 +37,7 @@ const WATER_WORTH_G = 2;
 const DRUNK_WORTH = 0.2;
 const PERISHES: ReadonlySet<Hazard> = new Set<Hazard>([
   ...(['cooked_food', 'raw_vegetable_or_fruit', 'plant_protein', 'fish', 'dairy'] as const),
-  ...(['soft_or_blue_cheese', 'sprouts', 'avocado', 'cooked_allium'] as const),
+  ...(['soft_or_blue_cheese', 'sprouts', 'raw_food', 'avocado', 'cooked_allium'] as const),
 ]);
 const RUNS_WHEN_WARM: ReadonlySet<PouredDressing['thickness']> = new Set([
   'coats-a-spoon',

@@ -25,6 +25,8 @@ export const HAZARDS = [
   'sour_juice',
   /** Raw seed sprouts. */
   'sprouts',
+  /** Raw fish, meat or shellfish; milk, cheese or juice that was not pasteurised. */
+  'raw_food',
   /** Meat, hard-boiled egg, stock, cooked grain or potato, moist bread. */
   'cooked_food',
   /** Wet and none of these, or entered by hand: perishable until said otherwise. */

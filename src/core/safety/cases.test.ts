@@ -196,6 +196,20 @@ const GROUPS: readonly Group[] = [
     ],
   },
   {
+    why: 'raw fish and meat, and what is not pasteurised, are for nobody who is highly susceptible; acid does not cook them (FDA Food Code 3-603.11 and 3-801.11, recalled)',
+    cases: [
+      ['80 g raw salmon; 30 g lemon juice', '1-2', 'cold', '+raw_food +susceptible_guests eu:fish (salmon)'],
+      ['60 g tuna, raw; 20 g soy sauce', '1-2', 'cold', '+raw_food'],
+      ['60 g unpasteurised cider; 60 g olive oil', '1-2', 'cold', '+raw_food +unread'],
+      ['200 g raw milk; 20 g lemon juice', '1-2', 'cold', '+raw_food eu:milk'],
+      ['50 g beef tartare; 20 g olive oil', '1-2', 'cold', '+raw_food'],
+      ['60 g salmon; 30 g lemon juice', '1-5', 'cold', '-raw_food'],
+      ['60 g olive oil; 30 g white vinegar; 10 g oyster sauce', '1-14', 'either', '-raw_food'],
+      ['20 g raw onion, chopped; 60 g olive oil; 40 g white vinegar', '1-4', 'cold', '-raw_food'],
+      ['60 g raw cashews; 60 g water; 20 g lemon juice', '1-5', 'cold', '-raw_food'],
+    ],
+  },
+  {
     why: 'fresh juice that is sour is cold for flavour and yeast; a week while all of it is sour (common practice)',
     cases: [
       ['90 g olive oil; 35 g lemon juice; 2 g salt', '5-7', 'cold', '-high_ph -infused_oil'],

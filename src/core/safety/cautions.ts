@@ -38,6 +38,7 @@ export const CAUTION_TABLE = {
   raw_egg: row(1, 'rawEggServed'),
   raw_egg_acid: row(1, 'rawEggPh'),
   sprouts: row(1, 'sprouts'),
+  raw_food: row(1, 'rawFood'),
   allergen_unknown: row(1, 'allergensEu'),
   infants_honey: row(1, 'honeyMonths'),
   unread: row(2, 'unread'),
@@ -73,7 +74,7 @@ export interface Caution {
   readonly words: readonly string[];
 }
 
-const SUSCEPTIBLE: readonly Hazard[] = ['raw_egg', 'soft_or_blue_cheese', 'sprouts'];
+const SUSCEPTIBLE: readonly Hazard[] = ['raw_egg', 'soft_or_blue_cheese', 'sprouts', 'raw_food'];
 /** Share of the whole, as acetic; sour enough to take metal up. Common practice. */
 const SOUR_MASS_FRACTION = 0.001;
 
@@ -124,6 +125,7 @@ export function cautionsOf(state: SafetyState, context: CautionContext): readonl
       add('raw_egg_acid', { line: 'rawEggAcetic', value: state.aceticInWaterPhase });
   }
   if (has('sprouts')) add('sprouts', { ingredients: from('sprouts') });
+  if (has('raw_food')) add('raw_food', { ingredients: from('raw_food') });
   if (allergens.missing.length > 0) add('allergen_unknown', { limit: null, words: allergens.missing });
   if (has('honey')) add('infants_honey', { ingredients: from('honey') });
 

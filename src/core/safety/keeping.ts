@@ -12,7 +12,7 @@ import type { UnderOil } from './underOil';
 
 /** On a tie the earlier one names the limit. */
 export const LIMIT_NAMES = [
-  ...(['avocado', 'raw_egg', 'sprouts', 'low_acid', 'not_all_read', 'no_acid_reserve'] as const),
+  ...(['avocado', 'raw_egg', 'sprouts', 'raw_food', 'low_acid', 'not_all_read', 'no_acid_reserve'] as const),
   ...(['cooked_food', 'under_oil', 'pasteurised_egg', 'plant_protein', 'raw_allium'] as const),
   ...(['cooked_allium', 'fresh_herb', 'cut_plant', 'unlisted', 'opened_preserve'] as const),
   ...(['dairy', 'soft_or_blue_cheese', 'mayonnaise', 'fish', 'sour_juice'] as const),
@@ -39,6 +39,7 @@ export const LIMIT_DAYS: Readonly<Record<LimitName, number | null>> = {
   avocado: 1,
   raw_egg: 2,
   sprouts: 2,
+  raw_food: 2,
   low_acid: LOW_ACID_DAYS,
   not_all_read: 3,
   no_acid_reserve: 3,
@@ -68,6 +69,7 @@ const LIMIT_OF_HAZARD: Partial<Record<Hazard, LimitName>> = {
   avocado: 'avocado',
   raw_egg: 'raw_egg',
   sprouts: 'sprouts',
+  raw_food: 'raw_food',
   cooked_food: 'cooked_food',
   pasteurised_egg: 'pasteurised_egg',
   plant_protein: 'plant_protein',

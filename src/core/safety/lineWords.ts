@@ -14,6 +14,9 @@ interface WordRule {
 
 const HARD_BOILED = /\bhard[- ]?(?:boiled|cooked)\b/i;
 
+const RAW = String.raw`(?:raw|uncooked|undercooked|rare|sushi|sashimi|ceviche|tartare?|carpaccio)`;
+const FLESH = String.raw`(?:fish|salmon|tuna|trout|mackerel|cod|sea ?bass|bream|halibut|sardines?|herring|scallops?|prawns?|shrimps?|crab|mussels?|clams?|squid|octopus|meat|beef|steak|veal|lamb|pork|chicken|turkey|duck|venison|liver)`;
+
 /** One row a hazard. */
 const HAZARD_WORDS: readonly WordRule[] = [
   { hazard: 'avocado', words: /\b(?:avocados?|guacamole)\b/i, not: /\bavocado oil\b/gi },
@@ -36,6 +39,14 @@ const HAZARD_WORDS: readonly WordRule[] = [
   {
     hazard: 'soft_or_blue_cheese',
     words: /\b(?:blue cheese|brie|camembert|feta|ricotta|gorgonzola|roquefort|queso fresco|soft cheese)\b/i,
+  },
+  {
+    hazard: 'raw_food',
+    words: new RegExp(
+      String.raw`\bun-?pasteuri[sz]ed\b|\bnot pasteuri[sz]ed\b|\braw[- ]milk\b|\boysters?\b|\b${RAW}\b.*\b${FLESH}\b|\b${FLESH}\b.*\b${RAW}\b`,
+      'i',
+    ),
+    not: /\b(?:smoked|tinned|canned|cooked|grilled|baked|poached|roast(?:ed)?|fried) oysters?\b|\boyster (?:sauce|mushrooms?|extract)\b/gi,
   },
   { hazard: 'honey', words: /\bhoney(?:s|combs?)?\b/i, not: /\bhoney[- ]?free\b|\bno honey\b/gi },
 ];

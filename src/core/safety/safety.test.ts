@@ -73,6 +73,7 @@ describe('cautions', () => {
     ['unread', ['some moonlight']],
     ['allergen_unknown', ['some moonlight']],
     ['sprouts', ['10 g alfalfa sprouts']],
+    ['raw_food', ['40 g raw salmon']],
     ['acid_and_metal', []],
     ['dressed_dishes', []],
     ['marinade', []],

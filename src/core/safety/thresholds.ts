@@ -37,6 +37,11 @@ export const THRESHOLDS = {
   allergensUs: fromMemory(9, 'groups', 'FALCPA 2004 and FASTER Act 2021'),
   acidMetal: fromMemory(0, '', 'common practice; FDA Food Code 4-101.14 on copper and pH below 6'),
   sprouts: fromMemory(0, '', 'FDA Food Code 1-201.10 and 3-801.11: raw seed sprouts'),
+  rawFood: fromMemory(
+    0,
+    '',
+    'FDA Food Code 3-603.11 and 3-801.11: raw or undercooked animal food, juice not pasteurised',
+  ),
   unread: fromMemory(3, 'days', 'what is not known counts as low-acid; estimate'),
   marinade: fromMemory(0, '', 'home food-safety advice on marinades'),
 } as const satisfies Record<string, Threshold>;

@@ -30,6 +30,10 @@ export const cautions: Readonly<
     what: 'Rohe Sprossen: nicht für Kinder, Alte, Schwangere und Kranke.',
     why: 'Was auf der Saat sitzt, wächst beim Keimen mit, und Waschen nimmt es nicht weg.',
   },
+  raw_food: ({ ingredients }) => ({
+    what: `Roh oder nicht pasteurisiert: ${names(ingredients, 'was in einer nicht lesbaren Zeile steht')}. Nicht für Kinder, Alte, Schwangere und Kranke; auf der Karte sagen.`,
+    why: 'Roher Fisch und rohes Fleisch können Parasiten, Listerien und Salmonellen tragen, nicht Pasteurisiertes Listerien und E. coli. Die Säure eines Dressings gart nicht.',
+  }),
   allergen_unknown: ({ words }) => ({
     what: `Allergene nicht vollständig: ${quoted(words)}.`,
     why: 'Was nicht zu lesen war oder ohne Allergene eingetragen wurde, kann jedes enthalten.',
@@ -67,7 +71,7 @@ export const cautions: Readonly<
   }),
   susceptible_guests: ({ ingredients }) => ({
     what: `Nicht für besonders empfindliche Gäste: ${names(ingredients, 'was in einer nicht lesbaren Zeile steht')}.`,
-    why: 'Rohes Ei und Sprossen können Salmonellen tragen, Weich- und Blauschimmelkäse Listerien.',
+    why: 'Rohes Ei und Sprossen können Salmonellen tragen, Weich- und Blauschimmelkäse Listerien, roher Fisch, rohes Fleisch und Rohmilch beides.',
   }),
   menu_notice: {
     what: 'Auf der Karte sagen, dass rohes Ei darin ist.',

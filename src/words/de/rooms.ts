@@ -160,6 +160,7 @@ export const limits: Readonly<Record<LimitName, string>> = {
   avocado: 'Avocado',
   raw_egg: 'rohes Ei',
   sprouts: 'rohe Sprossen',
+  raw_food: 'roher Fisch, rohes Fleisch oder nicht Pasteurisiertes',
   low_acid: 'kaum sauer, oder wie sauer ist nicht bekannt',
   not_all_read: 'eine Zeile, die nicht zu lesen war',
   no_acid_reserve: 'kaum Säure hält es',

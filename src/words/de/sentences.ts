@@ -44,7 +44,9 @@ function gesture({ unit, count }: { readonly unit: Unit; readonly count: number 
   return count === 1 ? words[0] : `${COUNTS[count] || formatCount(count)} ${words[1]}`;
 }
 
-const MAY_ALSO = new Set<CautionCode>(['raw_egg', 'infants_honey', 'sprouts', 'infused_oil']);
+const MAY_ALSO = new Set<CautionCode>([
+  ...(['raw_egg', 'raw_food', 'infants_honey', 'sprouts', 'infused_oil'] as const),
+]);
 
 export const sentences: Sentences = {
   listed,
@@ -207,6 +209,8 @@ export const sentences: Sentences = {
     if (code === 'raw_egg') return 'Rohes Ei: nicht für Kinder, Alte, Schwangere und Kranke';
     if (code === 'infants_honey') return 'Honig: nicht unter 12 Monaten';
     if (code === 'sprouts') return 'Rohe Sprossen: nicht für Kinder, Alte, Schwangere und Kranke';
+    if (code === 'raw_food')
+      return 'Roh oder nicht pasteurisiert: nicht für Kinder, Alte, Schwangere und Kranke';
     return `${names(ingredients, 'Pflanzen')} unter Öl: nie ungekühlt`;
   },
   allergens: ({ certain, probable, mayBe, missing }) => [

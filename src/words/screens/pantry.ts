@@ -28,6 +28,7 @@ export const pantryWords = {
   dryKeepsWhileDry: 'dry: keeps while dry',
   freshSourJuice: 'fresh sour juice',
   rawSprouts: 'raw sprouts',
+  rawOrNotPasteurised: 'raw, or not pasteurised',
   cookedFood: 'cooked food',
   perishableUntilSaidOtherwise: 'perishable until said otherwise',
   fat: 'Fat',

@@ -38,6 +38,7 @@ export const HAZARD_WORDS: Record<Hazard, string> = {
   dry: pantryWords.dryKeepsWhileDry,
   sour_juice: pantryWords.freshSourJuice,
   sprouts: pantryWords.rawSprouts,
+  raw_food: pantryWords.rawOrNotPasteurised,
   cooked_food: pantryWords.cookedFood,
   unlisted: pantryWords.perishableUntilSaidOtherwise,
 };
