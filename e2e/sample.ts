@@ -1,6 +1,6 @@
 /**
- * `npm test` has minutes, not a quarter of an hour: of the main ways through the application two in five run, and of the
- * other tests a twentieth, chosen by a seed that is the commit: the same commit runs the same, the next others.
+ * `npm test` has minutes, not a quarter of an hour: what is soon done and easily broken always runs, of the main ways through the
+ * application two in five, of the other tests a twentieth, chosen by a seed that is the commit: the same commit runs the same, the next others.
  * `npm run torture` runs them all.
  */
 import { execFileSync } from 'node:child_process';

@@ -71,6 +71,7 @@ const LINES: readonly Row[] = [
   ['2 limes juiced', 'lime_juice', 40, 100],
   ['1 head roasted garlic', 'garlic_roasted', 20, 80],
   ['roasted garlic, 1 head', 'garlic_roasted', 20, 80],
+  ['1 tsp English mustard', 'mustard_english', 5, 6],
   ['1 tsp garlic granules', 'garlic_powder', 2, 4],
   ['1 tbsp light brown sugar', 'sugar_brown', 12, 16],
   // wines and juices are no vinegar

@@ -4,6 +4,7 @@ export const LARDER: Readonly<Record<string, string>> = {
   'Whole egg, raw': 'Ei, roh',
   'Pasteurised liquid yolk': 'Eigelb, pasteurisiert',
   'Dijon-type mustard': 'Scharfer Senf nach Dijoner Art',
+  'Hot English mustard': 'Sehr scharfer englischer Senf',
   'Wholegrain mustard': 'Grober Senf',
   'Mild yellow prepared mustard': 'Milder Senf',
   'Mustard powder': 'Senfpulver',

@@ -1,6 +1,5 @@
-import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { Plus } from 'lucide-react';
-import { Suspense, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { ShelfAnswer, ShelfRecord } from '#contract';
 import type { Formula, FormulaId } from '#core/formula';
@@ -8,7 +7,6 @@ import { shelfWords } from '#words/screens/shelf';
 import { Alert } from '../../ui/Alert';
 import { sayError, useCreateFormulaMutation } from '../../data/kitchenApi';
 import { newId } from '../../sync/device';
-import type { Kitchen } from '#kitchen/reading';
 import { useKitchen } from '../../data/kitchen';
 import { Button } from '../../ui/Button';
 import { Loading, Trouble } from '../../parts/PageState';
@@ -16,17 +14,14 @@ import { useStands } from '../../ui/useStands';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts';
 import type { ShelfFilter } from '#kitchen/shelf';
 import { filterFrom, paramsFrom } from './address';
-import { ShelfJar, type JarActions } from './ShelfJar';
+import { Boards } from './Boards';
+import type { JarActions } from './ShelfJar';
 import { useShelfChoices, useShelfWindow } from './useShelfWindow';
 import { useMoves } from './useMoves';
-import { useSteady } from '../../ui/useSteady';
 import { type OpenPanel, ShelfPanel } from './ShelfPanel';
 import { later } from '../../ui/later';
 /** What making a new one needs is fetched once the shelf stands, so that it is here when the server is not. */
 const FETCH_REST_MS = 4000;
-
-const ROW_PX = 352;
-const JAR_PX = 236;
 
 // The jars stand first, then what sifts them.
 const ShelfTools = later(async () => (await import('./ShelfTools')).ShelfTools);
@@ -244,89 +239,4 @@ function ShelfHead({
 function sayCount({ total, here, pending }: ShelfAnswer): string {
   const count = total === here ? shelfWords.countFormulas(here) : shelfWords.shownOfHere(total, here);
   return pending > 0 ? shelfWords.countPendingStillToBe(count, pending) : count;
-}
-
-/** Rows of jars; only those near the window are drawn, so that a thousand scroll as eight do. */
-function Boards({
-  total,
-  recordAt,
-  kitchen,
-  actions,
-  chosen,
-  onChosen,
-  onSeen,
-}: {
-  /** Null: jars are opened, not chosen. */
-  chosen: ReadonlyMap<FormulaId, ShelfRecord> | null;
-  onChosen: (chosen: ReadonlyMap<FormulaId, ShelfRecord>) => void;
-  total: number;
-  recordAt: (place: number) => ShelfRecord | undefined;
-  kitchen: Kitchen;
-  actions: JarActions;
-  onSeen: (places: { from: number; to: number }) => void;
-}) {
-  const choose = useSteady((record: ShelfRecord) => {
-    if (!chosen) return;
-    const next = new Map(chosen);
-    if (!next.delete(record.id)) next.set(record.id, record);
-    onChosen(next);
-  });
-  const holder = useRef<HTMLDivElement>(null);
-  const [columns, setColumns] = useState(5);
-  const [offset, setOffset] = useState(0);
-  useLayoutEffect(() => {
-    setOffset(holder.current?.offsetTop ?? 0);
-  }, []);
-  useEffect(() => {
-    const watcher = new ResizeObserver(([entry]) => {
-      setColumns(Math.max(2, Math.floor((entry?.contentRect.width ?? 0) / JAR_PX)));
-    });
-    if (holder.current) watcher.observe(holder.current);
-    return () => {
-      watcher.disconnect();
-    };
-  }, []);
-  const rows = useWindowVirtualizer({
-    count: Math.ceil(total / columns),
-    estimateSize: () => ROW_PX,
-    overscan: 2,
-    scrollMargin: offset,
-  });
-  const drawn = rows.getVirtualItems();
-  const from = (drawn[0]?.index ?? 0) * columns;
-  const to = Math.min(total, ((drawn.at(-1)?.index ?? 0) + 1) * columns) - 1;
-  useEffect(() => {
-    onSeen({ from, to });
-  }, [from, to, onSeen]);
-  return (
-    <div ref={holder} className="relative mt-4 overflow-x-clip" style={{ height: rows.getTotalSize() }}>
-      {drawn.map((row) => (
-        <ul
-          key={row.key}
-          className="absolute inset-x-0 top-0 grid"
-          style={{
-            gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))`,
-            height: ROW_PX,
-            transform: `translateY(${row.start - offset}px)`,
-          }}
-        >
-          {Array.from({ length: Math.min(columns, total - row.index * columns) }, (_, at) => {
-            const record = recordAt(row.index * columns + at);
-            return record ? (
-              <ShelfJar
-                key={record.id}
-                record={record}
-                kitchen={kitchen}
-                actions={actions}
-                chosen={chosen?.has(record.id) ?? null}
-                onChoose={choose}
-              />
-            ) : (
-              <li key={at} className="board h-[236px]" aria-busy />
-            );
-          })}
-        </ul>
-      ))}
-    </div>
-  );
 }
