@@ -15,7 +15,8 @@ export const test = base.extend<{ sampled: void }, { kitchenFor: string; kitchen
     // Playwright reads from the first parameter what a fixture needs.
 
     async ({}, use, { tags, titlePath }) => {
-      const runs = isWhole() || tags.includes('@always') || isChosen(titlePath.join(' '), tags.includes('@often'));
+      const runs =
+        isWhole() || tags.includes('@always') || isChosen(titlePath.join(' '), tags.includes('@often'));
       base.skip(!runs, 'Not of this sample.');
       await use();
     },
