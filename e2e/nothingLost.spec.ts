@@ -148,8 +148,24 @@ test('asks visitors for the passcode and sends what waited', { tag: '@often' }, 
     await page.getByRole('button', { name: 'Stay' }).click();
     await page.unroute('**/changes');
     await expect(page.getByTestId('sync')).toHaveAttribute('data-unsent', '0', { timeout: 30_000 });
+    // Nor is a picture thrown away that nobody has judged yet.
+    await page.goto(`${server.address}/formulas/walnut-cider/look`);
+    await page.getByLabel('Take or choose pictures').setInputFiles({
+      name: 'jar.jpg',
+      mimeType: 'image/jpeg',
+      buffer: await page.screenshot({ type: 'jpeg' }),
+    });
+    await expect(page.getByText('Picture 1 of 1')).toBeVisible();
+    await page.goto(`${server.address}/settings`);
     await signOut.click();
+    await expect(page.getByText('was not sent yet')).toBeVisible();
+    await page.getByRole('button', { name: 'Leave all the same' }).click();
     await expect(page.getByLabel('Passcode')).toBeVisible();
+    await page.getByLabel('Passcode').fill('tarn at dusk');
+    await page.getByRole('button', { name: 'Come in' }).click();
+    await page.goto(`${server.address}/formulas/walnut-cider/look`);
+    await expect(page.getByText('Take or choose pictures')).toBeVisible();
+    await expect(page.getByText('Picture 1 of 1')).toHaveCount(0);
   } finally {
     await server.stop();
   }

@@ -25,13 +25,20 @@ const SIZE = String.raw`\d+(?:[.,]\d+)?\s*-?\s*(?:g|grams?|kg|ml|millilit(?:re|e
 
 /** "1 (400 g) tin", "one 50 g tin", "2 x 400g cans", "400g tin". */
 const PACKED = new RegExp(
-  String.raw`^(?:(${NUMBER})(?:\s*[x×]\s*|\s+|(?=\()))?\(?\s*(${SIZE})\s*\)?[\s-]*(${PACK})\b\.?\s+(?:of\s+)?(.+)$`,
+  String.raw`^(?:(?<count>${NUMBER})(?:\s*[x×]\s*|\s+|(?=\()))?\(?\s*(?<size>${SIZE})\s*\)?[\s-]*(?<pack>${PACK})\b\.?\s+(?:of\s+)?(?<name>.+)$`,
   'i',
 );
-const A_PACK = String.raw`^(${NUMBER})\s+(?:(?:small|large|medium|whole)\s+)?(${PACK})\b\.?\s+`;
+const A_PACK = String.raw`^(?<count>${NUMBER})\s+(?:(?:small|large|medium|whole)\s+)?(?<pack>${PACK})\b\.?\s+`;
 /** "1 small pot (150 g) yoghurt", "1 tin chickpeas (400 g), drained". */
-const PACK_THEN_SIZE = new RegExp(String.raw`${A_PACK}\(\s*(${SIZE})\s*\)\s*(?:of\s+)?(.+)$`, 'i');
-const PACK_SIZE_LAST = new RegExp(String.raw`${A_PACK}(?:of\s+)?([^()]+?)\s*\(\s*(${SIZE})\s*\)(.*)$`, 'i');
+const PACK_THEN_SIZE = new RegExp(
+  String.raw`${A_PACK}\(\s*(?<size>${SIZE})\s*\)\s*(?:of\s+)?(?<name>.+)$`,
+  'i',
+);
+const PACK_SIZE_LAST = new RegExp(
+  String.raw`${A_PACK}(?:of\s+)?(?<name>[^()]+?)\s*\(\s*(?<size>${SIZE})\s*\)(?<tail>.*)$`,
+  'i',
+);
+const PACKS = [PACKED, PACK_THEN_SIZE, PACK_SIZE_LAST];
 /** "2 x 15 ml vinegar": so often so much. */
 const TIMES = new RegExp(String.raw`^(\d+)\s*[x×]\s*(${SIZE})\s+(.+)$`, 'i');
 const BRACKETED = /^([^()]{1,60}?)\s*\(\s*([^()]{1,40})\s*\)\s*(?:of\s+)?(.+)$/;
@@ -131,25 +138,12 @@ export function tidyLine(text: string, decimalSign: DecimalSign): TidyLine {
 }
 
 function unpacked(text: string, aside: string[], decimalSign: DecimalSign): string {
-  const pack = PACKED.exec(text);
-  if (pack) {
-    const whole = multiplied(pack[1] ?? '1', pack[2]!, decimalSign);
-    if (whole !== null) {
-      aside.push(pack[3]!.toLowerCase());
-      return `${whole} ${pack[4]!}`;
-    }
-  }
-  const sized = PACK_THEN_SIZE.exec(text);
-  const last = sized ? null : PACK_SIZE_LAST.exec(text);
-  const [count, word, size, name] = sized
-    ? [sized[1]!, sized[2]!, sized[3]!, sized[4]!]
-    : last
-      ? [last[1]!, last[2]!, last[4]!, `${last[3]!}${last[5]!}`]
-      : ['', '', '', ''];
-  const sum = size === '' ? null : multiplied(count, size, decimalSign);
-  if (sum !== null) {
-    aside.push(word.toLowerCase());
-    return `${sum} ${name}`;
+  for (const pattern of PACKS) {
+    const { count = '1', size = '', pack = '', name = '', tail = '' } = pattern.exec(text)?.groups ?? {};
+    const whole = size === '' ? null : multiplied(count, size, decimalSign);
+    if (whole === null) continue;
+    aside.push(pack.toLowerCase());
+    return `${whole} ${name}${tail}`;
   }
   const times = TIMES.exec(text);
   const product = times && multiplied(times[1]!, times[2]!, decimalSign);

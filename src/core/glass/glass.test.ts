@@ -6,8 +6,8 @@ import { describe, expect, it } from 'vitest';
 import { lookAtGlass } from './layers';
 import { proposeMarks } from './propose';
 import { CARD_MM, runMm } from './run';
-import { labOf, marksProblem, type Photo } from './photo';
-import { photoOfJar, type PhotoOfJar } from './testing';
+import { labOf, marksProblem } from './photo';
+import { photoOfJar, PLAIN_MARKS, plainPhoto, rayAt, type PhotoOfJar } from './testing';
 
 const COUNT = Number(process.env.JARS_SEEN ?? 40);
 const [WIDTH, HEIGHT] = [1224, 1632];
@@ -40,34 +40,18 @@ describe('a jar looked at', () => {
     expect(share(all.map(({ invented }) => !invented))).toBeGreaterThanOrEqual(0.98);
   }, 1_200_000);
 
-  const plain = (rgb: readonly [number, number, number]): Photo => {
-    const rgba = new Uint8ClampedArray(4 * 200 * 300);
-    for (let i = 0; i < 200 * 300; i++) rgba.set([...rgb, 255], 4 * i);
-    return { width: 200, height: 300, rgba };
-  };
-  const MARKS = {
-    floor: [
-      { x: 50, y: 280 },
-      { x: 150, y: 280 },
-    ],
-    surface: [
-      { x: 50, y: 60 },
-      { x: 150, y: 60 },
-    ],
-  } as const;
-
   it('says that there is no layer to be seen', () => {
-    expect(lookAtGlass(plain([200, 170, 90]), MARKS).layers).toEqual([
+    expect(lookAtGlass(plainPhoto([200, 170, 90]), PLAIN_MARKS).layers).toEqual([
       { kind: 'mixed', from: 0, to: 1, doubt: [0, 0] },
     ]);
   });
 
   it('finds a border drawn by hand to the pixel, and says how far it may be off', () => {
-    const photo = plain([120, 80, 60]);
+    const photo = plainPhoto([120, 80, 60]);
     // From the row that is a quarter up, all above is oil: 220 px of liquid, the border 55 px above the floor.
     for (let y = 0; y < 225; y++)
       for (let x = 0; x < 200; x++) photo.rgba.set([214, 196, 96], 4 * (y * 200 + x));
-    const { layers } = lookAtGlass(photo, MARKS);
+    const { layers } = lookAtGlass(photo, PLAIN_MARKS);
     expect(layers).toHaveLength(2);
     expect(layers[1]!.from).toBeCloseTo(0.25, 1);
     expect(Math.abs(layers[1]!.from - 0.25)).toBeLessThan(0.01);
@@ -84,6 +68,18 @@ describe('a jar looked at', () => {
     close([255, 0, 0], [53.24, 80.09, 67.2]);
     close([119, 119, 119], [50.03, 0, 0]);
     close([0, 0, 0], [0, 0, 0]);
+  });
+
+  // By hand: nothing bends where nothing is; on the axis nothing either; a round of water throws the wall over (f = n R/(2(n−1))).
+  it('is drawn with light that bends as it should', () => {
+    for (const u of [-0.9, -0.3, 0, 0.5, 0.8]) {
+      expect(rayAt(u, 1).from).toBeCloseTo(u, 9);
+      expect(rayAt(u, 1).way).toBeCloseTo(2 * Math.sqrt(1 - u * u), 9);
+    }
+    expect(rayAt(0, 1.47)).toMatchObject({ from: 0, way: 2 });
+    // Near the axis, n = 4/3: 2(1 − 1/n) u = u/2 of turn, out at u/2, on a way of 2 to the wall: u/2 − u = −u/2.
+    expect(rayAt(0.01, 4 / 3).from).toBeCloseTo(-0.005, 5);
+    expect(rayAt(-0.01, 4 / 3).from).toBeCloseTo(0.005, 5);
   });
 
   it('names foam and leaves it out', () => {
@@ -114,11 +110,11 @@ describe('a jar looked at', () => {
       return off('floor') < 0.08 && off('surface') < 0.08;
     });
     expect(near.filter(Boolean).length).toBeGreaterThanOrEqual(24);
-    expect(proposeMarks(plain([120, 130, 140]))).toBeNull();
+    expect(proposeMarks(plainPhoto([120, 130, 140]))).toBeNull();
   });
 
   it('does not take the edge of the table for the floor of the jar', () => {
-    const photo = plain([184, 188, 192]);
+    const photo = plainPhoto([184, 188, 192]);
     const fill = (rgb: readonly number[], x0: number, x1: number, y0: number, y1: number): void => {
       for (let y = y0; y < y1; y++) for (let x = x0; x < x1; x++) photo.rgba.set(rgb, 4 * (y * 200 + x));
     };
@@ -160,11 +156,13 @@ describe('a jar looked at', () => {
 
   it('says what is wrong with marks', () => {
     const photo = { width: 200, height: 300 };
-    expect(marksProblem(photo, MARKS)).toBeNull();
-    expect(marksProblem(photo, { floor: MARKS.surface, surface: MARKS.floor })).toBe('upside-down');
+    expect(marksProblem(photo, PLAIN_MARKS)).toBeNull();
+    expect(marksProblem(photo, { floor: PLAIN_MARKS.surface, surface: PLAIN_MARKS.floor })).toBe(
+      'upside-down',
+    );
     expect(
       marksProblem(photo, {
-        ...MARKS,
+        ...PLAIN_MARKS,
         floor: [
           { x: -1, y: 280 },
           { x: 150, y: 280 },
@@ -173,7 +171,7 @@ describe('a jar looked at', () => {
     ).toBe('outside');
     expect(
       marksProblem(photo, {
-        ...MARKS,
+        ...PLAIN_MARKS,
         surface: [
           { x: 50, y: 270 },
           { x: 150, y: 270 },

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { hasMoved, surroundingsOf } from './moved';
 import type { Marks, Photo } from './photo';
-import { photoOfJar } from './testing';
+import { photoOfJar, PLAIN_MARKS, plainPhoto } from './testing';
 import { SeededRandom } from '#core/numeric';
 
 /** A window of a picture, as a camera that was nudged has it; with other light and a grain of its own. */
@@ -55,19 +55,7 @@ describe('a camera that watches', () => {
     expect(told(-40, 40, 0.8)).toBeGreaterThanOrEqual(19);
   });
   it('cannot tell before a bare wall, and says so by not saying it', () => {
-    const rgba = new Uint8ClampedArray(4 * 200 * 300).fill(140);
-    const wall: Photo = { width: 200, height: 300, rgba };
-    const marks: Marks = {
-      floor: [
-        { x: 50, y: 280 },
-        { x: 150, y: 280 },
-      ],
-      surface: [
-        { x: 50, y: 60 },
-        { x: 150, y: 60 },
-      ],
-    };
-    const steps = surroundingsOf(wall, marks);
+    const steps = surroundingsOf(plainPhoto([140, 140, 140]), PLAIN_MARKS);
     expect(hasMoved(steps, steps)).toBe(false);
     // The tablet turned on its side has another picture.
     expect(hasMoved(steps, { ...steps, down: steps.down.slice(1) })).toBe(true);

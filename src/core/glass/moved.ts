@@ -1,7 +1,7 @@
 /**
  * Whether a camera still sees what it saw when the corners were drawn: the edges around the jar, not its liquid, which is to
  * change. Lightness in few cells (CIE 1976 L*), the steps from each to the next, and how far two such maps go together
- * (Pearson). Light that comes and goes leaves the edges where they are; a nudge does not. Limits: estimate.
+ * (their cosine). Light that comes and goes leaves the edges where they are; a nudge does not. Limits: estimate.
  */
 import { inCells } from './cells';
 import type { Marks, Photo } from './photo';

@@ -78,7 +78,7 @@ function indexOf(catalogue: Catalogue): readonly Entry[] {
   return index;
 }
 
-/** A word that more things bear than this (oil, vinegar, white) names none of them. */
+/** A word that more things bear than this (oil, vinegar, white) names none of them; estimate. */
 const MOST_BEARERS = 12;
 const bearers = new WeakMap<Catalogue, ReadonlyMap<string, number>>();
 

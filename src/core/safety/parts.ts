@@ -51,7 +51,8 @@ export function hazardsOf(part: SafetyPart): readonly Hazard[] {
   }
   if (homeMade(part) && found.has('mayonnaise')) found.add('raw_egg');
   // "Raw salmon" is not the cooked one of the row, whose name ends before its comma.
-  if (hazardsInWords(`${form} ${name.split(',')[0]!}`).includes('raw_food')) found.add('raw_food');
+  if (form !== '' && hazardsInWords(`${form} ${name.split(',')[0]!}`).includes('raw_food'))
+    found.add('raw_food');
   return [...found];
 }
 

@@ -4,13 +4,14 @@ import { kitchenHere } from './kitchenHere';
 import { closeKept } from './keptWork';
 import { forgetAnswers } from './offline';
 import { store } from './store';
+import { waitingPictureCount } from './waitingPictures';
 import { forgotten, isUnsent } from './workSlice';
 
 /** Things that would be lost. */
-export function unsentHere(): number {
+export async function unsentHere(): Promise<number> {
   const { work, outbox } = store.getState();
   const open = Object.values(work.byKey).filter((one) => isUnsent(one) || one.clashes.length > 0);
-  return open.length + outbox.waiting.length;
+  return open.length + outbox.waiting.length + (await waitingPictureCount());
 }
 
 /** The page is left after it: what it would still keep is nobody's. */

@@ -29,6 +29,16 @@ export async function waitingPicturesOf(jarId: string): Promise<readonly Waiting
   }
 }
 
+/** Of all jars of this kitchen. */
+export async function waitingPictureCount(): Promise<number> {
+  try {
+    return await (await database()).countFromIndex('pictures', 'kitchen', await kitchenHere());
+  } catch {
+    gaveUp();
+    return 0;
+  }
+}
+
 export async function letGoOfPicture(id: string): Promise<void> {
   try {
     await (await database()).delete('pictures', id);

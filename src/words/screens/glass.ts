@@ -13,10 +13,6 @@ export const glassWords = {
   makeOne: 'Make a jar',
   whichJar: 'Jar',
   jarOfVersion: (place: number, version: number) => `Jar ${place}, v${version}`,
-  cannotOpen: (name: string, format: string | null) =>
-    `${name}${format === null ? '' : ` (${format})`} cannot be opened by this browser. Take it as JPEG, or save it as JPEG or PNG first.`,
-  tooLarge: (name: string, most: string) =>
-    `${name} is larger than ${most}, or than 50 megapixels: take it smaller.`,
   tooMany: (most: number) => `At most ${most} pictures at once; the first ${most} are taken.`,
   reading: (place: number, count: number) => `Reading picture ${place} of ${count}`,
   opening: 'Opening the picture',

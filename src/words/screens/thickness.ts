@@ -21,9 +21,6 @@ export const thicknessWords = {
   byPictureHow:
     'Lay a bank card, or a coin, beside the plate, and take it from straight above when so many seconds have gone. Draw two ends to the card’s long edge and two to where the run begins and ends.',
   aPicture: 'A picture of the plate',
-  cannotOpen: (name: string, format: string | null) =>
-    `${name}${format === null ? '' : ` (${format})`} cannot be opened by this browser. Take it as JPEG.`,
-  tooLargePicture: (name: string) => `${name} is larger than 40 MB, or than 50 megapixels: take it smaller.`,
   measureMm: 'The card or coin, mm',
   measureLimits: '10 to 300 mm',
   ends: {

@@ -1,7 +1,7 @@
 /** A jar as it is drawn: flat colours, shaded to the sides, with a stripe of glare and a label. */
 import { liquidOf, mix, type Rgb, type Scene } from './scene';
 
-/** @returns the colour at u (−1..1 across the glass) and v (0..1 up the liquid); null: the room beside it */
+/** @returns the colour at u (−1..1 across the glass) and v (0..1 up the liquid, empty glass beyond) */
 export function drawnBy(scene: Scene): (u: number, v: number, room: Rgb) => Rgb {
   const liquid = liquidOf(scene);
   const { slope, side, glare, glareAt, glareWide, label } = scene;

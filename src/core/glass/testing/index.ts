@@ -3,11 +3,30 @@
  * light, glare, a label, tilt, noise and blur; "rendered" follows the light through it, and has foam, bubbles and borders that
  * are not sharp.
  */
+import type { Marks, Photo } from '#core/glass';
 import { drawnBy } from './drawn';
 import { renderedBy } from './rendered';
 import { markedBy, sceneOf, type PhotoOfJar, type Rgb } from './scene';
 
+export { rayAt } from './rendered';
 export type { PhotoOfJar } from './scene';
+
+/** A picture of 200 × 300 in one colour, and where a jar would stand in it. */
+export function plainPhoto(rgb: Rgb): Photo {
+  const rgba = new Uint8ClampedArray(4 * 200 * 300);
+  for (let i = 0; i < 200 * 300; i++) rgba.set([...rgb, 255], 4 * i);
+  return { width: 200, height: 300, rgba };
+}
+export const PLAIN_MARKS: Marks = {
+  floor: [
+    { x: 50, y: 280 },
+    { x: 150, y: 280 },
+  ],
+  surface: [
+    { x: 50, y: 60 },
+    { x: 150, y: 60 },
+  ],
+};
 
 const GRAINS = 65_537;
 

@@ -11,7 +11,7 @@ const INDEX = { watery: 1.35, mixed: 1.4, creamed: 1.43, oil: 1.47 } as const;
 const WALL = 3;
 const STEPS = 512;
 
-interface Ray {
+export interface Ray {
   /** Where on the wall it comes from, half widths from the middle. */
   readonly from: number;
   /** Way through the liquid, half widths. */
@@ -20,15 +20,15 @@ interface Ray {
   readonly back: number;
 }
 
-/** Of a ray that comes straight to the camera at u, through a round of index n. */
-function rayAt(u: number, n: number): Ray {
+/** Of a ray that comes straight to the camera at u, through a round of index n; its wall lies {@link WALL} behind the middle. */
+export function rayAt(u: number, n: number): Ray {
   const into = Math.asin(Math.min(0.999, Math.abs(u)));
   const inside = Math.asin(Math.sin(into) / n);
   const turn = 2 * (into - inside);
-  // It leaves at the angle at which it came, turned on by the chord's.
-  const leaves = into - (Math.PI - 2 * inside);
-  const [x, z] = [Math.sin(leaves), Math.cos(leaves)];
-  const from = x + (WALL + z) * -Math.tan(Math.min(1.4, turn));
+  // The chord lies `inside` off the radius at both its ends: at the back it is that far round from opposite the front.
+  const back = 2 * inside - into;
+  const [x, z] = [Math.sin(back), Math.cos(back)];
+  const from = x - (WALL - z) * Math.tan(Math.min(1.4, turn));
   const flat = ((n - 1) / (n + 1)) ** 2;
   return {
     from: Math.sign(u) * from,

@@ -8,7 +8,7 @@ import type { Jar } from '../../data/jars';
 import { useKitchen } from '../../data/kitchen';
 import { usePicturesQuery } from '../../data/kitchenApi';
 import { predictedBy } from '../../data/trials';
-import { MOST_FILE_BYTES, takePicture, type Taken } from '../../parts/picture/decode';
+import { inMb, sayNotTaken, takePicture, type Taken } from '../../parts/picture/decode';
 import type { WorkingFormula } from '../../sync/working';
 import { useDrawnHolds } from '../../workers/useHolds';
 import { Course, KeptPictures } from './KeptPictures';
@@ -77,8 +77,6 @@ export function Looking({ working, jar }: { readonly working: WorkingFormula; re
   );
 }
 
-const inMb = (bytes: number): string => `${Math.ceil(bytes / 1024 / 1024)} MB`;
-
 function TakeIn({
   usedBytes,
   mostBytes,
@@ -97,10 +95,8 @@ function TakeIn({
     for (const [i, file] of some.entries()) {
       setReading(glassWords.reading(i + 1, some.length));
       const taken = await takePicture(file);
-      if (!('why' in taken)) found.push(taken);
-      else if (taken.why === 'too-large')
-        troubles.push(glassWords.tooLarge(file.name, inMb(MOST_FILE_BYTES)));
-      else troubles.push(glassWords.cannotOpen(file.name, taken.format));
+      if ('why' in taken) troubles.push(sayNotTaken(file.name, taken));
+      else found.push(taken);
     }
     onTaken(found);
     setSays(troubles);

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { proposeMarks, type Marks, type Photo } from '#core/glass';
 import { glassWords } from '#words/screens/glass';
 import { useOpened } from '../../parts/picture/useOpened';
@@ -15,7 +16,9 @@ interface OnePictureProps extends Omit<MeasureOneProps, 'opened' | 'startMarks' 
 /** The picture that waits longest: opened, and measured. */
 export function OnePicture({ before, onDone, ...rest }: OnePictureProps) {
   const opened = useOpened(rest.picture.jpeg);
-  if (opened === null) return <p role="status">{glassWords.opening}</p>;
+  const photo = opened === null || opened === 'failed' ? null : opened.photo;
+  const start = useMemo(() => photo && startFor(photo, before), [photo, before]);
+  if (opened === null || (opened !== 'failed' && !start)) return <p role="status">{glassWords.opening}</p>;
   if (opened === 'failed')
     return (
       <p role="alert" className="flex flex-wrap items-center gap-3">
@@ -29,7 +32,7 @@ export function OnePicture({ before, onDone, ...rest }: OnePictureProps) {
         </Button>
       </p>
     );
-  return <MeasureOne {...rest} opened={opened} startMarks={startFor(opened.photo, before)} onDone={onDone} />;
+  return <MeasureOne {...rest} opened={opened} startMarks={start!} onDone={onDone} />;
 }
 
 /** The camera stood where it stood before, as far as the pictures are as large; else where a jar is seen to stand. */

@@ -3,7 +3,7 @@ import { PLATE_LIMITS_S, secondsOfRun, type CounterTest } from '#core/emulsion';
 import { CARD_MM, runMm, type Point } from '#core/glass';
 import { thicknessWords as words } from '#words/screens/thickness';
 import { typedNumber } from '../../form/typed';
-import { takePicture, type Taken } from '../../parts/picture/decode';
+import { sayNotTaken, takePicture, type Taken } from '../../parts/picture/decode';
 import { Handle, placeIn } from '../../parts/picture/Handle';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -33,13 +33,7 @@ export function PlateByPicture({ onFound }: { readonly onFound: (test: CounterTe
     const taken = await takePicture(file);
     const isTaken = !('why' in taken);
     setPicture(isTaken ? { ...taken, url: URL.createObjectURL(taken.jpeg) } : null);
-    if (isTaken) setTrouble(null);
-    else
-      setTrouble(
-        taken.why === 'too-large'
-          ? words.tooLargePicture(file.name)
-          : words.cannotOpen(file.name, taken.format),
-      );
+    setTrouble(isTaken ? null : sayNotTaken(file.name, taken));
   };
   return (
     <fieldset className="grid gap-2">

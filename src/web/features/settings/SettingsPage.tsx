@@ -123,15 +123,15 @@ function SignOut() {
     await clearDevice();
     window.location.assign('/');
   };
-  const asked = (): void => {
-    const waiting = unsentHere();
+  const asked = async (): Promise<void> => {
+    const waiting = await unsentHere();
     if (waiting > 0) setAsks(waiting);
-    else void leave();
+    else await leave();
   };
   return (
     <div className="card flex flex-wrap items-center gap-3 p-5">
       {settingsWords.thisKitchenAsksVisitorsFor}
-      <Button onClick={asked} disabled={leaving.isLoading}>
+      <Button onClick={() => void asked()} disabled={leaving.isLoading}>
         {settingsWords.signOutOnThisDevice}
       </Button>
       {asks > 0 && (

@@ -1,12 +1,12 @@
 /** From a base to a formula that goes on from it, and a newer base into all that do. */
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import type { Kin } from '#contract';
-import { emptyFormula, type AdditionId, type FormulaId } from '#core/formula';
+import { emptyFormula, type AdditionId } from '#core/formula';
 import { madeId, madeName } from '#core/ingredient';
 import { withBaseAt } from '#kitchen/edits';
 import { versionsWords } from '#words/screens/versions';
-import { sayError, useCreateFormulaMutation } from '../../data/kitchenApi';
+import { sayError } from '../../data/kitchenApi';
+import { useOpenDraft } from '../../parts/useOpenDraft';
 import { newId } from '../../sync/device';
 import { keyOf } from '../../sync/shared';
 import { openShared } from '../../sync/sync';
@@ -17,10 +17,8 @@ import { Button } from '../../ui/Button';
 
 /** Another formula that goes on from the newest version: the base stands in it as one line, pinned. */
 export function GoOn({ working: { id, formula }, latest }: { working: WorkingFormula; latest: number }) {
-  const [create, creating] = useCreateFormulaMutation();
-  const navigate = useNavigate();
-  const go = async (): Promise<void> => {
-    const ending = newId() as FormulaId;
+  const draft = useOpenDraft();
+  const go = (): void => {
     const start = emptyFormula(
       versionsWords.goingOn(formula.name).slice(0, 120),
       formula.vesselId,
@@ -40,27 +38,21 @@ export function GoOn({ working: { id, formula }, latest }: { working: WorkingFor
       stage: 0,
       rank: 0,
     };
-    await create({
-      id: ending,
-      formula: { ...start, servingVolumeMl: formula.servingVolumeMl, additions: [addition] },
-    }).unwrap();
-    void navigate(`/formulas/${ending}/compose`);
+    void draft.open({ ...start, servingVolumeMl: formula.servingVolumeMl, additions: [addition] });
   };
   return (
     <>
       <Button
-        disabled={latest === 0 || creating.isLoading}
+        disabled={latest === 0 || draft.busy}
         title={latest === 0 ? versionsWords.saveAVersionFirst : undefined}
-        onClick={() => {
-          go().catch(() => undefined);
-        }}
+        onClick={go}
       >
         {versionsWords.goOnFromIt}
       </Button>
       {latest === 0 && (
         <span className="self-center text-sm text-quiet">{versionsWords.saveAVersionFirst}</span>
       )}
-      {creating.isError && <Alert>{versionsWords.notMade(sayError(creating.error))}</Alert>}
+      {draft.error !== undefined && <Alert>{versionsWords.notMade(sayError(draft.error))}</Alert>}
     </>
   );
 }

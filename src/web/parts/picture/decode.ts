@@ -1,6 +1,7 @@
 /** A file, or what a camera sees, as a picture that may be kept: turned as it was held, scaled down, written anew as JPEG. */
 import { PICTURE_LIMITS } from '#contract';
 import type { Photo } from '#core/glass';
+import { pictureWords } from '#words/screens/picture';
 import { aboutFile } from './aboutFile';
 
 export interface Taken {
@@ -9,13 +10,21 @@ export interface Taken {
   readonly height: number;
   readonly takenAt: string;
 }
-export type NotTaken =
+type NotTaken =
   { readonly why: 'cannot-open'; readonly format: string | null } | { readonly why: 'too-large' };
 
 /** A larger file is not opened at all. */
-export const MOST_FILE_BYTES = 40 * 1024 * 1024;
+const MOST_FILE_BYTES = 40 * 1024 * 1024;
 /** Nor one that unpacks to more pixels than this: 200 MB. */
 const MOST_PIXELS = 50_000_000;
+export const inMb = (bytes: number): string => `${Math.ceil(bytes / 1024 / 1024)} MB`;
+
+/** What is said of a file that was not taken. */
+export const sayNotTaken = (name: string, not: NotTaken): string =>
+  not.why === 'too-large'
+    ? pictureWords.tooLarge(name, inMb(MOST_FILE_BYTES), MOST_PIXELS / 1e6)
+    : pictureWords.cannotOpen(name, not.format);
+
 const QUALITIES: readonly number[] = [0.85, 0.7, 0.5, 0.35];
 
 export async function takePicture(file: File): Promise<Taken | NotTaken> {
