@@ -155,11 +155,11 @@ test('asks visitors for the passcode and sends what waited', { tag: '@often' }, 
       mimeType: 'image/jpeg',
       buffer: await page.screenshot({ type: 'jpeg' }),
     });
-    await expect(page.getByText('Picture 1 of 1')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Picture 1 of 1' })).toBeVisible();
     await page.goto(`${server.address}/settings`);
     await signOut.click();
     await expect(page.getByText('was not sent yet')).toBeVisible();
-    await page.getByRole('button', { name: 'Leave all the same' }).click();
+    await page.getByRole('button', { name: 'Sign out all the same' }).click();
     await expect(page.getByLabel('Passcode')).toBeVisible();
     await page.getByLabel('Passcode').fill('tarn at dusk');
     await page.getByRole('button', { name: 'Come in' }).click();

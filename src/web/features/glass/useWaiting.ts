@@ -25,9 +25,11 @@ export function useWaiting(jarId: string) {
     done,
     add: (taken: readonly Taken[], marks: Marks | null) => {
       const added = taken.map(({ jpeg, takenAt }): Waiting => ({ id: newId(), jarId, jpeg, takenAt, marks }));
-      // The one that is being looked at stays.
-      setWaiting((now) => [...now.slice(0, 1), ...inOrder([...now.slice(1), ...added])]);
-      void keepWaitingPictures(added);
+      // This browser has them before they are seen.
+      void keepWaitingPictures(added).then(() => {
+        // The one that is being looked at stays.
+        setWaiting((now) => [...now.slice(0, 1), ...inOrder([...now.slice(1), ...added])]);
+      });
     },
     letGo: (id: string) => {
       setWaiting((now) => now.filter((one) => one.id !== id));
